@@ -1,0 +1,1 @@
+export { fail, ok, type Problem, type Result } from './problem.ts';

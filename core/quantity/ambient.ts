@@ -1,0 +1,72 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+import {
+  HIGHEST_ALTITUDE_M,
+  LOWEST_ALTITUDE_M,
+  standardPressureKpaAbs,
+  stationPressureKpaAbs,
+} from './standardAtmosphere.ts';
+
+/** Where the ambient (station) pressure of a job comes from. */
+export type AmbientSource =
+  | { source: 'barometer'; stationKpaAbs: number }
+  | { source: 'altitude'; altitudeM: number }
+  | { source: 'weather'; seaLevelKpa: number; altitudeM: number };
+
+export const AMBIENT_SOURCES = ['barometer', 'altitude', 'weather'] as const;
+
+export interface Ambient {
+  pressureKpaAbs: number;
+  /** k = 2. */
+  expandedUncertaintyKpa: number;
+  source: AmbientSource['source'];
+}
+
+/**
+ * Expanded uncertainties (k = 2), common practice: a workshop barometer; a report of the hour from a station nearby
+ * whose altitude is known to ±15 m; altitude alone, which leaves the day's weather (about ±2.5 kPa) unknown.
+ */
+const EXPANDED_UNCERTAINTY_KPA = { barometer: 0.3, weather: 0.5, altitude: 2.5 } as const;
+
+/** The lowest and highest pressures that weather and roads bring, with room to spare. */
+const PLAUSIBLE_KPA_ABS = [45, 110] as const;
+
+export function ambientFrom(
+  given: AmbientSource,
+): Result<Ambient, 'altitude-out-of-range' | 'ambient-implausible'> {
+  if (
+    'altitudeM' in given &&
+    !(given.altitudeM >= LOWEST_ALTITUDE_M && given.altitudeM <= HIGHEST_ALTITUDE_M)
+  ) {
+    return fail(
+      'altitude-out-of-range',
+      `An altitude of ${given.altitudeM} m is outside ${LOWEST_ALTITUDE_M} to ${HIGHEST_ALTITUDE_M} m.`,
+      'Enter the altitude above sea level in metres.',
+    );
+  }
+  const pressureKpaAbs = stationPressure(given);
+  if (!(pressureKpaAbs >= PLAUSIBLE_KPA_ABS[0] && pressureKpaAbs <= PLAUSIBLE_KPA_ABS[1])) {
+    return fail(
+      'ambient-implausible',
+      `An ambient pressure of ${pressureKpaAbs.toFixed(1)} kPa does not occur on a road.`,
+      given.source === 'barometer'
+        ? 'Enter the pressure at this place (station pressure), not reduced to sea level, and check the unit.'
+        : 'Check the sea-level pressure, its unit and the altitude.',
+    );
+  }
+  return ok({
+    pressureKpaAbs,
+    expandedUncertaintyKpa: EXPANDED_UNCERTAINTY_KPA[given.source],
+    source: given.source,
+  });
+}
+
+function stationPressure(given: AmbientSource): number {
+  switch (given.source) {
+    case 'barometer':
+      return given.stationKpaAbs;
+    case 'altitude':
+      return standardPressureKpaAbs(given.altitudeM);
+    case 'weather':
+      return stationPressureKpaAbs(given.seaLevelKpa, given.altitudeM);
+  }
+}

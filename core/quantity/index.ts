@@ -1,0 +1,24 @@
+export { AMBIENT_SOURCES, ambientFrom, type Ambient, type AmbientSource } from './ambient.ts';
+export { parseReading, type ParsedReading, type ReadingUnit, type ReadingWarning } from './parseReading.ts';
+export {
+  fromKpaAbs,
+  PRESSURE_BASES,
+  toKpaAbs,
+  type PressureBasis,
+  type PressureReading,
+} from './pressureBasis.ts';
+export {
+  formatPressure,
+  fromKpa,
+  KPA_PER_UNIT,
+  PRESSURE_UNITS,
+  pressureDecimals,
+  toKpa,
+  type PressureUnit,
+} from './pressureUnits.ts';
+export {
+  HIGHEST_ALTITUDE_M,
+  LOWEST_ALTITUDE_M,
+  standardPressureKpaAbs,
+  stationPressureKpaAbs,
+} from './standardAtmosphere.ts';

@@ -1,0 +1,175 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+import { toKpa, PRESSURE_UNITS, type PressureUnit } from './pressureUnits.ts';
+
+/** What the place being read can give: a wire gives volts, a gauge gives pressure in the unit on its dial. */
+export type ReadingUnit = 'V' | PressureUnit;
+
+export interface ReadingWarning {
+  code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped';
+  message: string;
+}
+
+export interface ParsedReading {
+  /** Volts, or kilopascals on the basis the reader states elsewhere. */
+  value: number;
+  quantity: 'volts' | 'pressure';
+  warnings: ReadingWarning[];
+}
+
+export type ReadingFault =
+  'empty-reading' | 'not-a-number' | 'wrong-quantity' | 'over-range' | 'value-out-of-range' | 'unknown-unit';
+
+/** What the inputs of a hand-held meter on a vehicle can meet; anything past it is a slip of the finger. */
+const VOLTS_RANGE = [-30, 60] as const;
+const PRESSURE_RANGE_KPA = [-110, 1000] as const;
+/** No 5 V circuit gives this: more likely the small "m" beside the digits was overlooked, or the battery touched. */
+const NOT_ON_A_SENSOR_WIRE_VOLTS = 6;
+/** A minus this small is the meter's own noise about zero, not swapped leads. */
+const NOISE_VOLTS = 0.02;
+
+const NUMBER = /^([+\-−–]?)\s*(\d{1,7}(?:[.,]\d{0,6})?|[.,]\d{1,6})\s*(.*)$/u;
+const OVER_RANGE = /^[+\-−]?\s*[o0]\.?l\.?$/iu;
+
+const ELECTRICAL: Record<string, { quantity: 'volts' | 'ohms'; factor: number }> = {
+  v: { quantity: 'volts', factor: 1 },
+  volt: { quantity: 'volts', factor: 1 },
+  volts: { quantity: 'volts', factor: 1 },
+  mv: { quantity: 'volts', factor: 1e-3 },
+  m: { quantity: 'volts', factor: 1e-3 },
+  Ω: { quantity: 'ohms', factor: 1 },
+  r: { quantity: 'ohms', factor: 1 },
+  ohm: { quantity: 'ohms', factor: 1 },
+  ohms: { quantity: 'ohms', factor: 1 },
+  k: { quantity: 'ohms', factor: 1e3 },
+  kΩ: { quantity: 'ohms', factor: 1e3 },
+  kohm: { quantity: 'ohms', factor: 1e3 },
+  kohms: { quantity: 'ohms', factor: 1e3 },
+  MΩ: { quantity: 'ohms', factor: 1e6 },
+  mohm: { quantity: 'ohms', factor: 1e6 },
+};
+
+const pressureUnitNamed = (name: string): PressureUnit | undefined => {
+  const plain = name.replace(/["”″]/u, 'in').replace('²', '2').replace('₂', '2').toLowerCase();
+  return PRESSURE_UNITS.find((unit) => unit.replace('²', '2').toLowerCase() === plain);
+};
+
+const electricalNamed = (name: string) => {
+  const ohmSign = name.replace('\u2126', 'Ω'); // the ohm sign and the Greek letter look the same
+  if (ohmSign === 'M') return { quantity: 'ohms' as const, factor: 1e6 }; // a meter's M, against its small m
+  return ELECTRICAL[ohmSign] ?? ELECTRICAL[ohmSign.toLowerCase().replace('ω', 'Ω')];
+};
+
+/**
+ * A reading as a technician says it: `2.31`, `2,31`, `12mV`, `-11.9 V`, `16.5 inHg`, `OL`.
+ *
+ * @param expected the unit that a bare number has in this place; it also says whether volts or pressure are wanted
+ * @returns volts or kPa, with what is worth a second look; the sign and the size are kept as read
+ */
+export function parseReading(text: string, expected: ReadingUnit): Result<ParsedReading, ReadingFault> {
+  const trimmed = text.trim();
+  if (trimmed === '')
+    return fail('empty-reading', 'There is no value yet.', 'Type what the instrument shows.');
+  if (OVER_RANGE.test(trimmed)) {
+    return fail(
+      'over-range',
+      'OL means the meter is over its range, or open on ohms: it is not a value.',
+      expected === 'V'
+        ? 'Set the meter to volts DC, auto range, and read again.'
+        : 'Use an instrument with a wider range and read again.',
+    );
+  }
+  const match = NUMBER.exec(trimmed);
+  if (!match) return fail('not-a-number', `"${trimmed}" is not a number.`, exampleFor(expected));
+  const [, sign, digits, unitText] = match as unknown as [string, string, string, string];
+  const magnitude = Number(digits.replace(',', '.'));
+  const signed = sign === '' || sign === '+' ? magnitude : -magnitude;
+  const unit = unitText.trim();
+  if (/^e[+-]?\d+$/iu.test(unit)) {
+    return fail('not-a-number', `"${trimmed}" is written with a power of ten.`, exampleFor(expected));
+  }
+  return expected === 'V' ? asVolts(signed, unit, trimmed) : asPressure(signed, unit, trimmed, expected);
+}
+
+function asVolts(number: number, unit: string, text: string): Result<ParsedReading, ReadingFault> {
+  const electrical = unit === '' ? ELECTRICAL.v : electricalNamed(unit);
+  if (electrical?.quantity === 'ohms') {
+    return fail(
+      'wrong-quantity',
+      `"${text}" is a resistance, and this place takes volts.`,
+      'Set the meter to volts DC and read again. Resistance is measured with the power off.',
+    );
+  }
+  if (!electrical) {
+    return pressureUnitNamed(unit)
+      ? fail('wrong-quantity', `"${text}" is a pressure, and this place takes volts.`, exampleFor('V'))
+      : unknownUnit(unit, text, 'V');
+  }
+  const volts = number * electrical.factor;
+  if (volts < VOLTS_RANGE[0] || volts > VOLTS_RANGE[1]) {
+    return fail(
+      'value-out-of-range',
+      `${text} is outside ${VOLTS_RANGE[0]} to ${VOLTS_RANGE[1]} V.`,
+      'Check the digits and the unit on the meter.',
+    );
+  }
+  return ok({ value: volts, quantity: 'volts', warnings: voltWarnings(volts, electrical.factor, number) });
+}
+
+function voltWarnings(volts: number, factor: number, number: number): ReadingWarning[] {
+  const warnings: ReadingWarning[] = [];
+  if (factor !== 1) {
+    warnings.push({
+      code: 'millivolts',
+      message: `${number} mV is ${volts.toFixed(4)} V: next to nothing on a 5 V wire.`,
+    });
+  } else if (Math.abs(volts) > NOT_ON_A_SENSOR_WIRE_VOLTS) {
+    warnings.push({
+      code: 'millivolts-suspected',
+      message: `${volts} V on a 5 V circuit: does the meter show a small "m"? Then type ${number}mV.`,
+    });
+  }
+  if (volts < -NOISE_VOLTS) {
+    warnings.push({
+      code: 'leads-swapped',
+      message: 'A minus sign: the red and black leads are probably swapped.',
+    });
+  }
+  return warnings;
+}
+
+function asPressure(
+  number: number,
+  unit: string,
+  text: string,
+  expected: PressureUnit,
+): Result<ParsedReading, ReadingFault> {
+  const pressureUnit = unit === '' ? expected : pressureUnitNamed(unit);
+  if (!pressureUnit) {
+    return electricalNamed(unit)
+      ? fail(
+          'wrong-quantity',
+          `"${text}" is electrical, and this place takes a pressure.`,
+          exampleFor(expected),
+        )
+      : unknownUnit(unit, text, expected);
+  }
+  const kpa = toKpa(number, pressureUnit);
+  if (kpa < PRESSURE_RANGE_KPA[0] || kpa > PRESSURE_RANGE_KPA[1]) {
+    return fail(
+      'value-out-of-range',
+      `${text} is ${kpa.toFixed(0)} kPa: outside what a manifold can hold.`,
+      'Check the digits and the unit on the dial.',
+    );
+  }
+  return ok({ value: kpa, quantity: 'pressure', warnings: [] });
+}
+
+const unknownUnit = (unit: string, text: string, expected: ReadingUnit) =>
+  /^\d|[.,]/u.test(unit)
+    ? fail('not-a-number', `"${text}" is not one number.`, exampleFor(expected))
+    : fail('unknown-unit', `"${unit}" is not a unit that belongs here.`, exampleFor(expected));
+
+const exampleFor = (expected: ReadingUnit): string =>
+  expected === 'V'
+    ? 'Type the volts as the meter shows them, for example 2.31 or 12mV.'
+    : `Type a number and a unit, for example 16.5 inHg (a bare number is taken as ${expected}).`;

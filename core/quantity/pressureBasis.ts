@@ -1,0 +1,35 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+
+/**
+ * What a pressure is counted from. Vacuum counts downwards from ambient, gauge upwards; only ambient pressure
+ * connects either with absolute. Differential pressure needs no ambient and converts to none of them.
+ */
+export const PRESSURE_BASES = ['absolute', 'gauge', 'vacuum'] as const;
+export type PressureBasis = (typeof PRESSURE_BASES)[number];
+
+export interface PressureReading {
+  pressureKpa: number;
+  basis: PressureBasis;
+}
+
+/** Fails with `below-absolute-zero` when more vacuum is claimed than there is ambient pressure to take away. */
+export function toKpaAbs(
+  { pressureKpa, basis }: PressureReading,
+  ambientKpaAbs: number,
+): Result<number, 'below-absolute-zero'> {
+  const kpaAbs =
+    basis === 'absolute' ? pressureKpa : ambientKpaAbs + (basis === 'gauge' ? pressureKpa : -pressureKpa);
+  if (kpaAbs < 0) {
+    return fail(
+      'below-absolute-zero',
+      `${pressureKpa.toFixed(1)} kPa ${basis} is ${(-kpaAbs).toFixed(1)} kPa below nothing at an ambient of ${ambientKpaAbs.toFixed(1)} kPa.`,
+      'Check the unit, the basis and the ambient pressure.',
+    );
+  }
+  return ok(kpaAbs);
+}
+
+export function fromKpaAbs(kpaAbs: number, basis: PressureBasis, ambientKpaAbs: number): number {
+  if (basis === 'absolute') return kpaAbs;
+  return basis === 'gauge' ? kpaAbs - ambientKpaAbs : ambientKpaAbs - kpaAbs;
+}

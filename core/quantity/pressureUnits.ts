@@ -1,0 +1,39 @@
+/**
+ * Pressure units as kilopascals, each built from exact definitions rather than typed as a rounded decimal.
+ * Columns of mercury and water are the conventional ones (13 595.1 and 1 000 kg/m³ at standard gravity):
+ * NIST SP 811 (2008), Appendix B.8.
+ */
+const STANDARD_GRAVITY = 9.80665; // m/s², exact
+const POUND_KG = 0.45359237; // exact
+const INCH_M = 0.0254; // exact
+const MERCURY_KG_PER_M3 = 13595.1; // conventional
+const WATER_KG_PER_M3 = 1000; // conventional
+
+export const KPA_PER_UNIT = {
+  kPa: 1,
+  hPa: 0.1,
+  mbar: 0.1,
+  bar: 100,
+  MPa: 1000,
+  psi: (POUND_KG * STANDARD_GRAVITY) / INCH_M ** 2 / 1000,
+  inHg: (INCH_M * MERCURY_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
+  mmHg: (0.001 * MERCURY_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
+  inH2O: (INCH_M * WATER_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
+  mmH2O: (0.001 * WATER_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
+  'kgf/cm²': STANDARD_GRAVITY / 1e-4 / 1000,
+} as const;
+
+export type PressureUnit = keyof typeof KPA_PER_UNIT;
+export const PRESSURE_UNITS = Object.keys(KPA_PER_UNIT) as PressureUnit[];
+
+export const toKpa = (value: number, unit: PressureUnit): number => value * KPA_PER_UNIT[unit];
+export const fromKpa = (kpa: number, unit: PressureUnit): number => kpa / KPA_PER_UNIT[unit];
+
+/** Digits after the point that show about 0.1 kPa, so that no unit pretends to more than the sensor gives. */
+export function pressureDecimals(unit: PressureUnit): number {
+  return Math.max(0, Math.ceil(-Math.log10(0.2 / KPA_PER_UNIT[unit])));
+}
+
+export function formatPressure(kpa: number, unit: PressureUnit): string {
+  return `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit))} ${unit}`;
+}

@@ -1,0 +1,63 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+import { straightLine, type SensorProfile } from './sensorProfile.ts';
+
+/** Three wires against battery negative, in volts, at one place and in one state. */
+export interface WireVolts {
+  signalVolts: number;
+  referenceVolts: number;
+  returnVolts: number;
+}
+
+/** Below this a share of the reference is mostly noise, and the sensor's own stage does not work. */
+export const LOWEST_USABLE_REFERENCE_VOLTS = 3;
+
+/**
+ * Pressure from the signal as the sensor makes it: against its own return, in its own supply.
+ *
+ * @returns kPa absolute; marked past the range, not clamped, so that a signal at a rail stays visible
+ * Fails with `reference-missing` when there is no supply to take a share of.
+ */
+export function pressureFromSignal(
+  { signalVolts, referenceVolts, returnVolts }: WireVolts,
+  profile: SensorProfile,
+): Result<{ pressureKpaAbs: number; extrapolated: boolean }, 'reference-missing'> {
+  const supplyVolts = referenceVolts - returnVolts;
+  if (!(supplyVolts >= LOWEST_USABLE_REFERENCE_VOLTS)) {
+    return fail(
+      'reference-missing',
+      `The sensor has only ${supplyVolts.toFixed(2)} V between reference and return: its signal means nothing.`,
+      'Find the missing supply first.',
+    );
+  }
+  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
+  const pressureKpaAbs = (signalVolts - returnVolts - voltsAtZero) / voltsPerKpa;
+  const extrapolated = pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs;
+  return ok({ pressureKpaAbs, extrapolated });
+}
+
+/** The inverse: signal volts against the sensor's return. Marked past the range, as above. */
+export function signalFromPressure(
+  pressureKpaAbs: number,
+  supplyVolts: number,
+  profile: SensorProfile,
+): { signalVolts: number; extrapolated: boolean } {
+  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
+  return {
+    signalVolts: voltsAtZero + voltsPerKpa * pressureKpaAbs,
+    extrapolated: pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs,
+  };
+}
+
+/** Many signals at one supply, for recordings: `into` has the length of `signalVolts` and may be the same array. */
+export function pressuresFromSignals(
+  signalVolts: Float64Array,
+  supplyVolts: number,
+  profile: SensorProfile,
+  into: Float64Array,
+): void {
+  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
+  const kpaPerVolt = 1 / voltsPerKpa;
+  const kpaAtZeroVolts = -voltsAtZero * kpaPerVolt;
+  for (let i = 0; i < signalVolts.length; i++)
+    into[i] = (signalVolts[i] as number) * kpaPerVolt + kpaAtZeroVolts;
+}
