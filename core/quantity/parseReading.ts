@@ -30,23 +30,26 @@ const NOISE_VOLTS = 0.02;
 const NUMBER = /^([+\-−–]?)\s*(\d{1,7}(?:[.,]\d{0,6})?|[.,]\d{1,6})\s*(.*)$/u;
 const OVER_RANGE = /^[+\-−]?\s*[o0]\.?l\.?$/iu;
 
-const ELECTRICAL: Record<string, { quantity: 'volts' | 'ohms'; factor: number }> = {
-  v: { quantity: 'volts', factor: 1 },
-  volt: { quantity: 'volts', factor: 1 },
-  volts: { quantity: 'volts', factor: 1 },
-  mv: { quantity: 'volts', factor: 1e-3 },
-  m: { quantity: 'volts', factor: 1e-3 },
-  Ω: { quantity: 'ohms', factor: 1 },
-  r: { quantity: 'ohms', factor: 1 },
-  ohm: { quantity: 'ohms', factor: 1 },
-  ohms: { quantity: 'ohms', factor: 1 },
-  k: { quantity: 'ohms', factor: 1e3 },
-  kΩ: { quantity: 'ohms', factor: 1e3 },
-  kohm: { quantity: 'ohms', factor: 1e3 },
-  kohms: { quantity: 'ohms', factor: 1e3 },
-  MΩ: { quantity: 'ohms', factor: 1e6 },
-  mohm: { quantity: 'ohms', factor: 1e6 },
-};
+const VOLTS = { quantity: 'volts', factor: 1 } as const;
+const ELECTRICAL = new Map<string, { quantity: 'volts' | 'ohms'; factor: number }>(
+  Object.entries({
+    v: VOLTS,
+    volt: VOLTS,
+    volts: VOLTS,
+    mv: { quantity: 'volts', factor: 1e-3 },
+    m: { quantity: 'volts', factor: 1e-3 },
+    Ω: { quantity: 'ohms', factor: 1 },
+    r: { quantity: 'ohms', factor: 1 },
+    ohm: { quantity: 'ohms', factor: 1 },
+    ohms: { quantity: 'ohms', factor: 1 },
+    k: { quantity: 'ohms', factor: 1e3 },
+    kΩ: { quantity: 'ohms', factor: 1e3 },
+    kohm: { quantity: 'ohms', factor: 1e3 },
+    kohms: { quantity: 'ohms', factor: 1e3 },
+    MΩ: { quantity: 'ohms', factor: 1e6 },
+    mohm: { quantity: 'ohms', factor: 1e6 },
+  } as const),
+);
 
 const pressureUnitNamed = (name: string): PressureUnit | undefined => {
   const plain = name.replace(/["”″]/u, 'in').replace('²', '2').replace('₂', '2').toLowerCase();
@@ -56,7 +59,7 @@ const pressureUnitNamed = (name: string): PressureUnit | undefined => {
 const electricalNamed = (name: string) => {
   const ohmSign = name.replace('\u2126', 'Ω'); // the ohm sign and the Greek letter look the same
   if (ohmSign === 'M') return { quantity: 'ohms' as const, factor: 1e6 }; // a meter's M, against its small m
-  return ELECTRICAL[ohmSign] ?? ELECTRICAL[ohmSign.toLowerCase().replace('ω', 'Ω')];
+  return ELECTRICAL.get(ohmSign) ?? ELECTRICAL.get(ohmSign.toLowerCase().replace('ω', 'Ω'));
 };
 
 /**
@@ -91,7 +94,7 @@ export function parseReading(text: string, expected: ReadingUnit): Result<Parsed
 }
 
 function asVolts(number: number, unit: string, text: string): Result<ParsedReading, ReadingFault> {
-  const electrical = unit === '' ? ELECTRICAL.v : electricalNamed(unit);
+  const electrical = unit === '' ? VOLTS : electricalNamed(unit);
   if (electrical?.quantity === 'ohms') {
     return fail(
       'wrong-quantity',

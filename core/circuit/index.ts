@@ -1,0 +1,1 @@
+export { solveNodeVoltages, type Component } from './solveNodeVoltages.ts';

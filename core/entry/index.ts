@@ -1,0 +1,1 @@
+export { quickEntry, type Entry, type EntryDefaults, type EntryFault } from './quickEntry.ts';

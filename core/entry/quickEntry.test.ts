@@ -1,0 +1,68 @@
+import { expect, test } from 'vitest';
+import type { Target } from '../evidence/index.ts';
+import { quickEntry } from './index.ts';
+
+const none = { selected: undefined, pressureUnit: 'kPa' as const };
+const signalAtPlug: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
+const value = (text: string, defaults: Parameters<typeof quickEntry>[1] = none) => {
+  const result = quickEntry(text, defaults);
+  return result.ok ? result.value : result.problem;
+};
+
+test.each([
+  ['sig plug 2.31', 'signal', 'plug', 2.31],
+  ['ref ecu 4.98', 'reference', 'unit', 4.98],
+  ['ret 12mV', 'return', 'plug', 0.012],
+  ['2,31 signal conn', 'signal', 'connector', 2.31],
+  ['REF 4.98 V', 'reference', 'plug', 4.98],
+] as const)('"%s" is %s at the %s, %d V', (text, lane, place, volts) => {
+  expect(value(text)).toMatchObject({ kind: 'wire', lane, place, volts });
+});
+
+test('a bare number goes to the point in hand', () => {
+  expect(value('2.31', { ...none, selected: signalAtPlug })).toMatchObject({ ...signalAtPlug, volts: 2.31 });
+});
+
+test('a place alone keeps the wire in hand', () => {
+  expect(value('ecu 2.30', { ...none, selected: signalAtPlug })).toMatchObject({
+    lane: 'signal',
+    place: 'unit',
+  });
+});
+
+test('"gauge 16.5 inHg vac" is vacuum at the sensor hose', () => {
+  const entry = value('gauge 16.5 inHg vac');
+  expect(entry).toMatchObject({ kind: 'gauge', tap: 'sensor-hose', basis: 'vacuum' });
+  expect('pressureKpa' in entry && entry.pressureKpa).toBeCloseTo(55.875, 3);
+});
+
+test.each([
+  ['gauge manifold 16 inHg', { tap: 'manifold', basis: 'vacuum' }],
+  ['gauge -0.5 bar', { basis: 'gauge', pressureKpa: -50 }],
+  ['gauge 40 kPa abs', { basis: 'absolute', pressureKpa: 40 }],
+  ['gauge 60 kPa gauge', { basis: 'gauge', pressureKpa: 60 }],
+  ['scan 47 kPa', { kind: 'scan', pressureKpaAbs: 47 }],
+  ['baro 1009 mbar', { kind: 'ambient' }],
+])('"%s" keeps its basis and place', (text, expected) => {
+  expect(value(text)).toMatchObject(expected);
+});
+
+test('a bare pressure takes the unit chosen on the sheet', () => {
+  const entry = value('gauge 10', { ...none, pressureUnit: 'inHg' });
+  expect('pressureKpa' in entry && entry.pressureKpa).toBeCloseTo(33.864, 3);
+});
+
+test.each([
+  ['2.31', 'no-target'],
+  ['plug 2.31', 'place-needs-wire'],
+  ['sig plug', 'empty-reading'],
+  ['sig plug 1.2k', 'wrong-quantity'],
+  ['sig plug 1e9', 'not-a-number'],
+  ['gauge -16 inHg vac', 'wrong-basis'],
+  ['scan 16 inHg vac', 'wrong-basis'],
+  ['', 'no-target'],
+  ['constructor 2.31', 'no-target'],
+  ['sig 2.31 toString', 'unknown-unit'],
+] as const)('"%s" is refused as %s', (text, code) => {
+  expect(value(text)).toMatchObject({ code });
+});

@@ -1,0 +1,176 @@
+import type { Lane, Place, Target, GaugeTap } from '../evidence/index.ts';
+import { fail, ok, type Result } from '../problem/index.ts';
+import {
+  parseReading,
+  type PressureBasis,
+  type PressureUnit,
+  type ReadingWarning,
+} from '../quantity/index.ts';
+import type { ReadingFault } from '../quantity/parseReading.ts';
+
+/** What one line of typing says. The state of the machine and the time are the sheet's to add. */
+export type Entry =
+  | { kind: 'wire'; lane: Lane; place: Place; volts: number; warnings: ReadingWarning[] }
+  | { kind: 'gauge'; tap: GaugeTap; pressureKpa: number; basis: PressureBasis; warnings: ReadingWarning[] }
+  | { kind: 'scan'; pressureKpaAbs: number; warnings: ReadingWarning[] }
+  | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
+
+export type EntryFault = ReadingFault | 'no-target' | 'wrong-basis' | 'place-needs-wire';
+
+export interface EntryDefaults {
+  /** The point in hand: where a bare number goes. */
+  selected: Target | undefined;
+  /** What a bare pressure is taken as. */
+  pressureUnit: PressureUnit;
+}
+
+const LANE_NAMES = new Map<string, Lane>(
+  Object.entries({
+    ref: 'reference',
+    reference: 'reference',
+    sig: 'signal',
+    signal: 'signal',
+    ret: 'return',
+    return: 'return',
+    gnd: 'return',
+    ground: 'return',
+  }),
+);
+const PLACE_NAMES = new Map<string, Place>(
+  Object.entries({
+    unit: 'unit',
+    ecu: 'unit',
+    conn: 'connector',
+    connector: 'connector',
+    inline: 'connector',
+    plug: 'plug',
+    sensor: 'plug',
+  }),
+);
+const PRESSURE_NAMES = new Map<string, 'gauge' | 'scan' | 'ambient'>(
+  Object.entries({
+    gauge: 'gauge',
+    scan: 'scan',
+    live: 'scan',
+    baro: 'ambient',
+    barometer: 'ambient',
+    ambient: 'ambient',
+  }),
+);
+const BASIS_NAMES = new Map<string, PressureBasis>(
+  Object.entries({
+    vac: 'vacuum',
+    vacuum: 'vacuum',
+    abs: 'absolute',
+    absolute: 'absolute',
+    g: 'gauge',
+  }),
+);
+
+interface Words {
+  lane?: Lane;
+  place?: Place;
+  pressure?: 'gauge' | 'scan' | 'ambient';
+  tap?: GaugeTap;
+  basis?: PressureBasis;
+  value: string;
+}
+
+/**
+ * One field that understands how technicians speak: `sig plug 2.31`, `ref ecu 4.98`, `ret 12mV`,
+ * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand.
+ */
+export function quickEntry(
+  text: string,
+  { selected, pressureUnit }: EntryDefaults,
+): Result<Entry, EntryFault> {
+  const words = sortWords(text);
+  const target = targetOf(words, selected);
+  if (!target.ok) return target;
+  if (target.value.kind === 'wire') {
+    const reading = parseReading(words.value, 'V');
+    if (!reading.ok) return reading;
+    return ok({ ...target.value, volts: reading.value.value, warnings: reading.value.warnings });
+  }
+  const reading = parseReading(words.value, pressureUnit);
+  if (!reading.ok) return reading;
+  return pressureEntry(target.value, reading.value.value, words.basis, reading.value.warnings);
+}
+
+function sortWords(text: string): Words {
+  const words: Words = { value: '' };
+  const rest: string[] = [];
+  for (const word of text.trim().split(/\s+/u)) {
+    const name = word.toLowerCase();
+    const lane = LANE_NAMES.get(name);
+    const place = PLACE_NAMES.get(name);
+    const pressure = PRESSURE_NAMES.get(name);
+    const basis = BASIS_NAMES.get(name);
+    // The word "gauge" names the instrument first, and after that the basis.
+    if (name === 'gauge' && words.pressure) words.basis = 'gauge';
+    else if (name === 'manifold') words.tap = 'manifold';
+    else if (name === 'hose') words.tap = 'sensor-hose';
+    else if (lane) words.lane = lane;
+    else if (place) words.place = place;
+    else if (pressure) words.pressure = pressure;
+    else if (basis) words.basis = basis;
+    else rest.push(word);
+  }
+  words.value = rest.join(' ');
+  return words;
+}
+
+type EntryTarget = Target | { kind: 'ambient' };
+
+function targetOf(words: Words, selected: Target | undefined): Result<EntryTarget, EntryFault> {
+  if (words.lane) return ok({ kind: 'wire', lane: words.lane, place: words.place ?? 'plug' });
+  if (words.place) {
+    if (selected?.kind === 'wire') return ok({ ...selected, place: words.place });
+    return fail(
+      'place-needs-wire',
+      'Which wire is that?',
+      'Put ref, sig or ret first, for example: sig plug 2.31.',
+    );
+  }
+  if (words.pressure === 'gauge') return ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' });
+  if (words.pressure) return ok({ kind: words.pressure });
+  if (selected) return ok(selected);
+  return fail(
+    'no-target',
+    'Where was that read?',
+    'Tap a point first, or name it: sig plug 2.31, ref ecu 4.98, gauge 16.5 inHg vac, scan 47 kPa.',
+  );
+}
+
+function pressureEntry(
+  target: Exclude<EntryTarget, { kind: 'wire' }>,
+  pressureKpa: number,
+  basis: PressureBasis | undefined,
+  warnings: ReadingWarning[],
+): Result<Entry, EntryFault> {
+  if (target.kind === 'gauge') {
+    if (basis === 'vacuum' && pressureKpa < 0) {
+      return fail('wrong-basis', 'A vacuum is counted downwards already.', 'Type it without the minus sign.');
+    }
+    if (basis === 'absolute' && pressureKpa < 0) {
+      return fail('wrong-basis', 'An absolute pressure is never negative.', 'Check the sign and the basis.');
+    }
+    // A gauge that shows a minus counts from ambient upwards: −0.5 bar is 0.5 bar of vacuum.
+    const assumed = pressureKpa < 0 ? 'gauge' : 'vacuum';
+    return ok({ kind: 'gauge', tap: target.tap, pressureKpa, basis: basis ?? assumed, warnings });
+  }
+  if ((basis && basis !== 'absolute') || pressureKpa < 0) {
+    return fail(
+      'wrong-basis',
+      target.kind === 'scan'
+        ? 'Live data shows manifold pressure absolute.'
+        : 'A barometer reads absolute pressure.',
+      'Type the absolute value, without vac, or name the gauge: gauge 16.5 inHg vac.',
+    );
+  }
+  return ok(
+    target.kind === 'scan'
+      ? { kind: 'scan', pressureKpaAbs: pressureKpa, warnings }
+      : { kind: 'ambient', stationKpaAbs: pressureKpa, warnings },
+  );
+}

@@ -1,0 +1,9 @@
+export { expectedManifoldPressure, HEALTHY_IDLE_KPA_ABS, type PressureBand } from './enginePressure.ts';
+export {
+  expectedReading,
+  NORMAL_RETURN_VOLTS,
+  REFERENCE_TOLERANCE_VOLTS,
+  whyNoExpectation,
+  type Expectation,
+  type ExpectationContext,
+} from './expectedReading.ts';
