@@ -1,0 +1,31 @@
+import type { SensorProfile } from '@lettura/core/transfer';
+
+/** Invented: a pump-station engine with a three-wire manifold pressure sensor and a pulled-down input. */
+export const BRILL_P4_SENSOR = {
+  name: 'Corvel MS-3 manifold pressure',
+  source: 'Invented for the demo',
+  profile: {
+    transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
+    nominalReferenceVolts: 5,
+    lowestKpaAbs: 15,
+    highestKpaAbs: 115,
+    circuitLowVolts: 0.3,
+    circuitHighVolts: 4.75,
+    toleranceKpa: 1.8,
+    differenceThatMattersKpa: 6.8,
+    bias: 'pull-down',
+  } satisfies SensorProfile,
+};
+
+export const BRILL_P4 = {
+  name: 'Brill P4 pump engine',
+  sensor: BRILL_P4_SENSOR,
+  ambientKpaAbs: 100.9,
+  /** Shown in live data instead of a signal past a circuit limit. */
+  substitutedKpaAbs: 118,
+  supplyMilliamps: 7,
+  sensorOutputOhms: 100,
+  biasOhms: 470_000,
+  segmentOhms: 0.08,
+  contactOhms: 0.02,
+} as const;

@@ -1,0 +1,11 @@
+export type { CaseFile } from './caseFile.ts';
+export { CAUSE_IDS, causeOf, VERDICT_CLASSES, type CauseId, type VerdictClass } from './causes.ts';
+export { CHECK_IDS, checkOf, type CheckId } from './checks.ts';
+export { voltsInWords, type Finding, type Remark } from './finding.ts';
+export { condemnsAPart, gateFor, type Gate, type GateItem } from './gate.ts';
+export { ambientPressure, gaugePressure } from './gaugePressure.ts';
+export { laneSegments, type SegmentState, type SegmentView } from './laneStates.ts';
+export { DECIDING_SHARE, type NextReading } from './nextReading.ts';
+export { pressureOfSignal, sensorPressure, type SensorPressure } from './sensorPressure.ts';
+export { signalAtRail } from './signalFindings.ts';
+export { weigh, type Verdict, type WeighedCause, type Weighing } from './weigh.ts';
