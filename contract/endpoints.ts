@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { id } from './ids.ts';
+import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
+import { newReading, reading } from './readings.ts';
+import { newSensor, sensor } from './sensors.ts';
+import { newVehicle, vehicle } from './vehicles.ts';
+
+export interface Endpoint {
+  method: 'get' | 'post' | 'put' | 'delete';
+  /** Below /api, in Express form. */
+  path: string;
+  summary: string;
+  body?: z.ZodType;
+  response: z.ZodType;
+  creates?: true;
+}
+
+export const health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok') });
+
+/** Every route of the API: the server is built from this list, and so is its OpenAPI description. */
+export const endpoints = {
+  health: {
+    method: 'get',
+    path: '/health',
+    summary: 'Whether the server and its database answer',
+    response: health,
+  },
+  listSensors: { method: 'get', path: '/sensors', summary: 'All sensors', response: z.array(sensor) },
+  createSensor: {
+    method: 'post',
+    path: '/sensors',
+    summary: 'Add a sensor',
+    body: newSensor,
+    response: sensor,
+    creates: true,
+  },
+  listVehicles: {
+    method: 'get',
+    path: '/vehicles',
+    summary: 'All vehicles and machines',
+    response: z.array(vehicle),
+  },
+  createVehicle: {
+    method: 'post',
+    path: '/vehicles',
+    summary: 'Add a vehicle',
+    body: newVehicle,
+    response: vehicle,
+    creates: true,
+  },
+  listJobs: {
+    method: 'get',
+    path: '/jobs',
+    summary: 'All jobs, newest first',
+    response: z.array(jobSummary),
+  },
+  createJob: {
+    method: 'post',
+    path: '/jobs',
+    summary: 'Open a job',
+    body: newJob,
+    response: job,
+    creates: true,
+  },
+  getJob: {
+    method: 'get',
+    path: '/jobs/:jobId',
+    summary: 'One job with all that belongs to it',
+    response: jobSheet,
+  },
+  changeJob: {
+    method: 'put',
+    path: '/jobs/:jobId/details',
+    summary: 'Change complaint, codes and history',
+    body: jobChange,
+    response: job,
+  },
+  deleteJob: {
+    method: 'delete',
+    path: '/jobs/:jobId',
+    summary: 'Delete a job; its record is kept and can be restored',
+    response: job,
+  },
+  restoreJob: {
+    method: 'post',
+    path: '/jobs/:jobId/restore',
+    summary: 'Restore a deleted job',
+    response: job,
+  },
+  recordReading: {
+    method: 'post',
+    path: '/jobs/:jobId/readings',
+    summary: 'Record, correct or withdraw a reading',
+    body: newReading,
+    response: reading,
+    creates: true,
+  },
+  recordVerdict: {
+    method: 'post',
+    path: '/jobs/:jobId/verdicts',
+    summary: 'Record a verdict; refused while its proof is missing',
+    body: newVerdict,
+    response: verdict,
+    creates: true,
+  },
+} as const satisfies Record<string, Endpoint>;
+
+export const pathParameters = { jobId: id } as const;

@@ -1,0 +1,70 @@
+import { CAUSE_IDS } from '@lettura/core/reasoning';
+import { z } from 'zod';
+import { id, instant } from './ids.ts';
+import { reading } from './readings.ts';
+import { sensor } from './sensors.ts';
+import { vehicle } from './vehicles.ts';
+
+/** Practice cases are named by letter, so that what is wrong stays hidden. */
+export const CASE_LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const;
+
+/** SAE J2012 form: a letter and four hexadecimal digits. */
+const troubleCode = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .regex(/^[PBCU][0-9A-F]{4}$/u, 'A code is a letter and four digits, for example P0107.');
+
+export const jobDetails = z.strictObject({
+  complaint: z.string().trim().min(1, 'Say what the customer complains of.').max(2000),
+  codes: z.array(troubleCode).max(20),
+  /** What was replaced or done before, by whom. */
+  history: z.string().trim().max(2000),
+});
+
+export const newJob = z.strictObject({
+  id,
+  vehicleId: id,
+  sensorId: id,
+  ...jobDetails.shape,
+  openedAt: instant,
+  /** A job on the simulated machine; the letter hides what is wrong with it. */
+  bench: z
+    .strictObject({ caseLetter: z.enum(CASE_LETTERS), seed: z.int().min(0).max(2_147_483_647) })
+    .optional(),
+});
+export const job = newJob.extend({ revision: z.int(), deletedAt: instant.optional() });
+export type NewJob = z.infer<typeof newJob>;
+export type Job = z.infer<typeof job>;
+
+/** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */
+export const jobChange = jobDetails.extend({ revision: z.int() });
+
+export const NOT_PROVEN = 'not-proven';
+export const newVerdict = z.strictObject({
+  id,
+  jobId: id,
+  decidedAt: instant,
+  cause: z.enum([...CAUSE_IDS, NOT_PROVEN]),
+  note: z.string().trim().max(2000),
+});
+export const verdict = newVerdict;
+export type JobVerdict = z.infer<typeof verdict>;
+
+export const jobSheet = z.strictObject({
+  job,
+  vehicle,
+  sensor,
+  readings: z.array(reading),
+  verdicts: z.array(verdict),
+});
+export type JobSheet = z.infer<typeof jobSheet>;
+
+export const jobSummary = z.strictObject({
+  job,
+  vehicleName: z.string(),
+  sensorName: z.string(),
+  readingCount: z.int(),
+  verdict: verdict.optional(),
+});
+export type JobSummary = z.infer<typeof jobSummary>;

@@ -1,0 +1,60 @@
+import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/evidence';
+import { HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, PRESSURE_BASES } from '@lettura/core/quantity';
+import { z } from 'zod';
+import { id, instant } from './ids.ts';
+
+const machineState = z.strictObject({ engine: z.enum(ENGINE_STATES), plug: z.enum(PLUG_STATES) });
+
+const common = {
+  id,
+  jobId: id,
+  takenAt: instant,
+  /** As typed or shown, so that nothing is lost in reading it. */
+  enteredText: z.string().max(200),
+  /** A correction names the reading it replaces; both stay on record. */
+  supersedes: id.optional(),
+};
+const kpaAbs = z.number().min(0).max(1000);
+const altitudeM = z.number().min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M);
+
+export const ambientSource = z.discriminatedUnion('source', [
+  z.strictObject({ source: z.literal('barometer'), stationKpaAbs: kpaAbs }),
+  z.strictObject({ source: z.literal('altitude'), altitudeM }),
+  z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM }),
+]);
+
+/** One line of a job's record. Append-only: corrected or withdrawn by a later line, never changed. */
+export const newReading = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...common,
+    kind: z.literal('wire'),
+    state: machineState,
+    lane: z.enum(LANES),
+    place: z.enum(PLACES),
+    volts: z.number().min(-30).max(60),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('gauge'),
+    state: machineState,
+    tap: z.enum(GAUGE_TAPS),
+    pressureKpa: z.number().min(-110).max(1000),
+    basis: z.enum(PRESSURE_BASES),
+  }),
+  z.strictObject({ ...common, kind: z.literal('scan'), state: machineState, pressureKpaAbs: kpaAbs }),
+  z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
+  z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
+]);
+export type NewReading = z.infer<typeof newReading>;
+
+export const reading = newReading;
+export type Reading = NewReading;
+
+/** What still counts: neither replaced nor withdrawn. In the order taken. */
+export function standingReadings(rows: readonly Reading[]): Exclude<Reading, { kind: 'withdrawal' }>[] {
+  const replaced = new Set(rows.flatMap(({ supersedes }) => (supersedes ? [supersedes] : [])));
+  return rows
+    .filter((row) => row.kind !== 'withdrawal')
+    .filter((row) => !replaced.has(row.id))
+    .sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id));
+}

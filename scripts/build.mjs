@@ -1,0 +1,33 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { root, run } from './run.mjs';
+import { step } from './say.mjs';
+
+const SOURCES = ['core', 'bench', 'contract', 'web', 'package-lock.json'];
+
+/** Builds the web application when anything it is made from has changed. */
+export async function ensureWebBuild() {
+  const stamp = join(root, 'web', 'dist', '.built-from');
+  const sources = fingerprint();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
+  await step('Building the web application', () =>
+    run(process.execPath, [join(root, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', 'web']),
+  );
+  writeFileSync(stamp, sources);
+}
+
+function fingerprint() {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    if (statSync(path).isDirectory()) {
+      for (const name of readdirSync(path).sort()) {
+        if (name !== 'dist' && name !== 'node_modules' && !name.includes('.test.')) visit(join(path, name));
+      }
+    } else {
+      hash.update(path).update(readFileSync(path));
+    }
+  };
+  for (const source of SOURCES) visit(join(root, source));
+  return hash.digest('hex');
+}

@@ -1,0 +1,98 @@
+import { join } from 'node:path';
+import { endpoints, openApi } from '@lettura/contract';
+import { fail, ok } from '@lettura/core/problem';
+import { sql } from 'drizzle-orm';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { Database } from './db/connect.ts';
+import { errorHandler } from './http/errors.ts';
+import { sendProblem } from './http/problem.ts';
+import { requestLog } from './http/requestLog.ts';
+import { serve } from './http/serve.ts';
+import { jobStore } from './jobs/jobStore.ts';
+import { readingStore } from './readings/readingStore.ts';
+import { sensorStore } from './sensors/sensorStore.ts';
+import { vehicleStore } from './vehicles/vehicleStore.ts';
+import { verdictStore } from './verdicts/verdictStore.ts';
+
+const BODY_LIMIT = '64kb';
+
+export interface AppParts {
+  db: Database;
+  log: Logger;
+  /** The built web application; without it only the API is served. */
+  webFolder?: string;
+}
+
+export function createApp({ db, log, webFolder }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(requestLog(log));
+  // On loopback there is no TLS to upgrade to; behind a balancer the balancer says so.
+  app.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } } }));
+  app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db));
+  if (webFolder) serveWeb(app, webFolder);
+  app.use(errorHandler(log));
+  return app;
+}
+
+function apiRoutes(db: Database) {
+  const api = express.Router();
+  const jobs = jobStore(db);
+  const readings = readingStore(db);
+  const sensors = sensorStore(db);
+  const vehicles = vehicleStore(db);
+  const verdicts = verdictStore(db);
+
+  serve(api, endpoints.health, async () => {
+    await db.execute(sql`select 1`);
+    return ok({ status: 'ok', database: 'ok' });
+  });
+  serve(api, endpoints.listSensors, async () => ok(await sensors.list()));
+  serve(api, endpoints.createSensor, ({ body }) => sensors.record(body));
+  serve(api, endpoints.listVehicles, async () => ok(await vehicles.list()));
+  serve(api, endpoints.createVehicle, ({ body }) => vehicles.record(body));
+  serve(api, endpoints.listJobs, async () => ok(await jobs.list()));
+  serve(api, endpoints.createJob, ({ body }) => jobs.record(body));
+  serve(api, endpoints.getJob, ({ params }) => jobs.sheet(params.jobId));
+  serve(api, endpoints.changeJob, ({ params, body }) => jobs.change(params.jobId, body));
+  serve(api, endpoints.deleteJob, ({ params }) => jobs.setDeleted(params.jobId, new Date()));
+  serve(api, endpoints.restoreJob, ({ params }) => jobs.setDeleted(params.jobId, null));
+  serve(api, endpoints.recordReading, async ({ params, body }) =>
+    params.jobId === body.jobId ? readings.record(body) : wrongJob(),
+  );
+  serve(api, endpoints.recordVerdict, async ({ params, body }) =>
+    params.jobId === body.jobId ? verdicts.record(body) : wrongJob(),
+  );
+
+  const description = openApi();
+  api.get('/openapi.json', (_req, res) => void res.json(description));
+  api.use((req, res) =>
+    sendProblem(res, {
+      code: 'not-found',
+      message: `There is no ${req.method} ${req.originalUrl}.`,
+      next: 'See /api/openapi.json for what there is.',
+    }),
+  );
+  return api;
+}
+
+const wrongJob = () =>
+  fail(
+    'unknown-reference',
+    'The address and the body name different jobs.',
+    'Send it to the job it belongs to.',
+  );
+
+function serveWeb(app: Express, webFolder: string): void {
+  // Built files carry a hash in their names; the page that names them must always be asked for again.
+  app.use(
+    '/assets',
+    express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  app.use(express.static(webFolder, { index: false }));
+  app.get('/{*path}', (_req, res) => {
+    res.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html'));
+  });
+}

@@ -1,0 +1,35 @@
+import { problemType, type ProblemDetails } from '@lettura/contract';
+import type { Problem } from '@lettura/core/problem';
+import type { Response } from 'express';
+
+const STATUS = {
+  'malformed-json': [400, 'The request is not JSON'],
+  'invalid-request': [400, 'Something in the request is not as it should be'],
+  'not-found': [404, 'Not found'],
+  'id-conflict': [409, 'This id is taken by something else'],
+  'job-changed': [409, 'The job was changed elsewhere'],
+  'job-deleted': [410, 'The job was deleted'],
+  'body-too-large': [413, 'The request is too large'],
+  'unknown-reference': [422, 'The request names something that does not exist'],
+  'gate-not-met': [422, 'The proof for this verdict is not complete'],
+  'database-away': [503, 'The database does not answer'],
+  'server-fault': [500, 'The server made a mistake'],
+} as const;
+export type ProblemCode = keyof typeof STATUS;
+
+export function sendProblem(
+  res: Response,
+  { code, message, next }: Problem<ProblemCode>,
+  errors?: ProblemDetails['errors'],
+): void {
+  const [status, title] = STATUS[code];
+  const body: ProblemDetails = {
+    type: problemType(code),
+    title,
+    status,
+    detail: message,
+    next,
+    ...(errors ? { errors } : {}),
+  };
+  res.status(status).type('application/problem+json').send(JSON.stringify(body));
+}

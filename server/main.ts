@@ -1,0 +1,47 @@
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { pino } from 'pino';
+import { z } from 'zod';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { connect, migrateToLatest } from './db/connect.ts';
+import { seedDemo } from './demo/seedDemo.ts';
+import { shipSensors } from './sensors/shippedSensors.ts';
+
+const config = readConfig(process.env);
+if (!config.success) {
+  console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
+  process.exit(2);
+}
+const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA } = config.data;
+
+const webFolder = fileURLToPath(new URL('../web/dist', import.meta.url));
+if (!existsSync(webFolder)) {
+  console.error('The web application is not built yet. Run: npm run build');
+  process.exit(2);
+}
+
+const log = pino({ level: LOG_LEVEL });
+const { db, pool } = connect(DATABASE_URL, log);
+await migrateToLatest(pool);
+await shipSensors(db);
+if (LETTURA_DATA === 'demo') await seedDemo(db);
+
+const server = createServer(createApp({ db, log, webFolder }));
+server.listen(PORT, HOST, () => {
+  const { address, port } = server.address() as AddressInfo;
+  log.info({ address, port }, 'listening');
+  process.send?.({ listening: port });
+});
+
+/** Answers what has been asked, takes nothing new, and lets the database go. */
+function stop(): void {
+  log.info('stopping');
+  server.close(() => void pool.end().then(() => process.exit(0)));
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(1), 5000).unref();
+}
+process.once('SIGINT', stop);
+process.once('SIGTERM', stop);

@@ -1,0 +1,87 @@
+import type { Reading } from '@lettura/contract';
+import { readingTable } from '../db/schema.ts';
+
+type Row = typeof readingTable.$inferSelect;
+
+/** A reading as columns: the value of each kind in a column of its own, with its unit in the name. */
+export function toRow(reading: Reading): typeof readingTable.$inferInsert {
+  const { id, jobId, kind, enteredText, supersedes } = reading;
+  const common = { id, jobId, kind, enteredText, supersedes, takenAt: new Date(reading.takenAt) };
+  switch (reading.kind) {
+    case 'wire':
+      return {
+        ...common,
+        ...stateColumns(reading.state),
+        lane: reading.lane,
+        place: reading.place,
+        volts: reading.volts,
+      };
+    case 'gauge':
+      return {
+        ...common,
+        ...stateColumns(reading.state),
+        tap: reading.tap,
+        pressureKpa: reading.pressureKpa,
+        pressureBasis: reading.basis,
+      };
+    case 'scan':
+      return {
+        ...common,
+        ...stateColumns(reading.state),
+        pressureKpa: reading.pressureKpaAbs,
+        pressureBasis: 'absolute',
+      };
+    case 'ambient':
+      return { ...common, ambient: reading.ambient };
+    case 'withdrawal':
+      return common;
+  }
+}
+
+export function fromRow(row: Row): Reading {
+  const common = {
+    id: row.id,
+    jobId: row.jobId,
+    takenAt: row.takenAt.toISOString(),
+    enteredText: row.enteredText,
+    ...(row.supersedes ? { supersedes: row.supersedes } : {}),
+  };
+  switch (row.kind) {
+    case 'wire':
+      return {
+        ...common,
+        kind: 'wire',
+        state: stateOf(row),
+        lane: present(row.lane, row),
+        place: present(row.place, row),
+        volts: present(row.volts, row),
+      };
+    case 'gauge':
+      return {
+        ...common,
+        kind: 'gauge',
+        state: stateOf(row),
+        tap: present(row.tap, row),
+        pressureKpa: present(row.pressureKpa, row),
+        basis: present(row.pressureBasis, row),
+      };
+    case 'scan':
+      return { ...common, kind: 'scan', state: stateOf(row), pressureKpaAbs: present(row.pressureKpa, row) };
+    case 'ambient':
+      return { ...common, kind: 'ambient', ambient: present(row.ambient, row) };
+    case 'withdrawal':
+      return { ...common, kind: 'withdrawal', supersedes: present(row.supersedes, row) };
+  }
+}
+
+const stateColumns = ({ engine, plug }: { engine: Row['engineState']; plug: Row['plugState'] }) => ({
+  engineState: engine,
+  plugState: plug,
+});
+const stateOf = (row: Row) => ({ engine: present(row.engineState, row), plug: present(row.plugState, row) });
+
+/** The table's own check promises these; without one the row is damaged. */
+function present<T>(value: T | null, row: Row): T {
+  if (value === null) throw new Error(`Reading ${row.id} lacks a column of its kind, ${row.kind}.`);
+  return value;
+}

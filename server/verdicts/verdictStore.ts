@@ -1,0 +1,46 @@
+import { caseFileOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
+import { fail, type Result } from '@lettura/core/problem';
+import { weigh } from '@lettura/core/reasoning';
+import { eq } from 'drizzle-orm';
+import type { Database } from '../db/connect.ts';
+import { recordOnce } from '../db/recordOnce.ts';
+import { verdictTable } from '../db/schema.ts';
+import type { Recorded } from '../http/serve.ts';
+import { jobStore } from '../jobs/jobStore.ts';
+import { openJob, type JobFault } from '../jobs/openJob.ts';
+import { verdictFromRow } from './verdictRow.ts';
+
+export const verdictStore = (db: Database) => {
+  const find = async (id: string) => {
+    const [row] = await db.select().from(verdictTable).where(eq(verdictTable.id, id));
+    return row && verdictFromRow(row);
+  };
+  return {
+    /** The same weighing as on the screen guards the record: no part is condemned while its proof is missing. */
+    async record(
+      given: JobVerdict,
+    ): Promise<Result<Recorded<JobVerdict>, JobFault | 'id-conflict' | 'gate-not-met'>> {
+      const open = await openJob(db, given.jobId);
+      if (!open.ok) return open;
+      // A repeat of what is on record stays true even if later readings have changed the weighing.
+      if (given.cause !== NOT_PROVEN && !(await find(given.id))) {
+        const sheet = await jobStore(db).sheet(given.jobId);
+        if (!sheet.ok) return sheet;
+        const { verdict } = weigh(caseFileOf(sheet.value, 'kPa'));
+        if (!verdict.decided || verdict.cause !== given.cause) {
+          const next = 'Take the next reading, or record the job as not proven yet.';
+          return fail('gate-not-met', verdict.sentence, next);
+        }
+      }
+      return recordOnce(
+        given,
+        async () => {
+          const values = { ...given, decidedAt: new Date(given.decidedAt) };
+          const [row] = await db.insert(verdictTable).values(values).onConflictDoNothing().returning();
+          return row && verdictFromRow(row);
+        },
+        () => find(given.id),
+      );
+    },
+  };
+};
