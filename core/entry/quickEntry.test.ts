@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import type { Target } from '../evidence/index.ts';
 import { quickEntry } from './index.ts';
 
-const none = { selected: undefined, pressureUnit: 'kPa' as const };
+const none = { selected: undefined, pressureUnit: 'kPa' as const, gaugeUnit: 'kPa' as const };
 const signalAtPlug: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 const value = (text: string, defaults: Parameters<typeof quickEntry>[1] = none) => {
   const result = quickEntry(text, defaults);
@@ -21,6 +21,11 @@ test.each([
 
 test('a bare number goes to the point in hand', () => {
   expect(value('2.31', { ...none, selected: signalAtPlug })).toMatchObject({ ...signalAtPlug, volts: 2.31 });
+});
+
+test('millivolts are worth a word on the signal, and are what a return should show', () => {
+  expect(value('sig 12mV')).toMatchObject({ warnings: [{ code: 'millivolts' }] });
+  expect(value('ret 12mV')).toMatchObject({ warnings: [] });
 });
 
 test('a place alone keeps the wire in hand', () => {
@@ -47,8 +52,8 @@ test.each([
   expect(value(text)).toMatchObject(expected);
 });
 
-test('a bare pressure takes the unit chosen on the sheet', () => {
-  const entry = value('gauge 10', { ...none, pressureUnit: 'inHg' });
+test('a bare pressure on a gauge takes the unit chosen for gauges', () => {
+  const entry = value('gauge 10', { ...none, gaugeUnit: 'inHg' });
   expect('pressureKpa' in entry && entry.pressureKpa).toBeCloseTo(33.864, 3);
 });
 

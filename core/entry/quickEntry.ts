@@ -20,8 +20,10 @@ export type EntryFault = ReadingFault | 'no-target' | 'wrong-basis' | 'place-nee
 export interface EntryDefaults {
   /** The point in hand: where a bare number goes. */
   selected: Target | undefined;
-  /** What a bare pressure is taken as. */
+  /** What a bare absolute pressure (live data, barometer) is taken as. */
   pressureUnit: PressureUnit;
+  /** What a bare number on a gauge is taken as. */
+  gaugeUnit: PressureUnit;
 }
 
 const LANE_NAMES = new Map<string, Lane>(
@@ -82,7 +84,7 @@ interface Words {
  */
 export function quickEntry(
   text: string,
-  { selected, pressureUnit }: EntryDefaults,
+  { selected, pressureUnit, gaugeUnit }: EntryDefaults,
 ): Result<Entry, EntryFault> {
   const words = sortWords(text);
   const target = targetOf(words, selected);
@@ -90,9 +92,12 @@ export function quickEntry(
   if (target.value.kind === 'wire') {
     const reading = parseReading(words.value, 'V');
     if (!reading.ok) return reading;
-    return ok({ ...target.value, volts: reading.value.value, warnings: reading.value.warnings });
+    const { value: volts, warnings: all } = reading.value;
+    // Millivolts are what a return should show.
+    const warnings = target.value.lane === 'return' ? all.filter(({ code }) => code !== 'millivolts') : all;
+    return ok({ ...target.value, volts, warnings });
   }
-  const reading = parseReading(words.value, pressureUnit);
+  const reading = parseReading(words.value, target.value.kind === 'gauge' ? gaugeUnit : pressureUnit);
   if (!reading.ok) return reading;
   return pressureEntry(target.value, reading.value.value, words.basis, reading.value.warnings);
 }

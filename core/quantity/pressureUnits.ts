@@ -29,11 +29,14 @@ export const PRESSURE_UNITS = Object.keys(KPA_PER_UNIT) as PressureUnit[];
 export const toKpa = (value: number, unit: PressureUnit): number => value * KPA_PER_UNIT[unit];
 export const fromKpa = (kpa: number, unit: PressureUnit): number => kpa / KPA_PER_UNIT[unit];
 
-/** Digits after the point that show about 0.1 kPa, so that no unit pretends to more than the sensor gives. */
-export function pressureDecimals(unit: PressureUnit): number {
-  return Math.max(0, Math.ceil(-Math.log10(0.2 / KPA_PER_UNIT[unit])));
+/** What a sensor check resolves: no unit pretends to more digits than this is worth. */
+const SHOWN_STEP_KPA = 0.2;
+
+/** Digits after the point that still show a step of this size. */
+export function pressureDecimals(unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): number {
+  return Math.max(0, Math.ceil(-Math.log10(stepKpa / KPA_PER_UNIT[unit])));
 }
 
-export function formatPressure(kpa: number, unit: PressureUnit): string {
-  return `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit))} ${unit}`;
+export function formatPressure(kpa: number, unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): string {
+  return `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit, stepKpa))} ${unit}`;
 }

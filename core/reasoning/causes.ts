@@ -1,3 +1,5 @@
+import type { Lane } from '../evidence/index.ts';
+
 /** What a verdict can name. */
 export const VERDICT_CLASSES = ['sensor', 'wire', 'control-unit', 'physical', 'nothing-found'] as const;
 export type VerdictClass = (typeof VERDICT_CLASSES)[number];
@@ -7,6 +9,8 @@ export interface Cause {
   title: string;
   /** What to do once it is proven. */
   remedy: string;
+  /** The wire that the cause is about, where it is about one. */
+  lane?: Lane;
   /** Weight before any reading: our own starting values, common practice at best; they sum to one. */
   prior: number;
 }
@@ -14,6 +18,7 @@ export interface Cause {
 export const CAUSES = {
   'reference-open': {
     class: 'wire',
+    lane: 'reference',
     title: 'Reference wire open',
     remedy: 'Repair the reference wire between the last good and the first bad point.',
     prior: 0.08,
@@ -27,6 +32,7 @@ export const CAUSES = {
   },
   'return-resistance': {
     class: 'wire',
+    lane: 'return',
     title: 'Return wire open or high in resistance',
     remedy: 'Repair the return wire or its contact between the last good and the first bad point.',
     prior: 0.09,
@@ -39,6 +45,7 @@ export const CAUSES = {
   },
   'signal-open': {
     class: 'wire',
+    lane: 'signal',
     title: 'Signal wire open',
     remedy: 'Repair the signal wire between the last good and the first bad point.',
     prior: 0.1,

@@ -35,7 +35,7 @@ export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remark
     }
     if (reading.state.engine === 'idle') findings.push(vacuumFinding(caseFile, tap, reading, gauge.value));
     const comparison = sensorAgainst(caseFile, tap, reading, gauge.value);
-    if (comparison) ('check' in comparison ? findings : remarks).push(comparison as Finding);
+    if (comparison) ('check' in comparison ? findings : remarks).push(comparison);
   }
   return { findings, remarks };
 }

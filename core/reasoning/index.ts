@@ -1,11 +1,14 @@
 export type { CaseFile } from './caseFile.ts';
 export { CAUSE_IDS, causeOf, VERDICT_CLASSES, type CauseId, type VerdictClass } from './causes.ts';
 export { CHECK_IDS, checkOf, type CheckId } from './checks.ts';
+export { expectationContext } from './expectationContext.ts';
 export { voltsInWords, type Finding, type Remark } from './finding.ts';
+export { comparisonsIn, type Pair, type Source, type SourceName } from './comparisons.ts';
 export { condemnsAPart, gateFor, type Gate, type GateItem } from './gate.ts';
 export { ambientPressure, gaugePressure } from './gaugePressure.ts';
 export { laneSegments, type SegmentState, type SegmentView } from './laneStates.ts';
-export { DECIDING_SHARE, type NextReading } from './nextReading.ts';
+export { DECIDING_SHARE } from './nextReading.ts';
+export type { NextReading } from './suggestion.ts';
 export { pressureOfSignal, sensorPressure, type SensorPressure } from './sensorPressure.ts';
 export { signalAtRail } from './signalFindings.ts';
 export { weigh, type Verdict, type WeighedCause, type Weighing } from './weigh.ts';

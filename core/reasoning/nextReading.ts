@@ -1,23 +1,12 @@
-import { sameTarget, type MachineState, type Target } from '../evidence/index.ts';
+import { sameTarget } from '../evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { CAUSE_IDS, causeOf, type CauseId } from './causes.ts';
 import { CHECK_IDS, checkOf, type Check, type CheckId } from './checks.ts';
 import type { Finding } from './finding.ts';
 import { gateFor } from './gate.ts';
+import { locateBreak } from './locateBreak.ts';
 import { likelihood } from './likelihoodTable.ts';
-
-export interface NextReading {
-  check: CheckId;
-  target: Target;
-  state: MachineState;
-  question: string;
-  why: string;
-  how: string;
-  caution: string | undefined;
-  minutes: number;
-  /** What each answer would mean, before it is taken. */
-  answers: { outcome: string; then: string }[];
-}
+import type { NextReading } from './suggestion.ts';
 
 export type Weights = ReadonlyMap<CauseId, number>;
 
@@ -40,7 +29,9 @@ export function nextReading(
       const why = `“${causeOf(leader.cause).title}” leads. Still to show: ${lowerFirst(missing.label)}.`;
       return describe(missing.check, caseFile, weights, why);
     }
-    if (leader.share >= DECIDING_SHARE && gateFor(leader.cause, findings).met) return undefined;
+    if (leader.share >= DECIDING_SHARE && gateFor(leader.cause, findings).met) {
+      return locateBreak(leader.cause, caseFile);
+    }
   }
   const best = open
     .map((id) => ({ id, worth: expectedInformation(id, weights) / minutesLeft(checkOf(id), caseFile) }))
@@ -117,7 +108,6 @@ function describe(id: CheckId, caseFile: CaseFile, weights: Weights, why: string
   const need = missingNeeds(check, caseFile)[0];
   if (!need) return undefined;
   return {
-    check: id,
     ...need,
     question: check.question,
     why,

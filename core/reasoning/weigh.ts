@@ -12,6 +12,7 @@ import {
   type NextReading,
   type Weights,
 } from './nextReading.ts';
+import type { NextReading } from './suggestion.ts';
 import { signalFindings } from './signalFindings.ts';
 import { supplyFindings } from './supplyFindings.ts';
 

@@ -1,5 +1,5 @@
 import type { Reading } from '@lettura/contract';
-import { readingTable } from '../db/schema.ts';
+import type { readingTable } from '../db/schema.ts';
 
 type Row = typeof readingTable.$inferSelect;
 

@@ -1,0 +1,16 @@
+import { keyOn, latestWire } from '../evidence/index.ts';
+import type { ExpectationContext } from '../expectation/index.ts';
+import { LOWEST_USABLE_REFERENCE_VOLTS } from '../transfer/index.ts';
+import type { CaseFile } from './caseFile.ts';
+
+/** What expectations follow from on this job: the reference as measured at the plug, where it is usable. */
+export function expectationContext({ profile, ambient, readings }: CaseFile): ExpectationContext {
+  const measured = latestWire(
+    readings,
+    'reference',
+    'plug',
+    (state) => keyOn(state) && state.plug === 'connected',
+  );
+  const usable = measured && measured.volts >= LOWEST_USABLE_REFERENCE_VOLTS;
+  return { profile, ambient, referenceVolts: usable ? measured.volts : profile.nominalReferenceVolts };
+}

@@ -1,0 +1,237 @@
+import { problemDetails } from '@lettura/contract';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { migrateToLatest } from './db/connect.ts';
+import { seedDemo } from './demo/seedDemo.ts';
+import { SHIPPED_SENSORS } from './sensors/shippedSensors.ts';
+import { testServer } from './testServer.ts';
+
+let server: Awaited<ReturnType<typeof testServer>>;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.close());
+
+const now = () => new Date().toISOString();
+const corvel = SHIPPED_SENSORS[2];
+
+async function openJob(sensorId: string = corvel.id) {
+  const vehicleId = v7();
+  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Reedcutter RC2 boat' });
+  const job = {
+    id: v7(),
+    vehicleId,
+    sensorId,
+    complaint: 'stalls',
+    codes: ['P0107'],
+    history: '',
+    openedAt: now(),
+  };
+  expect((await server.call('POST', '/jobs', job)).status).toBe(201);
+  return job;
+}
+const wire = (jobId: string, over: object = {}) => ({
+  id: v7(),
+  jobId,
+  kind: 'wire',
+  takenAt: now(),
+  enteredText: 'sig plug 2.31',
+  state: { engine: 'koeo', plug: 'connected' },
+  lane: 'signal',
+  place: 'plug',
+  volts: 2.31,
+  ...over,
+});
+const record = (reading: { jobId: string; [field: string]: unknown }) =>
+  server.call('POST', `/jobs/${reading.jobId}/readings`, reading);
+
+test('health answers only with its database', async () => {
+  expect((await server.call('GET', '/health')).body).toEqual({ status: 'ok', database: 'ok' });
+});
+
+test('a reading is recorded once, however often it is sent', async () => {
+  const job = await openJob();
+  const reading = wire(job.id);
+  const answers = await Promise.all([record(reading), record(reading), record(reading)]);
+  expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 201]);
+  const sheet = (await server.call('GET', `/jobs/${job.id}`)).body;
+  expect(sheet.readings).toEqual([reading]);
+});
+
+test('a different reading under a taken id is refused, and the first one stands', async () => {
+  const job = await openJob();
+  const reading = wire(job.id);
+  await record(reading);
+  const other = await record({ ...reading, volts: 4 });
+  expect(other).toMatchObject({ status: 409, body: { type: 'urn:lettura:problem:id-conflict' } });
+  expect((await server.call('GET', `/jobs/${job.id}`)).body.readings[0].volts).toBe(2.31);
+});
+
+test('creating a vehicle, a sensor and a job twice changes nothing', async () => {
+  const job = await openJob();
+  expect((await server.call('POST', '/jobs', job)).status).toBe(200);
+  const sensor = { ...corvel, id: v7(), name: 'Workshop sensor' };
+  expect((await server.call('POST', '/sensors', sensor)).status).toBe(201);
+  expect((await server.call('POST', '/sensors', sensor)).status).toBe(200);
+});
+
+test('a correction names what it replaces, and both stay on record', async () => {
+  const job = await openJob();
+  const first = wire(job.id);
+  await record(first);
+  await record(wire(job.id, { volts: 2.13, supersedes: first.id }));
+  await record({
+    id: v7(),
+    jobId: job.id,
+    kind: 'withdrawal',
+    takenAt: now(),
+    enteredText: '',
+    supersedes: first.id,
+  });
+  expect((await server.call('GET', `/jobs/${job.id}`)).body.readings).toHaveLength(3);
+  const elsewhere = await openJob();
+  expect(await record(wire(elsewhere.id, { supersedes: first.id }))).toMatchObject({
+    status: 422,
+    body: { type: 'urn:lettura:problem:unknown-reference' },
+  });
+});
+
+test('every kind of reading comes back as it was sent', async () => {
+  const job = await openJob();
+  const state = { engine: 'idle', plug: 'connected' };
+  const common = { jobId: job.id, takenAt: now(), enteredText: 'x' };
+  const readings = [
+    { ...common, id: v7(), kind: 'gauge', state, tap: 'manifold', pressureKpa: 55.875, basis: 'vacuum' },
+    { ...common, id: v7(), kind: 'scan', state, pressureKpaAbs: 47 },
+    {
+      ...common,
+      id: v7(),
+      kind: 'ambient',
+      ambient: { source: 'weather', seaLevelKpa: 101.9, altitudeM: 4 },
+    },
+  ];
+  for (const reading of readings) expect((await record(reading)).status).toBe(201);
+  expect((await server.call('GET', `/jobs/${job.id}`)).body.readings).toEqual(readings);
+});
+
+test('the database itself refuses to change or delete a reading', async () => {
+  const job = await openJob();
+  await record(wire(job.id));
+  await expect(server.pool.query('update reading set volts = 5')).rejects.toThrow('append-only');
+  await expect(server.pool.query('delete from reading')).rejects.toThrow('append-only');
+});
+
+test('a reading on a deleted job is refused with what to do, and goes in once the job is restored', async () => {
+  const job = await openJob();
+  const reading = wire(job.id);
+  await server.call('DELETE', `/jobs/${job.id}`);
+  const refused = await record(reading);
+  expect(refused).toMatchObject({ status: 410, body: { type: 'urn:lettura:problem:job-deleted' } });
+  expect(refused.body.next).toContain('Restore');
+  await server.call('POST', `/jobs/${job.id}/restore`);
+  expect((await record(reading)).status).toBe(201);
+});
+
+test('a change made from an old revision is refused, so that nobody overwrites a colleague', async () => {
+  const job = await openJob();
+  const change = { complaint: 'stalls when wet', codes: ['p0107', 'P0108'], history: 'x', revision: 1 };
+  const changed = await server.call('PUT', `/jobs/${job.id}/details`, change);
+  expect(changed.body).toMatchObject({
+    complaint: 'stalls when wet',
+    codes: ['P0107', 'P0108'],
+    revision: 2,
+  });
+  expect((await server.call('PUT', `/jobs/${job.id}/details`, change)).status).toBe(409);
+});
+
+test('no verdict on a sensor before its supply and return are proven; “not proven yet” is always allowed', async () => {
+  const job = await openJob();
+  const ambient = { source: 'barometer', stationKpaAbs: 100 };
+  await record({
+    id: v7(),
+    jobId: job.id,
+    kind: 'ambient',
+    takenAt: now(),
+    enteredText: '',
+    ambient,
+  });
+  await record(wire(job.id, { volts: 3.22 }));
+  await record(wire(job.id, { volts: 0.9, state: { engine: 'idle', plug: 'connected' } }));
+  const verdict = (cause: string) => ({ id: v7(), jobId: job.id, decidedAt: now(), cause, note: '' });
+  const path = `/jobs/${job.id}/verdicts`;
+  const early = await server.call('POST', path, verdict('sensor-shifted'));
+  expect(early).toMatchObject({ status: 422, body: { type: 'urn:lettura:problem:gate-not-met' } });
+  expect(early.body.detail.toLowerCase()).toContain('return proven at the plug');
+  expect((await server.call('POST', path, verdict('not-proven'))).status).toBe(201);
+  await record(wire(job.id, { lane: 'reference', volts: 4.99 }));
+  await record(wire(job.id, { lane: 'return', volts: 0.01 }));
+  const proven = verdict('sensor-shifted');
+  expect((await server.call('POST', path, proven)).status).toBe(201);
+  expect((await server.call('POST', path, proven)).status).toBe(200);
+});
+
+test.each([
+  ['a malformed id', 'GET', '/jobs/42', undefined, 400, 'invalid-request'],
+  [
+    'an id of another version',
+    'GET',
+    '/jobs/0e37df36-f698-11e6-8dd4-cb9ced3df976',
+    undefined,
+    400,
+    'invalid-request',
+  ],
+  [
+    'a job that is not there',
+    'GET',
+    '/jobs/01935a00-0000-7000-8000-00000000ffff',
+    undefined,
+    404,
+    'not-found',
+  ],
+  ['a body that is not JSON', 'POST', '/vehicles', '{"id":', 400, 'malformed-json'],
+  ['a body over the limit', 'POST', '/vehicles', { name: 'x'.repeat(70_000) }, 413, 'body-too-large'],
+  ['an unknown field', 'POST', '/vehicles', { id: v7(), name: 'x', colour: 'red' }, 400, 'invalid-request'],
+  ['an empty name', 'POST', '/vehicles', { id: v7(), name: ' ' }, 400, 'invalid-request'],
+  ['an address that is not there', 'GET', '/nothing', undefined, 404, 'not-found'],
+] as const)(
+  '%s is refused as a problem with a next step',
+  async (_what, method, path, body, status, code) => {
+    const answer = await server.call(method, path, body);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toContain('application/problem+json');
+    const problem = problemDetails.parse(answer.body);
+    expect(problem.type).toBe(`urn:lettura:problem:${code}`);
+    expect(problem.next.length).toBeGreaterThan(10);
+  },
+);
+
+test('a number past any meter is refused by name', async () => {
+  const job = await openJob();
+  const answer = await record(wire(job.id, { volts: 1e9 }));
+  expect(answer).toMatchObject({ status: 400, body: { errors: [{ path: 'volts' }] } });
+});
+
+test('the OpenAPI description covers every route and says that problems have a next step', async () => {
+  const { body } = await server.call('GET', '/openapi.json');
+  expect(body.openapi).toBe('3.1.0');
+  const post = body.paths['/api/jobs/{jobId}/readings'].post;
+  expect(JSON.stringify(post.requestBody)).toContain('"volts"');
+  expect(JSON.stringify(post.responses.default)).toContain('"next"');
+  expect(post.parameters[0]).toMatchObject({ name: 'jobId', in: 'path', required: true });
+});
+
+test('servers that start together migrate once', async () => {
+  await Promise.all([1, 2, 3].map(() => migrateToLatest(server.pool)));
+  const { rows } = await server.pool.query('select count(*)::int as n from drizzle.__drizzle_migrations');
+  expect(rows).toEqual([{ n: 2 }]);
+});
+
+test('the demo data obeys every rule and is put in only once', async () => {
+  const own = await testServer();
+  await seedDemo(own.db);
+  await seedDemo(own.db);
+  const jobs = (await own.call('GET', '/jobs')).body;
+  expect(jobs).toHaveLength(6);
+  expect(jobs.filter((row: { verdict?: unknown }) => row.verdict)).toHaveLength(2);
+  await own.close();
+});

@@ -1,0 +1,41 @@
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { lazy, Suspense, useMemo } from 'react';
+import { useSelector } from 'react-redux';
+import { BrowserRouter, Link, Route, Routes } from 'react-router';
+import { Loading, Trouble } from '../ui/Centred.tsx';
+import { selectTheme } from './preferences.ts';
+import { themeNamed } from './theme.ts';
+
+const JobsPage = lazy(() => import('../features/jobs/JobsPage.tsx'));
+const NewJobPage = lazy(() => import('../features/jobs/NewJobPage.tsx'));
+const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
+const ReportPage = lazy(() => import('../features/report/ReportPage.tsx'));
+
+export function App() {
+  const name = useSelector(selectTheme);
+  const theme = useMemo(() => themeNamed(name), [name]);
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <BrowserRouter>
+        <Suspense fallback={<Loading what="the page" />}>
+          <Routes>
+            <Route path="/" element={<JobsPage />} />
+            <Route path="/jobs/new" element={<NewJobPage />} />
+            <Route path="/jobs/:jobId" element={<SheetPage />} />
+            <Route path="/jobs/:jobId/report" element={<ReportPage />} />
+            <Route
+              path="*"
+              element={
+                <Trouble message="There is no such page." next="The address may be mistyped.">
+                  <Link to="/">All jobs</Link>
+                </Trouble>
+              }
+            />
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
+    </ThemeProvider>
+  );
+}

@@ -1,0 +1,101 @@
+import {
+  job,
+  jobSheet,
+  jobSummary,
+  reading,
+  sensor,
+  vehicle,
+  verdict,
+  type Job,
+  type JobSheet,
+  type JobSummary,
+  type JobVerdict,
+  type NewJob,
+  type NewReading,
+  type Reading,
+  type Sensor,
+  type Vehicle,
+} from '@lettura/contract';
+import type { jobChange } from '@lettura/contract';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { z } from 'zod';
+
+/** Every answer is checked against the contract: a drifting server fails here, by name. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
+  tagTypes: ['Job', 'JobList', 'Sensor', 'Vehicle'],
+  refetchOnFocus: true,
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    listJobs: build.query<JobSummary[], void>({
+      query: () => 'jobs',
+      responseSchema: z.array(jobSummary),
+      providesTags: ['JobList'],
+    }),
+    jobSheet: build.query<JobSheet, string>({
+      query: (jobId) => `jobs/${jobId}`,
+      responseSchema: jobSheet,
+      providesTags: (_sheet, _error, jobId) => [{ type: 'Job', id: jobId }],
+    }),
+    listSensors: build.query<Sensor[], void>({
+      query: () => 'sensors',
+      responseSchema: z.array(sensor),
+      providesTags: ['Sensor'],
+    }),
+    listVehicles: build.query<Vehicle[], void>({
+      query: () => 'vehicles',
+      responseSchema: z.array(vehicle),
+      providesTags: ['Vehicle'],
+    }),
+    createVehicle: build.mutation<Vehicle, Vehicle>({
+      query: (body) => ({ url: 'vehicles', method: 'POST', body }),
+      responseSchema: vehicle,
+      invalidatesTags: ['Vehicle'],
+    }),
+    createJob: build.mutation<Job, NewJob>({
+      query: (body) => ({ url: 'jobs', method: 'POST', body }),
+      responseSchema: job,
+      invalidatesTags: ['JobList'],
+    }),
+    changeJob: build.mutation<Job, { jobId: string; change: z.infer<typeof jobChange> }>({
+      query: ({ jobId, change }) => ({ url: `jobs/${jobId}/details`, method: 'PUT', body: change }),
+      responseSchema: job,
+      // After a refusal too: the text to look at is the newer one on the server.
+      invalidatesTags: (_job, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
+    }),
+    deleteJob: build.mutation<Job, string>({
+      query: (jobId) => ({ url: `jobs/${jobId}`, method: 'DELETE' }),
+      responseSchema: job,
+      invalidatesTags: (_job, _error, jobId) => ['JobList', { type: 'Job', id: jobId }],
+    }),
+    restoreJob: build.mutation<Job, string>({
+      query: (jobId) => ({ url: `jobs/${jobId}/restore`, method: 'POST' }),
+      responseSchema: job,
+      invalidatesTags: (_job, _error, jobId) => ['JobList', { type: 'Job', id: jobId }],
+    }),
+    recordReading: build.mutation<Reading, NewReading>({
+      query: (body) => ({ url: `jobs/${body.jobId}/readings`, method: 'POST', body }),
+      responseSchema: reading,
+      invalidatesTags: ['JobList'],
+    }),
+    recordVerdict: build.mutation<JobVerdict, JobVerdict>({
+      query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
+      responseSchema: verdict,
+      invalidatesTags: (_verdict, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
+    }),
+  }),
+});
+
+export const {
+  useChangeJobMutation,
+  useCreateJobMutation,
+  useCreateVehicleMutation,
+  useDeleteJobMutation,
+  useJobSheetQuery,
+  useListJobsQuery,
+  useListSensorsQuery,
+  useListVehiclesQuery,
+  useRecordVerdictMutation,
+  useRestoreJobMutation,
+} = api;

@@ -1,0 +1,28 @@
+import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
+import { outboxSender, outboxSlice, outboxStorage } from '../features/outbox/index.ts';
+import { sheetSlice, sheetStorage } from '../features/sheet/index.ts';
+import { api } from './api.ts';
+import { preferencesSlice, preferencesStorage } from './preferences.ts';
+
+const reducer = combineReducers({
+  [api.reducerPath]: api.reducer,
+  [outboxSlice.name]: outboxSlice.reducer,
+  [preferencesSlice.name]: preferencesSlice.reducer,
+  [sheetSlice.name]: sheetSlice.reducer,
+});
+
+export const store = configureStore({
+  reducer,
+  middleware: (getDefault) => getDefault().prepend(outboxSender.middleware).concat(api.middleware),
+});
+setupListeners(store.dispatch);
+
+let last = store.getState();
+store.subscribe(() => {
+  const state = store.getState();
+  if (state.outbox !== last.outbox) outboxStorage.save(last.outbox, state.outbox);
+  if (state.preferences !== last.preferences) preferencesStorage.save(state.preferences);
+  if (state.sheet !== last.sheet) sheetStorage.save(state.sheet);
+  last = state;
+});

@@ -1,0 +1,114 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+
+export type ThemeName = 'light' | 'dim';
+
+/** How much is known of a wire or a cause; never told by colour alone, a mark and a word always go with it. */
+export interface Standing {
+  proven: string;
+  suspect: string;
+  faulty: string;
+  unknown: string;
+}
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    standing: Standing;
+    sheet: { desk: string; ink: string; rule: string; inset: string };
+  }
+  interface PaletteOptions {
+    standing?: Standing;
+    sheet?: { desk: string; ink: string; rule: string; inset: string };
+  }
+}
+
+export const NUMERALS = "'Atkinson Hyperlegible Mono Variable', monospace";
+
+const COLOURS = {
+  light: {
+    desk: '#ece6d9',
+    paper: '#fbf9f4',
+    inset: '#f1ece1',
+    ink: '#1c2a35',
+    soft: '#4a5963',
+    rule: '#b9b09d',
+    primary: '#1f4e68',
+    proven: '#1d6b45',
+    suspect: '#8a5300',
+    faulty: '#a8251f',
+    unknown: '#6b7278',
+  },
+  dim: {
+    desk: '#1a1f22',
+    paper: '#242b2f',
+    inset: '#2d363b',
+    ink: '#efe9dc',
+    soft: '#c0bfb6',
+    rule: '#56626a',
+    primary: '#8fc4de',
+    proven: '#7fd3a4',
+    suspect: '#f0b860',
+    faulty: '#ff9a90',
+    unknown: '#aab2b6',
+  },
+} as const;
+
+/** Made for daylight and gloves: ink on paper, large targets, no decoration that carries no meaning. */
+export function themeNamed(name: ThemeName): Theme {
+  const c = COLOURS[name];
+  return createTheme({
+    palette: {
+      mode: name === 'light' ? 'light' : 'dark',
+      primary: { main: c.primary },
+      error: { main: c.faulty },
+      warning: { main: c.suspect },
+      success: { main: c.proven },
+      background: { default: c.desk, paper: c.paper },
+      text: { primary: c.ink, secondary: c.soft },
+      divider: c.rule,
+      standing: { proven: c.proven, suspect: c.suspect, faulty: c.faulty, unknown: c.unknown },
+      sheet: { desk: c.desk, ink: c.ink, rule: c.rule, inset: c.inset },
+    },
+    shape: { borderRadius: 5 },
+    typography: {
+      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
+      fontSize: 15,
+      h1: { fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.25 },
+      h2: { fontSize: '1.05rem', fontWeight: 700, lineHeight: 1.3 },
+      h3: { fontSize: '0.95rem', fontWeight: 700, lineHeight: 1.3 },
+      button: { textTransform: 'none', fontWeight: 600 },
+    },
+    components: {
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: { root: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif" } },
+      },
+      MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: c.paper } } },
+      MuiButton: { styleOverrides: { root: { minHeight: 44 } }, defaultProps: { disableElevation: true } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            minHeight: 44,
+            paddingInline: 12,
+            color: c.ink,
+            borderColor: c.rule,
+            '&.Mui-selected, &.Mui-selected:hover': {
+              backgroundColor: c.ink,
+              color: c.paper,
+            },
+          },
+        },
+      },
+      MuiTab: {
+        styleOverrides: { root: { minHeight: 44, minWidth: 0, paddingInline: 14, fontSize: '0.95rem' } },
+      },
+      MuiTabs: { styleOverrides: { root: { minHeight: 44 } } },
+      MuiPaper: { defaultProps: { elevation: 0 } },
+      MuiCssBaseline: {
+        styleOverrides: {
+          body: { fontVariantNumeric: 'tabular-nums' },
+          ':focus-visible': { outline: `3px solid ${c.primary}`, outlineOffset: 2 },
+        },
+      },
+    },
+  });
+}

@@ -1,0 +1,86 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import {
+  AMBIENT_SOURCES,
+  PRESSURE_UNITS,
+  type AmbientSource,
+  type PressureUnit,
+} from '@lettura/core/quantity';
+import type { AmbientText } from './readAmbient.ts';
+
+const SOURCE_LABEL = {
+  barometer: 'Barometer here',
+  altitude: 'Altitude',
+  weather: 'Weather report',
+} as const;
+
+export interface AmbientFieldsProps {
+  value: AmbientText;
+  onChange: (value: AmbientText) => void;
+  problem?: string | undefined;
+}
+
+/** Three ways to come by the pressure of this place. */
+export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) {
+  const { source, pressure, altitude, unit } = value;
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label="Where the ambient pressure comes from"
+        value={source}
+        onChange={(_event, chosen: AmbientSource['source'] | null) =>
+          chosen && onChange({ ...value, source: chosen })
+        }
+      >
+        {AMBIENT_SOURCES.map((name) => (
+          <ToggleButton key={name} value={name}>
+            {SOURCE_LABEL[name]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {source !== 'altitude' && (
+        <>
+          <TextField
+            size="small"
+            label={source === 'barometer' ? 'Station pressure' : 'Pressure at sea level'}
+            value={pressure}
+            onChange={(event) => onChange({ ...value, pressure: event.target.value })}
+            error={problem !== undefined}
+            helperText={problem}
+            sx={{ width: 190 }}
+          />
+          <TextField
+            select
+            size="small"
+            label="Unit"
+            value={unit}
+            onChange={(event) => onChange({ ...value, unit: event.target.value as PressureUnit })}
+            sx={{ width: 110 }}
+          >
+            {PRESSURE_UNITS.map((name) => (
+              <MenuItem key={name} value={name}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        </>
+      )}
+      {source !== 'barometer' && (
+        <TextField
+          size="small"
+          label="Altitude in m"
+          value={altitude}
+          onChange={(event) => onChange({ ...value, altitude: event.target.value })}
+          error={problem !== undefined && source === 'altitude'}
+          helperText={source === 'altitude' ? problem : undefined}
+          sx={{ width: 190 }}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export { AmbientFields } from './AmbientFields.tsx';
+export { readAmbient, type AmbientText } from './readAmbient.ts';

@@ -1,0 +1,1 @@
+export { BenchPanel } from './BenchPanel.tsx';

@@ -1,0 +1,159 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { JobSummary } from '@lettura/contract';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useDeleteJobMutation, useListJobsQuery, useRestoreJobMutation } from '../../app/api.ts';
+import { PageHeader } from '../../app/PageHeader.tsx';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
+import { OutboxBanner } from '../outbox/index.ts';
+import { matchesSearch } from './matchesSearch.ts';
+
+export default function JobsPage() {
+  const { data, error, refetch } = useListJobsQuery();
+  const [search, setSearch] = useState('');
+  const [deletedId, setDeletedId] = useState<string>();
+  const [deleteJob, deletion] = useDeleteJobMutation();
+  const [restoreJob] = useRestoreJobMutation();
+  useEffect(() => {
+    document.title = 'Jobs · Lettura';
+  }, []);
+  const problem = error && !data ? requestProblem(error) : undefined;
+  const failed = deletion.error ? requestProblem(deletion.error) : undefined;
+  const shown = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
+  return (
+    <Box sx={{ minHeight: '100vh' }}>
+      <PageHeader title="Jobs" />
+      <OutboxBanner />
+      <Box component="main" sx={{ p: 2, maxWidth: 1240, mx: 'auto' }}>
+        <Box sx={{ display: 'flex', gap: 2, mb: 2, alignItems: 'center' }}>
+          <TextField
+            type="search"
+            label="Search machine, complaint, code or sensor"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+            sx={{ flex: 1 }}
+          />
+          <Button component={Link} to="/jobs/new" variant="contained" size="large">
+            New job
+          </Button>
+        </Box>
+        {deletedId && (
+          <Alert
+            severity="info"
+            sx={{ mb: 2 }}
+            onClose={() => setDeletedId(undefined)}
+            action={
+              <Button
+                color="inherit"
+                onClick={() => {
+                  void restoreJob(deletedId);
+                  setDeletedId(undefined);
+                }}
+              >
+                Undo
+              </Button>
+            }
+          >
+            The job was deleted.
+          </Alert>
+        )}
+        {failed && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            {failed.message} {failed.next}
+          </Alert>
+        )}
+        {problem && (
+          <Trouble message={problem.message} next={problem.next}>
+            <Button variant="contained" onClick={() => void refetch()}>
+              Try again
+            </Button>
+          </Trouble>
+        )}
+        {!shown && !problem && <Loading what="jobs" />}
+        {shown?.length === 0 && (
+          <Typography>
+            {search ? 'No job matches this search.' : 'No jobs yet. Open the first one.'}
+          </Typography>
+        )}
+        {shown && shown.length > 0 && (
+          <JobTable
+            rows={shown}
+            onDelete={(jobId) =>
+              void deleteJob(jobId).then((result) => 'data' in result && setDeletedId(jobId))
+            }
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: string) => void }) {
+  return (
+    <Box
+      sx={{
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'sheet.rule',
+        borderRadius: 1,
+        overflowX: 'auto',
+      }}
+    >
+      <Table aria-label="Jobs" size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>Machine</TableCell>
+            <TableCell>Complaint</TableCell>
+            <TableCell>Codes</TableCell>
+            <TableCell align="right">Readings</TableCell>
+            <TableCell>Verdict</TableCell>
+            <TableCell>Opened</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map(({ job, vehicleName, sensorName, readingCount, verdict }) => (
+            <TableRow key={job.id} hover>
+              <TableCell sx={{ minWidth: 190 }}>
+                <MuiLink
+                  component={Link}
+                  to={`/jobs/${job.id}`}
+                  sx={{ fontWeight: 700, color: 'text.primary', display: 'inline-block', pt: 1 }}
+                >
+                  {vehicleName}
+                </MuiLink>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                  {sensorName}
+                </Typography>
+              </TableCell>
+              <TableCell sx={{ maxWidth: 420 }}>{job.complaint}</TableCell>
+              <TableCell>{job.codes.join(', ') || 'none'}</TableCell>
+              <TableCell align="right">{readingCount}</TableCell>
+              <TableCell sx={{ fontWeight: verdict ? 700 : 400 }}>
+                {verdict ? causeInWords(verdict.cause) : readingCount > 0 ? 'in work' : 'not started'}
+              </TableCell>
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
+              <TableCell>
+                <Button color="inherit" aria-label={`Delete ${vehicleName}`} onClick={() => onDelete(job.id)}>
+                  Delete
+                </Button>
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}

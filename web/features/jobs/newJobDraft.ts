@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { stored } from '../../app/stored.ts';
+
+const draft = z.object({
+  vehicleName: z.string(),
+  complaint: z.string(),
+  codes: z.string(),
+  history: z.string(),
+  sensorId: z.string(),
+});
+const EMPTY = { vehicleName: '', complaint: '', codes: '', history: '', sensorId: '' };
+const storage = stored('lettura.new-job', draft, EMPTY);
+
+/** What stands in the new-job form, so that a reload or a closed tab loses nothing. */
+export const newJobDraft = {
+  load: storage.load,
+  save: storage.save,
+  clear: () => storage.save(EMPTY),
+};

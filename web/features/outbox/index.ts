@@ -1,0 +1,4 @@
+export { OutboxBanner } from './OutboxBanner.tsx';
+export { outboxSender } from './outboxSender.ts';
+export { readingQueued, selectOutbox, sendingAsked, outboxSlice } from './outboxSlice.ts';
+export { outboxStorage } from './outboxStorage.ts';

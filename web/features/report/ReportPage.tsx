@@ -1,0 +1,125 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { ENGINE_STATES, ENGINE_WORDS, type MachineState } from '@lettura/core/evidence';
+import { formatPressure } from '@lettura/core/quantity';
+import { comparisonsIn } from '@lettura/core/reasoning';
+import { useEffect } from 'react';
+import { useSelector } from 'react-redux';
+import { Link, useParams } from 'react-router';
+import { selectUnits } from '../../app/preferences.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
+import { GateList, Lanes, padIn, pairInWords, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
+
+/** The job on paper: what was read, what it proves, and what was decided. */
+export default function ReportPage() {
+  const { jobId = '' } = useParams();
+  const { sheet, error } = useSheet(jobId);
+  if (error) return <Trouble {...requestProblem(error)} />;
+  return sheet ? <Report sheet={sheet} /> : <Loading what="the report" />;
+}
+
+function Report({ sheet }: { sheet: Sheet }) {
+  const { job, vehicle, sensor, caseFile, weighing, verdicts } = sheet;
+  const units = useSelector(selectUnits);
+  const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
+  const [leader] = weighing.causes;
+  const verdict = verdicts.at(-1);
+  useEffect(() => {
+    document.title = `${vehicle.name} · report · Lettura`;
+  }, [vehicle.name]);
+  return (
+    <Box
+      component="main"
+      sx={{ maxWidth: 900, mx: 'auto', p: 3, bgcolor: 'background.paper', minHeight: '100vh' }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, mb: 2, '@media print': { display: 'none' } }}>
+        <Button component={Link} to={`/jobs/${job.id}`} variant="outlined">
+          Back to the sheet
+        </Button>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+      </Box>
+      <Typography variant="h1">{vehicle.name}</Typography>
+      <Typography>
+        {job.complaint} Codes: {job.codes.join(', ') || 'none'}. Opened {dayAndTime(job.openedAt)}.
+      </Typography>
+      {job.history && <Typography>Before: {job.history}</Typography>}
+      <Typography>
+        Sensor: {sensor.name} ({sensor.source}). Ambient:{' '}
+        {caseFile.ambient && ambient
+          ? `${formatPressure(caseFile.ambient.pressureKpaAbs, units.absolute)} ±${formatPressure(caseFile.ambient.expandedUncertaintyKpa, units.absolute)}, from ${ambientSourceInWords(ambient.ambient, units)}`
+          : 'not given'}
+        .
+      </Typography>
+
+      <Heading>Verdict</Heading>
+      <Typography sx={{ fontWeight: 700 }}>
+        {verdict ? causeInWords(verdict.cause) : 'None recorded'}
+      </Typography>
+      {verdict && (
+        <Typography>
+          {dayAndTime(verdict.decidedAt)}. {verdict.note}
+        </Typography>
+      )}
+
+      <Heading>What the readings say</Heading>
+      <Typography>{weighing.verdict.sentence}</Typography>
+      {leader && weighing.gate && <GateList gate={weighing.gate} title={leader.title} />}
+      <Box component="ul" sx={{ pl: 2.5 }}>
+        {weighing.findings.map(({ check, sentence }) => (
+          <li key={check}>{sentence}</li>
+        ))}
+      </Box>
+
+      {statesRead(sheet).map((state) => (
+        <Box key={`${state.engine} ${state.plug}`} sx={{ breakInside: 'avoid' }}>
+          <Heading>
+            {upperFirst(ENGINE_WORDS[state.engine])}
+            {state.plug === 'unplugged' ? ', plug off' : ''}
+          </Heading>
+          <Lanes
+            caseFile={caseFile}
+            selected={{ kind: 'scan' }}
+            padOf={(target) => {
+              const { elsewhere: _elsewhere, ...pad } = padIn(sheet, target, state, units);
+              return pad;
+            }}
+          />
+          {state.plug === 'connected' &&
+            comparisonsIn(caseFile, state.engine).pairs.map((pair) => (
+              <Typography key={pair.b} variant="body2" sx={{ mt: 0.5 }}>
+                {pairInWords(pair, units)}
+              </Typography>
+            ))}
+        </Box>
+      ))}
+
+      <Heading>All readings</Heading>
+      <RecordPanel sheet={sheet} units={units} />
+      <Typography variant="body2" sx={{ mt: 2, color: 'text.secondary' }}>
+        Voltages against battery negative. Doubts are expanded, k = 2. Values marked common practice are
+        overruled by the maker’s data. Follow the maker’s procedure and local rules.
+      </Typography>
+    </Box>
+  );
+}
+
+const Heading = ({ children }: { children: React.ReactNode }) => (
+  <Typography variant="h2" component="h2" sx={{ mt: 2, borderBottom: 1, borderColor: 'sheet.rule' }}>
+    {children}
+  </Typography>
+);
+
+function statesRead({ standing }: Sheet): MachineState[] {
+  return (['connected', 'unplugged'] as const).flatMap((plug) =>
+    ENGINE_STATES.filter((engine) =>
+      standing.some(
+        (reading) => 'state' in reading && reading.state.engine === engine && reading.state.plug === plug,
+      ),
+    ).map((engine) => ({ engine, plug })),
+  );
+}

@@ -1,0 +1,36 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Done } from './useEntry.ts';
+
+/** What was just recorded, any second thought about it, and the way back. Stays until the next entry. */
+export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) {
+  return (
+    <Box
+      role="status"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.5,
+        px: 2,
+        bgcolor: 'text.primary',
+        color: 'background.paper',
+      }}
+    >
+      <Typography sx={{ flex: 1 }}>
+        {done.message}
+        {done.warnings.map(({ code, message }) => (
+          <Box component="span" key={code} sx={{ display: 'block', fontWeight: 700 }}>
+            ⚠ {message}
+          </Box>
+        ))}
+      </Typography>
+      <Button color="inherit" onClick={done.undo} aria-keyshortcuts="Alt+Z" title="Alt+Z">
+        Undo
+      </Button>
+      <Button color="inherit" onClick={onClose}>
+        Close
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+
+const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '−', '0', '.'] as const;
+
+export interface KeypadProps {
+  draft: string;
+  /** The instrument gives volts here, so millivolts get a key of their own. */
+  electrical: boolean;
+  onDraft: (draft: string) => void;
+  onSave: () => void;
+}
+
+/** Big keys for a gloved hand; they type into the same line as the keyboard. */
+export function Keypad({ draft, electrical, onDraft, onSave }: KeypadProps) {
+  return (
+    <Box
+      role="group"
+      aria-label="Keypad"
+      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, minmax(48px, 1fr))', gap: 0.75, width: 244 }}
+    >
+      {KEYS.map((key, i) => (
+        <Box key={key} sx={{ gridColumn: (i % 3) + 1, gridRow: Math.floor(i / 3) + 1, display: 'grid' }}>
+          <Key onPress={() => onDraft(draft + key)}>{key}</Key>
+        </Box>
+      ))}
+      <Box sx={{ gridColumn: 4, gridRow: 1, display: 'grid' }}>
+        <Key label="Delete the last character" onPress={() => onDraft(draft.slice(0, -1))}>
+          ⌫
+        </Key>
+      </Box>
+      <Box sx={{ gridColumn: 4, gridRow: 2, display: 'grid' }}>
+        {electrical ? (
+          <Key onPress={() => onDraft(`${draft.replace(/\s*m?V$/iu, '')} mV`)}>mV</Key>
+        ) : (
+          <Key label="Clear" onPress={() => onDraft('')}>
+            C
+          </Key>
+        )}
+      </Box>
+      <Box sx={{ gridColumn: 4, gridRow: '3 / span 2', display: 'grid' }}>
+        <Button variant="contained" onClick={onSave} sx={{ minWidth: 0, px: 0.5 }}>
+          Save
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Key({ children, label, onPress }: { children: string; label?: string; onPress: () => void }) {
+  return (
+    <Button
+      variant="outlined"
+      color="inherit"
+      aria-label={label}
+      onClick={onPress}
+      sx={{ minWidth: 0, fontSize: '1.1rem', borderColor: 'sheet.rule' }}
+    >
+      {children}
+    </Button>
+  );
+}

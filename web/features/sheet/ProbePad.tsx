@@ -1,0 +1,83 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { NUMERALS } from '../../app/theme.ts';
+import type { Fit } from './meaning.ts';
+
+export interface ProbePadProps {
+  /** For whoever hears the sheet rather than sees it. */
+  label: string;
+  /** Small word above the value, where the column does not say it. */
+  caption?: string;
+  value?: string | undefined;
+  fit?: Fit | undefined;
+  /** What to expect, shown while there is no value. */
+  expected?: string | undefined;
+  /** A value from another state of the machine, kept in sight. */
+  elsewhere?: string | undefined;
+  unsent?: boolean;
+  selected: boolean;
+  onSelect?: () => void;
+}
+
+const MARK = { 'as-expected': '✓', below: '▼', above: '▲' } as const;
+const MARK_COLOUR = {
+  'as-expected': 'standing.proven',
+  below: 'standing.faulty',
+  above: 'standing.faulty',
+} as const;
+
+/** A point that can be probed: what it reads, or what it should read. */
+export function ProbePad(props: ProbePadProps) {
+  const { label, caption, value, fit, expected, elsewhere, unsent = false, selected, onSelect } = props;
+  return (
+    <ButtonBase
+      aria-label={label}
+      aria-pressed={onSelect ? selected : undefined}
+      disabled={!onSelect}
+      onClick={onSelect}
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        justifyContent: 'center',
+        minHeight: 54,
+        px: 0.75,
+        borderRadius: 1,
+        border: 1,
+        borderColor: selected ? 'text.primary' : 'sheet.rule',
+        borderStyle: value ? 'solid' : 'dashed',
+        boxShadow: selected ? (theme) => `0 0 0 2px ${theme.palette.text.primary}` : 'none',
+        bgcolor: value ? 'background.paper' : 'sheet.inset',
+        color: 'text.primary',
+        textAlign: 'center',
+        lineHeight: 1.15,
+      }}
+    >
+      {caption && <Small>{caption}</Small>}
+      {value ? (
+        <Box
+          component="span"
+          sx={{ fontFamily: NUMERALS, fontSize: '1.15rem', fontWeight: 650, whiteSpace: 'nowrap' }}
+        >
+          {value}
+          {fit && (
+            <Box component="span" sx={{ color: MARK_COLOUR[fit], fontSize: '0.9rem', ml: 0.5 }}>
+              {MARK[fit]}
+            </Box>
+          )}
+        </Box>
+      ) : (
+        <Small>{expected ? `expect ${expected}` : elsewhere ? '' : 'not read yet'}</Small>
+      )}
+      {unsent && <Small>waiting to be sent</Small>}
+      {elsewhere && <Small>{elsewhere}</Small>}
+    </ButtonBase>
+  );
+}
+
+function Small({ children }: { children: string }) {
+  return (
+    <Box component="span" sx={{ fontSize: '0.78rem', color: 'text.secondary' }}>
+      {children}
+    </Box>
+  );
+}

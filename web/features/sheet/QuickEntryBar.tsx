@@ -1,0 +1,77 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
+import Typography from '@mui/material/Typography';
+import type { Problem } from '@lettura/core/problem';
+import type { RefObject } from 'react';
+import { NUMERALS } from '../../app/theme.ts';
+
+export interface QuickEntryBarProps {
+  place: string;
+  example: string;
+  draft: string;
+  problem: Problem | undefined;
+  correcting: boolean;
+  disabled: boolean;
+  inputRef: RefObject<HTMLInputElement | null>;
+  onDraft: (draft: string) => void;
+  onSave: () => void;
+}
+
+/** One line that is always within reach: a bare number goes to the point in hand, words say anything else. */
+export function QuickEntryBar(props: QuickEntryBarProps) {
+  const { place, example, draft, problem, correcting, disabled, inputRef, onDraft, onSave } = props;
+  return (
+    <Box
+      component="form"
+      aria-label="Quick entry"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave();
+      }}
+      sx={{ borderTop: 2, borderColor: 'text.primary', bgcolor: 'background.paper', px: 2, py: 0.75 }}
+    >
+      {problem && (
+        <Typography id="entry-problem" role="alert" sx={{ color: 'error.main', fontWeight: 600 }}>
+          {problem.message} {problem.next}
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Typography component="label" htmlFor="quick-entry" sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
+          {correcting ? 'Correct ' : ''}
+          {place} ▸
+        </Typography>
+        <InputBase
+          id="quick-entry"
+          inputRef={inputRef}
+          value={draft}
+          disabled={disabled}
+          placeholder={example}
+          autoComplete="off"
+          onChange={(event) => onDraft(event.target.value)}
+          inputProps={{
+            'aria-invalid': problem !== undefined,
+            'aria-describedby': problem ? 'entry-problem' : undefined,
+            spellCheck: false,
+            maxLength: 200,
+          }}
+          sx={{
+            flex: 1,
+            minHeight: 44,
+            px: 1.5,
+            border: 1,
+            borderColor: problem ? 'error.main' : 'sheet.rule',
+            borderRadius: 1,
+            bgcolor: 'sheet.inset',
+            fontFamily: NUMERALS,
+            fontSize: '1.2rem',
+            '& input::placeholder': { color: 'text.secondary', opacity: 1 },
+          }}
+        />
+        <Button type="submit" variant="contained" disabled={disabled} sx={{ minWidth: 96 }}>
+          Save
+        </Button>
+      </Box>
+    </Box>
+  );
+}

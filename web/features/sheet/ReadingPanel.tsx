@@ -1,0 +1,154 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Reading } from '@lettura/contract';
+import { quickEntry } from '@lettura/core/entry';
+import { sameTarget, stateWords, type MachineState, type Target } from '@lettura/core/evidence';
+import { expectedReading, whyNoExpectation } from '@lettura/core/expectation';
+import { expectationContext } from '@lettura/core/reasoning';
+import type { ReactNode } from 'react';
+import { NUMERALS } from '../../app/theme.ts';
+import {
+  briefState,
+  clockTime,
+  expectationInWords,
+  placeInWords,
+  upperFirst,
+  valueInWords,
+} from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { meaningOf, type Fit } from './meaning.ts';
+import type { Sheet } from './useSheet.ts';
+
+export interface ReadingPanelProps {
+  sheet: Sheet;
+  state: MachineState;
+  target: Target;
+  draft: string;
+  units: Units;
+  keypad: ReactNode;
+  instrument: ReactNode;
+  onTakeBack: (reading: Reading) => void;
+  onCorrect: (reading: Reading) => void;
+}
+
+const FIT_WORDS: Record<Fit, string> = {
+  'as-expected': '✓ as expected',
+  below: '▼ below expected',
+  above: '▲ above expected',
+};
+
+/** The point in hand: what to expect here now, what the typed value would mean, and what was read before. */
+export function ReadingPanel(props: ReadingPanelProps) {
+  const { sheet, state, target, draft, units, keypad, instrument, onTakeBack, onCorrect } = props;
+  const context = expectationContext(sheet.caseFile);
+  const expectation = expectedReading(target, state, context);
+  const taken = sheet.standing
+    .filter((reading) => reading.kind !== 'ambient')
+    .filter((reading) => sameTarget(reading, target))
+    .toReversed();
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
+      <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
+        <Typography variant="h2">{placeInWords(target)}</Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
+          {upperFirst(stateWords(state))}
+          {target.kind === 'wire' ? ' · black lead on battery negative' : ''}
+        </Typography>
+        {expectation ? (
+          <>
+            <Typography sx={{ fontSize: '1.15rem' }}>
+              Expect{' '}
+              <Box component="strong" sx={{ fontFamily: NUMERALS }}>
+                {expectationInWords(expectation, target, units, sheet.caseFile.ambient)}
+              </Box>
+            </Typography>
+            <Typography variant="body2">{expectation.reason}</Typography>
+          </>
+        ) : (
+          <Typography>{whyNoExpectation(target, state, context)}</Typography>
+        )}
+        <Preview {...{ sheet, state, target, draft, units }} />
+        {taken.length > 0 && (
+          <Box
+            component="ul"
+            aria-label="Readings at this point"
+            sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}
+          >
+            {taken.map((reading) => (
+              <TakenReading key={reading.id} {...{ reading, sheet, units, onTakeBack, onCorrect }} />
+            ))}
+          </Box>
+        )}
+      </Box>
+      {instrument}
+      {keypad}
+    </Box>
+  );
+}
+
+function Preview({
+  sheet,
+  state,
+  target,
+  draft,
+  units,
+}: Omit<ReadingPanelProps, 'keypad' | 'instrument' | 'onTakeBack' | 'onCorrect'>) {
+  const entry =
+    draft && quickEntry(draft, { selected: target, pressureUnit: units.absolute, gaugeUnit: units.vacuum });
+  if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
+  const { warnings, ...seen } = entry.value;
+  const { fit, conversion } = meaningOf({ ...seen, state }, sheet.caseFile, units);
+  return (
+    <Box sx={{ borderLeft: 3, borderColor: 'primary.main', pl: 1.25, my: 1 }}>
+      <Typography variant="body2">
+        <strong>{sameTarget(seen, target) ? 'This would be' : `${placeInWords(seen)}:`}</strong>{' '}
+        {[conversion, fit && FIT_WORDS[fit]].filter(Boolean).join(' · ') || 'noted as typed'}
+      </Typography>
+      {warnings.map(({ code, message }) => (
+        <Typography key={code} variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
+          {message}
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
+  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' }>;
+}
+
+function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
+  const { fit, conversion } = meaningOf(reading, sheet.caseFile, units);
+  const value = valueInWords(reading, units);
+  return (
+    <Box component="li" sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box component="strong" sx={{ fontFamily: NUMERALS, fontSize: '1.05rem' }}>
+          {value}
+        </Box>
+        <Typography variant="body2" sx={{ flex: 1, minWidth: 120 }}>
+          {fit ? `${FIT_WORDS[fit]} · ` : ''}
+          {briefState(reading.state)} · {clockTime(reading.takenAt)}
+        </Typography>
+        <Button
+          size="small"
+          color="inherit"
+          aria-label={`Correct ${value}`}
+          onClick={() => onCorrect(reading)}
+        >
+          Correct
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          aria-label={`Take back ${value}`}
+          onClick={() => onTakeBack(reading)}
+        >
+          Take back
+        </Button>
+      </Box>
+      {conversion && <Typography variant="body2">{conversion}</Typography>}
+    </Box>
+  );
+}

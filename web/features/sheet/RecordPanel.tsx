@@ -1,0 +1,75 @@
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Reading } from '@lettura/contract';
+import { NUMERALS } from '../../app/theme.ts';
+import { briefState, clockTime, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import type { Sheet } from './useSheet.ts';
+
+export interface RecordPanelProps {
+  sheet: Pick<Sheet, 'readings' | 'standing' | 'unsentIds'>;
+  units: Units;
+  onTakeBack?: (reading: Reading) => void;
+}
+
+/** Every line of the record, also those replaced or taken back: nothing is ever lost. */
+export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
+  const standing = new Set(sheet.standing.map(({ id }) => id));
+  const lines = sheet.readings.filter(({ kind }) => kind !== 'withdrawal').toReversed();
+  if (lines.length === 0) return <Typography>Nothing has been read yet.</Typography>;
+  return (
+    <Table size="small" aria-label="All readings, newest first">
+      <TableHead>
+        <TableRow>
+          <TableCell>Time</TableCell>
+          <TableCell>Where</TableCell>
+          <TableCell align="right">Value</TableCell>
+          <TableCell>State</TableCell>
+          <TableCell>As entered</TableCell>
+          {onTakeBack && <TableCell />}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {lines.map((reading) => {
+          const counts = standing.has(reading.id);
+          return (
+            <TableRow
+              key={reading.id}
+              sx={counts ? undefined : { '& td': { textDecoration: 'line-through' } }}
+            >
+              <TableCell>{clockTime(reading.takenAt)}</TableCell>
+              <TableCell>{placeInWords(reading)}</TableCell>
+              <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
+                {valueInWords(reading, units)}
+              </TableCell>
+              <TableCell>{'state' in reading ? briefState(reading.state) : ''}</TableCell>
+              <TableCell>
+                {reading.enteredText}
+                {sheet.unsentIds.has(reading.id) ? ' (waiting to be sent)' : ''}
+              </TableCell>
+              {onTakeBack && (
+                <TableCell sx={{ py: 0 }}>
+                  {counts && (
+                    <Button
+                      size="small"
+                      color="inherit"
+                      aria-label={`Take back ${placeInWords(reading)} ${valueInWords(reading, units)}`}
+                      onClick={() => onTakeBack(reading)}
+                    >
+                      Take back
+                    </Button>
+                  )}
+                </TableCell>
+              )}
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}

@@ -1,0 +1,264 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { FAULT_WORDS, faultOfCase } from '@lettura/bench';
+import type { Target } from '@lettura/core/evidence';
+import type { NextReading } from '@lettura/core/reasoning';
+import { useEffect, useRef } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useRestoreJobMutation } from '../../app/api.ts';
+import { PageHeader } from '../../app/PageHeader.tsx';
+import { selectUnits } from '../../app/preferences.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { ageInWords, placeInWords } from '../../ui/inWords.ts';
+import { useNow } from '../../ui/useNow.ts';
+import { BenchPanel } from '../bench/index.ts';
+import { OutboxBanner } from '../outbox/index.ts';
+import { AmbientPanel } from './AmbientPanel.tsx';
+import { ComparePanel } from './ComparePanel.tsx';
+import { DoneBar } from './DoneBar.tsx';
+import { JobPanel } from './JobPanel.tsx';
+import { Keypad } from './Keypad.tsx';
+import { Lanes } from './Lanes.tsx';
+import { NextReadingPanel } from './NextReadingPanel.tsx';
+import { padIn } from './padOf.ts';
+import { QuickEntryBar } from './QuickEntryBar.tsx';
+import { ReadingPanel } from './ReadingPanel.tsx';
+import { RecordPanel } from './RecordPanel.tsx';
+import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
+import { correctionStarted, draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
+import { StandingPanel } from './StandingPanel.tsx';
+import { StateBar } from './StateBar.tsx';
+import { useEntry } from './useEntry.ts';
+import { useSheet, type Sheet } from './useSheet.ts';
+import { useSheetKeys } from './useSheetKeys.ts';
+import { VerdictPanel } from './VerdictPanel.tsx';
+
+/** The job sheet: one continuous sheet for one job, with the reasoning always beside it. */
+export default function SheetPage() {
+  const { jobId = '' } = useParams();
+  const { sheet, error } = useSheet(jobId);
+  if (error) {
+    const { message, next } = requestProblem(error);
+    return (
+      <Trouble message={message} next={next}>
+        <Button component={Link} to="/" variant="contained">
+          All jobs
+        </Button>
+      </Trouble>
+    );
+  }
+  return sheet ? <LoadedSheet sheet={sheet} /> : <Loading what="the job" />;
+}
+
+const EXAMPLE: Record<Target['kind'], string> = {
+  wire: '2.31 · or: ref ecu 4.98 · ret 12mV · gauge 16.5 inHg vac · scan 47 kPa',
+  gauge: '16.5 · or: sig plug 2.31 · scan 47 kPa · baro 100.9 kPa',
+  scan: '47 · or: sig plug 2.31 · gauge 16.5 inHg vac · baro 100.9 kPa',
+};
+
+function LoadedSheet({ sheet }: { sheet: Sheet }) {
+  const { job, vehicle, sensor, caseFile, weighing } = sheet;
+  const jobId = job.id;
+  const { state, selected, draft, correcting } = useSelector(selectInHand(jobId));
+  const units = useSelector(selectUnits);
+  const dispatch = useDispatch();
+  const [search, setSearch] = useSearchParams();
+  const section = sectionFrom(search.get('section'));
+  const entry = useEntry(sheet);
+  const now = useNow();
+  const input = useRef<HTMLInputElement>(null);
+  const [restore] = useRestoreJobMutation();
+  const deleted = job.deletedAt !== undefined;
+
+  const show = (name: typeof section) =>
+    setSearch(name === 'reading' ? {} : { section: name }, { replace: true });
+  const select = (target: Target) => {
+    dispatch(pointSelected({ jobId, target }));
+    entry.clearProblem();
+    show('reading');
+  };
+  const type = (text: string) => {
+    dispatch(draftTyped({ jobId, draft: text }));
+    entry.clearProblem();
+  };
+  const goTo = ({ target, state: wanted }: NextReading) => {
+    dispatch(stateSet({ jobId, ...wanted }));
+    select(target);
+    input.current?.focus();
+  };
+  const save = () => entry.enter(draft);
+  useSheetKeys({
+    input,
+    onNext: () => weighing.next && goTo(weighing.next),
+    onUndo: () => entry.done?.undo(),
+  });
+  useEffect(() => {
+    document.title = `${vehicle.name} · Lettura`;
+  }, [vehicle.name]);
+
+  const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
+  const ambientAge = ambientReading && ageInWords(ambientReading.takenAt, now);
+
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr)',
+        gridTemplateRows: 'auto auto 1fr auto',
+        height: { md: '100vh' },
+        minHeight: '100vh',
+      }}
+    >
+      <PageHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')}>
+        <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
+          Report
+        </Button>
+      </PageHeader>
+      <Box>
+        <OutboxBanner />
+        {deleted && (
+          <Alert
+            severity="warning"
+            sx={{ borderRadius: 0 }}
+            action={
+              <Button color="inherit" onClick={() => void restore(jobId)}>
+                Restore
+              </Button>
+            }
+          >
+            This job was deleted. Its record is kept; restore it to go on.
+          </Alert>
+        )}
+        <Box sx={{ px: 2, py: 0.75 }}>
+          <StateBar
+            state={state}
+            onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+            ambient={caseFile.ambient}
+            ambientAge={ambientAge}
+            absoluteUnit={units.absolute}
+            onAmbient={() => show('ambient')}
+          />
+        </Box>
+      </Box>
+      <Box
+        component="main"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 376px' },
+          gap: 1.5,
+          px: 2,
+          pb: 1.5,
+          minHeight: 0,
+        }}
+      >
+        <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', gap: 1.5, minHeight: 0, minWidth: 0 }}>
+          <Paper>
+            <Lanes
+              caseFile={caseFile}
+              selected={selected}
+              padOf={(target) => padIn(sheet, target, state, units)}
+              onSelect={select}
+            />
+          </Paper>
+          <Paper scroll>
+            <SectionTabs section={section} onChoose={show} />
+            <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
+              {section === 'reading' && (
+                <ReadingPanel
+                  sheet={sheet}
+                  state={state}
+                  target={selected}
+                  draft={draft}
+                  units={units}
+                  instrument={
+                    job.bench && (
+                      <BenchPanel
+                        bench={job.bench}
+                        state={state}
+                        target={selected}
+                        onTake={(text) => entry.enter(text)}
+                      />
+                    )
+                  }
+                  keypad={
+                    <Keypad
+                      draft={draft}
+                      electrical={selected.kind === 'wire'}
+                      onDraft={type}
+                      onSave={save}
+                    />
+                  }
+                  onTakeBack={entry.takeBack}
+                  onCorrect={(reading) => {
+                    dispatch(correctionStarted({ jobId, id: reading.id, draft: reading.enteredText }));
+                    input.current?.focus();
+                  }}
+                />
+              )}
+              {section === 'ambient' && <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />}
+              {section === 'compare' && (
+                <ComparePanel caseFile={caseFile} engine={state.engine} units={units} />
+              )}
+              {section === 'record' && (
+                <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />
+              )}
+              {section === 'verdict' && (
+                <VerdictPanel
+                  jobId={jobId}
+                  weighing={weighing}
+                  verdicts={sheet.verdicts}
+                  revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
+                />
+              )}
+              {section === 'job' && <JobPanel job={job} sensor={sensor} />}
+            </Box>
+          </Paper>
+        </Box>
+        <Paper scroll>
+          <NextReadingPanel weighing={weighing} onGo={goTo} />
+          <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
+            <StandingPanel weighing={weighing} />
+          </Box>
+        </Paper>
+      </Box>
+      <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
+        {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
+        <QuickEntryBar
+          place={placeInWords(selected)}
+          example={EXAMPLE[selected.kind]}
+          draft={draft}
+          problem={entry.problem}
+          correcting={correcting !== undefined}
+          disabled={deleted}
+          inputRef={input}
+          onDraft={type}
+          onSave={save}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function Paper({ scroll = false, children }: { scroll?: boolean; children: React.ReactNode }) {
+  return (
+    <Box
+      sx={{
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'sheet.rule',
+        borderRadius: 1,
+        p: 1.25,
+        minHeight: 0,
+        minWidth: 0,
+        overflowY: scroll ? { md: 'auto' } : 'visible',
+      }}
+      // A region that scrolls must be reachable without a pointer.
+      tabIndex={scroll ? 0 : undefined}
+    >
+      {children}
+    </Box>
+  );
+}

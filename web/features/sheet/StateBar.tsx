@@ -1,0 +1,63 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { ENGINE_STATES, type EngineState, type MachineState, type PlugState } from '@lettura/core/evidence';
+import { formatPressure, type Ambient } from '@lettura/core/quantity';
+
+const ENGINE_LABEL: Record<EngineState, string> = {
+  'key-off': 'Key off',
+  koeo: 'Key on, engine off',
+  idle: 'Idle',
+  'held-revs': 'Revs held',
+  'snap-open': 'Snap open',
+};
+
+export interface StateBarProps {
+  state: MachineState;
+  onChange: (change: Partial<MachineState>) => void;
+  ambient: Ambient | undefined;
+  ambientAge: string | undefined;
+  absoluteUnit: Parameters<typeof formatPressure>[1];
+  onAmbient: () => void;
+}
+
+/** The state of the machine, on which every expectation depends and which every reading carries. */
+export function StateBar({ state, onChange, ambient, ambientAge, absoluteUnit, onAmbient }: StateBarProps) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label="Key and engine"
+        value={state.engine}
+        onChange={(_event, engine: EngineState | null) => engine && onChange({ engine })}
+      >
+        {ENGINE_STATES.map((engine) => (
+          <ToggleButton key={engine} value={engine}>
+            {ENGINE_LABEL[engine]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label="Sensor plug"
+        value={state.plug}
+        onChange={(_event, plug: PlugState | null) => plug && onChange({ plug })}
+      >
+        <ToggleButton value="connected">Plug connected</ToggleButton>
+        <ToggleButton value="unplugged">Plug off</ToggleButton>
+      </ToggleButtonGroup>
+      <Button
+        variant={ambient ? 'text' : 'outlined'}
+        color={ambient ? 'inherit' : 'warning'}
+        onClick={onAmbient}
+      >
+        {ambient
+          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, absoluteUnit)} · ${ambient.source} · ${ambientAge ?? ''}`
+          : 'Give the ambient pressure'}
+      </Button>
+    </Box>
+  );
+}

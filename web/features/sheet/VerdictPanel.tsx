@@ -1,0 +1,81 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
+import type { Weighing } from '@lettura/core/reasoning';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { useRecordVerdictMutation } from '../../app/api.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
+
+export interface VerdictPanelProps {
+  jobId: string;
+  weighing: Weighing;
+  verdicts: JobVerdict[];
+  /** What the simulated machine really had, told once a verdict stands. */
+  revealed?: string | undefined;
+}
+
+/** Records what the readings prove, or that they prove nothing yet; never more than they prove. */
+export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPanelProps) {
+  const [note, setNote] = useState('');
+  const [record, { error, isLoading }] = useRecordVerdictMutation();
+  const { verdict } = weighing;
+  const problem = error ? requestProblem(error) : undefined;
+  const save = async (cause: JobVerdict['cause']) => {
+    const result = await record({ id: v7(), jobId, decidedAt: new Date().toISOString(), cause, note });
+    if ('data' in result) setNote('');
+  };
+  return (
+    <Box>
+      <Typography variant="h2">{verdict.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
+      <Typography sx={{ mb: 1.5 }}>{verdict.sentence}</Typography>
+      <TextField
+        label="Note for the customer and the next technician"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        multiline
+        minRows={2}
+        fullWidth
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+      />
+      {problem && (
+        <Alert severity="error" sx={{ mt: 1 }}>
+          {problem.message} {problem.next}
+        </Alert>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
+        {verdict.decided && (
+          <Button variant="contained" disabled={isLoading} onClick={() => void save(verdict.cause)}>
+            Record verdict: {causeInWords(verdict.cause)}
+          </Button>
+        )}
+        <Button
+          variant={verdict.decided ? 'outlined' : 'contained'}
+          disabled={isLoading}
+          onClick={() => void save(NOT_PROVEN)}
+        >
+          Record as not proven yet
+        </Button>
+      </Box>
+      {verdicts.length > 0 && (
+        <Box component="ul" aria-label="Recorded verdicts" sx={{ pl: 2.5, mt: 2 }}>
+          {verdicts.toReversed().map((one) => (
+            <li key={one.id}>
+              <strong>{causeInWords(one.cause)}</strong> · {dayAndTime(one.decidedAt)}
+              {one.note && <Typography variant="body2">{one.note}</Typography>}
+            </li>
+          ))}
+        </Box>
+      )}
+      {revealed && verdicts.length > 0 && (
+        <Alert severity="info" icon={false}>
+          The simulated machine: {revealed}
+        </Alert>
+      )}
+    </Box>
+  );
+}

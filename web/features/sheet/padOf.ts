@@ -1,0 +1,58 @@
+import { ENGINE_WORDS, PLUG_WORDS, sameTarget, type MachineState, type Target } from '@lettura/core/evidence';
+import { expectedReading } from '@lettura/core/expectation';
+import { expectationContext } from '@lettura/core/reasoning';
+import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { meaningOf, sameState } from './meaning.ts';
+import type { ProbePadProps } from './ProbePad.tsx';
+import type { Sheet } from './useSheet.ts';
+
+const FIT_WORDS = {
+  'as-expected': 'as expected',
+  below: 'below what is expected',
+  above: 'above what is expected',
+};
+
+/** What a pad shows in the present state of the machine: the newest reading there, or what to expect. */
+export function padIn(
+  { standing, caseFile, unsentIds }: Pick<Sheet, 'standing' | 'caseFile' | 'unsentIds'>,
+  target: Target,
+  state: MachineState,
+  units: Units,
+): Omit<ProbePadProps, 'selected' | 'onSelect'> {
+  const here = standing
+    .filter((reading) => reading.kind !== 'ambient')
+    .filter((reading) => sameTarget(reading, target));
+  const now = here.findLast((reading) => sameState(reading.state, state));
+  const other = here.findLast((reading) => !sameState(reading.state, state));
+  const meaning = now && meaningOf(now, caseFile, units);
+  const expectation = now ? undefined : expectedReading(target, state, expectationContext(caseFile));
+  const expected = expectation && expectationInWords(expectation, target, units, caseFile.ambient);
+  const value = now && valueInWords(now, units);
+  const elsewhere = other && `${valueInWords(other, units)} ${shortState(other.state, state)}`;
+  const said = value
+    ? `${value}${meaning?.fit ? `, ${FIT_WORDS[meaning.fit]}` : ''}`
+    : expected
+      ? `expect ${expected}`
+      : 'not read yet';
+  return {
+    label: `${placeInWords(target)}: ${said}${elsewhere ? `; ${elsewhere}` : ''}`,
+    value,
+    fit: meaning?.fit,
+    expected,
+    elsewhere,
+    unsent: now !== undefined && unsentIds.has(now.id),
+    ...(target.kind === 'wire'
+      ? {}
+      : { caption: target.kind === 'scan' ? 'Live data' : placeInWords(target) }),
+  };
+}
+
+/** Only what differs from the present state needs saying. */
+const shortState = (there: MachineState, here: MachineState): string =>
+  [
+    there.engine === here.engine ? '' : ENGINE_WORDS[there.engine],
+    there.plug === here.plug ? '' : PLUG_WORDS[there.plug],
+  ]
+    .filter(Boolean)
+    .join(', ');

@@ -1,0 +1,75 @@
+import {
+  ENGINE_STATES,
+  GAUGE_TAPS,
+  LANES,
+  PLACES,
+  PLUG_STATES,
+  type MachineState,
+  type Target,
+} from '@lettura/core/evidence';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+import { stored } from '../../app/stored.ts';
+
+const target = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('wire'), lane: z.enum(LANES), place: z.enum(PLACES) }),
+  z.object({ kind: z.literal('gauge'), tap: z.enum(GAUGE_TAPS) }),
+  z.object({ kind: z.literal('scan') }),
+]) satisfies z.ZodType<Target>;
+
+const inHand = z.object({
+  state: z.object({ engine: z.enum(ENGINE_STATES), plug: z.enum(PLUG_STATES) }),
+  selected: target,
+  /** What stands in the quick entry, unsent: a reload must not lose it. */
+  draft: z.string(),
+  /** The reading that the next entry replaces. */
+  correcting: z.string().optional(),
+});
+/** What the technician has in hand on one job: this browser's business, not the server's. */
+export type InHand = z.infer<typeof inHand>;
+const sheets = z.record(z.string(), inHand);
+
+export const sheetStorage = stored('lettura.sheet', sheets, {});
+
+const START: InHand = {
+  state: { engine: 'koeo', plug: 'connected' },
+  selected: { kind: 'wire', lane: 'signal', place: 'plug' },
+  draft: '',
+};
+
+type SheetState = z.infer<typeof sheets>;
+const at = (state: SheetState, jobId: string): InHand => (state[jobId] ??= structuredClone(START));
+
+export const sheetSlice = createSlice({
+  name: 'sheet',
+  initialState: (): SheetState => sheetStorage.load(),
+  reducers: {
+    stateSet: (state, { payload }: PayloadAction<{ jobId: string } & Partial<MachineState>>) => {
+      const { jobId, ...change } = payload;
+      Object.assign(at(state, jobId).state, change);
+    },
+    pointSelected: (state, { payload }: PayloadAction<{ jobId: string; target: Target }>) => {
+      const sheet = at(state, payload.jobId);
+      sheet.selected = payload.target;
+      delete sheet.correcting;
+    },
+    draftTyped: (state, { payload }: PayloadAction<{ jobId: string; draft: string }>) => {
+      at(state, payload.jobId).draft = payload.draft;
+    },
+    correctionStarted: (state, { payload }: PayloadAction<{ jobId: string; id: string; draft: string }>) => {
+      const sheet = at(state, payload.jobId);
+      sheet.correcting = payload.id;
+      sheet.draft = payload.draft;
+    },
+    entryDone: (state, { payload: jobId }: PayloadAction<string>) => {
+      const sheet = at(state, jobId);
+      sheet.draft = '';
+      delete sheet.correcting;
+    },
+  },
+});
+export const { correctionStarted, draftTyped, entryDone, pointSelected, stateSet } = sheetSlice.actions;
+export const selectInHand =
+  (jobId: string) =>
+  (state: { sheet: SheetState }): InHand =>
+    state.sheet[jobId] ?? START;

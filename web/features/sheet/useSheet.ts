@@ -1,0 +1,43 @@
+import { caseFileOf, standingReadings, type JobSheet } from '@lettura/contract';
+import { weigh, type CaseFile, type Weighing } from '@lettura/core/reasoning';
+import { useMemo } from 'react';
+import { useSelector } from 'react-redux';
+import { useJobSheetQuery } from '../../app/api.ts';
+import { selectUnits } from '../../app/preferences.ts';
+import { selectOutbox } from '../outbox/index.ts';
+
+/** Another browser may work on the same job: what it records appears here within this time. */
+const POLL_MS = 4000;
+
+export interface Sheet extends JobSheet {
+  standing: ReturnType<typeof standingReadings>;
+  /** Entered here, not confirmed by the server yet. */
+  unsentIds: ReadonlySet<string>;
+  caseFile: CaseFile;
+  weighing: Weighing;
+}
+
+/** A job with everything that follows from its record; readings count from the moment they are entered. */
+export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unknown } {
+  const { data, error } = useJobSheetQuery(jobId, { pollingInterval: POLL_MS, skipPollingIfUnfocused: true });
+  const { entries } = useSelector(selectOutbox);
+  const units = useSelector(selectUnits);
+  const sheet = useMemo((): Sheet | undefined => {
+    if (!data) return undefined;
+    const known = new Set(data.readings.map(({ id }) => id));
+    const unsent = entries
+      .filter(({ reading, refused }) => reading.jobId === jobId && !refused && !known.has(reading.id))
+      .map(({ reading }) => reading);
+    const readings = [...data.readings, ...unsent];
+    const caseFile = caseFileOf({ readings, sensor: data.sensor }, units.absolute);
+    return {
+      ...data,
+      readings,
+      standing: standingReadings(readings),
+      unsentIds: new Set(unsent.map(({ id }) => id)),
+      caseFile,
+      weighing: weigh(caseFile),
+    };
+  }, [data, entries, jobId, units]);
+  return { sheet, error: data ? undefined : error };
+}

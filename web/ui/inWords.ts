@@ -1,0 +1,137 @@
+import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
+import {
+  ENGINE_WORDS,
+  PLACE_WORDS,
+  PLUG_WORDS,
+  TAP_WORDS,
+  type MachineState,
+  type Target,
+} from '@lettura/core/evidence';
+import type { Expectation } from '@lettura/core/expectation';
+import {
+  formatPressure,
+  fromKpa,
+  fromKpaAbs,
+  pressureDecimals,
+  type Ambient,
+  type AmbientSource,
+} from '@lettura/core/quantity';
+import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
+import { causeOf, voltsInWords } from '@lettura/core/reasoning';
+import type { Units } from './units.ts';
+
+const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
+const LANE = { reference: 'Reference', signal: 'Signal', return: 'Return' } as const;
+
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The value of a reading as it is pinned on the sheet. */
+export function valueInWords(reading: Reading, units: Units): string {
+  switch (reading.kind) {
+    case 'wire':
+      return voltsInWords(reading.volts);
+    case 'gauge':
+      return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${BASIS[reading.basis]}`;
+    case 'scan':
+      return `${formatPressure(reading.pressureKpaAbs, units.absolute, SCAN_STEP_KPA)} abs`;
+    case 'ambient':
+      return ambientSourceInWords(reading.ambient, units);
+    case 'withdrawal':
+      return 'taken back';
+  }
+}
+
+export function placeInWords(reading: Target | { kind: 'ambient' | 'withdrawal' }): string {
+  switch (reading.kind) {
+    case 'wire':
+      return `${LANE[reading.lane]} at the ${PLACE_WORDS[reading.place]}`;
+    case 'gauge':
+      return `Gauge ${TAP_WORDS[reading.tap]}`;
+    case 'scan':
+      return 'Live data';
+    case 'ambient':
+      return 'Ambient pressure';
+    case 'withdrawal':
+      return 'Reading';
+  }
+}
+
+export function ambientSourceInWords(given: AmbientSource, units: Units): string {
+  switch (given.source) {
+    case 'barometer':
+      return `${formatPressure(given.stationKpaAbs, units.absolute)} by barometer`;
+    case 'altitude':
+      return `altitude ${given.altitudeM} m`;
+    case 'weather':
+      return `${formatPressure(given.seaLevelKpa, units.absolute)} at sea level, ${given.altitudeM} m`;
+  }
+}
+
+/** A band from common practice is not sharper than this. */
+const EXPECTED_STEP_KPA = 1;
+
+/** What a place should read, in the instrument's own basis: a gauge is expected in vacuum, live data in absolute. */
+export function expectationInWords(
+  expectation: Expectation,
+  target: Target,
+  units: Units,
+  ambient: Ambient | undefined,
+): string {
+  const { lowest, highest } = expectation;
+  if (expectation.unit === 'V') {
+    if (highest < 0.6) return `${Math.max(0, Math.round(lowest * 1000))} to ${Math.round(highest * 1000)} mV`;
+    return `${lowest.toFixed(2)} to ${highest.toFixed(2)} V`;
+  }
+  const vacuum = target.kind === 'gauge' && ambient;
+  const unit = vacuum ? units.vacuum : units.absolute;
+  const ends = (
+    vacuum
+      ? [highest, lowest].map((kpa) => fromKpaAbs(kpa, 'vacuum', ambient.pressureKpaAbs))
+      : [lowest, highest]
+  )
+    .map((kpa) => Math.max(0, fromKpa(kpa, unit)).toFixed(pressureDecimals(unit, EXPECTED_STEP_KPA)))
+    .join(' to ');
+  return `${ends} ${unit} ${vacuum ? 'vac' : 'abs'}`;
+}
+
+/** The connected plug goes without saying. */
+export const briefState = ({ engine, plug }: MachineState): string =>
+  plug === 'connected' ? ENGINE_WORDS[engine] : `${ENGINE_WORDS[engine]}, ${PLUG_WORDS[plug]}`;
+
+export const causeInWords = (cause: JobVerdict['cause']): string =>
+  cause === NOT_PROVEN ? 'Not proven yet' : causeOf(cause).title;
+
+/** A pressure on the vacuum scale; above ambient it says so instead of showing a minus. */
+export function vacuumInWords(kpaAbs: number, ambient: Ambient, units: Units): string {
+  const vacuumKpa = fromKpaAbs(kpaAbs, 'vacuum', ambient.pressureKpaAbs);
+  const size = formatPressure(Math.abs(vacuumKpa), units.vacuum);
+  return vacuumKpa < 0 ? `${size} above ambient` : `${size} of vacuum`;
+}
+
+const CLASS_WORDS = {
+  sensor: 'sensor',
+  wire: 'wire',
+  'control-unit': 'control unit',
+  physical: 'physical cause',
+  'nothing-found': 'nothing found',
+} as const;
+export const classInWords = (verdictClass: keyof typeof CLASS_WORDS): string => CLASS_WORDS[verdictClass];
+
+export function ageInWords(instant: string, nowMs: number): string {
+  const minutes = Math.round((nowMs - Date.parse(instant)) / 60_000);
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return `${minutes} min ago`;
+  if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h ago`;
+  return `${Math.round(minutes / 1440)} days ago`;
+}
+
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const DAY_AND_CLOCK = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+export const clockTime = (instant: string): string => CLOCK.format(new Date(instant));
+export const dayAndTime = (instant: string): string => DAY_AND_CLOCK.format(new Date(instant));

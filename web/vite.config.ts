@@ -1,0 +1,12 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react()],
+  build: {
+    // Chromium, Firefox and Safari of the last two years: a workshop tablet that still gets updates.
+    target: 'es2023',
+    chunkSizeWarningLimit: 700,
+  },
+  server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4730' } },
+});
