@@ -3,7 +3,12 @@ import { join } from 'node:path';
 import { root } from './run.mjs';
 import { Stop } from './say.mjs';
 
-/** Starts the server as a process of its own and waits until it listens. Returns its address and how to stop it. */
+/**
+ * Starts the server as a process of its own and waits until it listens.
+ *
+ * @param {{ databaseUrl: string, port?: number, data?: 'demo' | 'none', logLevel?: string }} options
+ * @returns {Promise<{ url: string, port: number, exited: Promise<unknown>, stop(signal?: NodeJS.Signals): Promise<void> }>}
+ */
 export async function startServer({ databaseUrl, port = 0, data = 'none', logLevel = 'warn' }) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,

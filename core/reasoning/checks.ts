@@ -8,7 +8,6 @@ export interface Check {
   outcomes: Readonly<Record<string, string>>;
   minutesPerReading: number;
   how: string;
-  caution?: string;
 }
 
 const at = (lane: 'reference' | 'signal' | 'return', place: 'unit' | 'plug'): Target => ({
@@ -21,10 +20,6 @@ const IDLE: MachineState = { engine: 'idle', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
 const BACK_PROBE = 'Back-probe with the plug connected, black lead on battery negative.';
-const PROBES_APART =
-  'Keep the probe off the neighbouring terminal: a shorted reference can take the unit with it.';
-const ENGINE_RUNS =
-  'Engine running: hands, leads and sleeves clear of belts and fans; exhaust outdoors only.';
 
 export const CHECKS = {
   'reference-at-plug': {
@@ -33,7 +28,6 @@ export const CHECKS = {
     outcomes: { normal: '4.9 to 5.1 V', low: 'below 4.9 V', missing: 'next to nothing', high: 'above 5.1 V' },
     minutesPerReading: 2,
     how: BACK_PROBE,
-    caution: PROBES_APART,
   },
   'reference-at-unit': {
     question: 'Does the control unit give the reference?',
@@ -41,7 +35,6 @@ export const CHECKS = {
     outcomes: { normal: '4.9 to 5.1 V', low: 'below 4.9 V', missing: 'next to nothing', high: 'above 5.1 V' },
     minutesPerReading: 5,
     how: BACK_PROBE,
-    caution: PROBES_APART,
   },
   'reference-unplugged': {
     question: 'Is the reference there with the sensor off the line?',
@@ -49,7 +42,6 @@ export const CHECKS = {
     outcomes: { normal: '4.9 to 5.1 V', low: 'below 4.9 V', missing: 'next to nothing', high: 'above 5.1 V' },
     minutesPerReading: 3,
     how: 'Unplug the sensor with the key off, key on, probe the harness side gently. The unplugging may set a code.',
-    caution: PROBES_APART,
   },
   'return-at-plug': {
     question: 'Does the return hold the sensor at battery negative under load?',
@@ -87,7 +79,6 @@ export const CHECKS = {
     outcomes: { moves: 'the signal moves', stuck: 'the signal stays where it was' },
     minutesPerReading: 2,
     how: `${BACK_PROBE} Start the engine and let it settle.`,
-    caution: ENGINE_RUNS,
   },
   'signal-unit-vs-plug': {
     question: 'Does the signal arrive at the control unit as it leaves the sensor?',
@@ -105,7 +96,6 @@ export const CHECKS = {
     outcomes: { 'at-bias': 'to the bias level', 'held-high': 'held high', 'held-low': 'held low' },
     minutesPerReading: 3,
     how: 'Unplug the sensor with the key off, key on, probe the harness side gently. The unplugging may set a code.',
-    caution: PROBES_APART,
   },
   'live-vs-plug': {
     question: 'Does live data show what is on the wire?',
@@ -130,7 +120,6 @@ export const CHECKS = {
     },
     minutesPerReading: 4,
     how: 'Tee the gauge in next to the sensor, start the engine and let both settle.',
-    caution: ENGINE_RUNS,
   },
   'sensor-vs-gauge-manifold': {
     question: 'Does a gauge on the manifold itself agree with the sensor at idle?',
@@ -145,7 +134,6 @@ export const CHECKS = {
     },
     minutesPerReading: 5,
     how: 'Put the gauge on a manifold port of its own, start the engine and let both settle.',
-    caution: ENGINE_RUNS,
   },
   'vacuum-at-hose': {
     question: 'Does a healthy idle vacuum reach the sensor’s hose?',
@@ -153,7 +141,6 @@ export const CHECKS = {
     outcomes: { healthy: 'a healthy idle vacuum', low: 'a low vacuum' },
     minutesPerReading: 4,
     how: 'Tee the gauge in next to the sensor, start the engine and let it settle.',
-    caution: ENGINE_RUNS,
   },
   'vacuum-at-manifold': {
     question: 'Does the engine make a healthy vacuum at idle?',
@@ -161,7 +148,6 @@ export const CHECKS = {
     outcomes: { healthy: 'a healthy idle vacuum', low: 'a low vacuum' },
     minutesPerReading: 5,
     how: 'Put the gauge on a manifold port of its own, start the engine and let it settle.',
-    caution: ENGINE_RUNS,
   },
 } as const satisfies Record<string, Check>;
 

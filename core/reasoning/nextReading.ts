@@ -1,4 +1,5 @@
 import { sameTarget } from '../evidence/index.ts';
+import { cautionsFor } from '../safety/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { CAUSE_IDS, causeOf, type CauseId } from './causes.ts';
 import { CHECK_IDS, checkOf, type Check, type CheckId } from './checks.ts';
@@ -112,7 +113,7 @@ function describe(id: CheckId, caseFile: CaseFile, weights: Weights, why: string
     question: check.question,
     why,
     how: check.how,
-    caution: check.caution,
+    cautions: cautionsFor(need.target, need.state),
     minutes: minutesLeft(check, caseFile),
     answers: Object.entries(check.outcomes).map(([outcome, words]) => {
       const [then] = ranked(afterAnswer(weights, id, [outcome]));

@@ -7,7 +7,7 @@ export interface NextReading {
   question: string;
   why: string;
   how: string;
-  caution: string | undefined;
+  cautions: string[];
   minutes: number;
   /** What each answer would mean, before it is taken. */
   answers: { outcome: string; then: string }[];

@@ -4,14 +4,7 @@ import type { Finding, Remark } from './finding.ts';
 import { gateFor, type Gate, type GateItem } from './gate.ts';
 import { gaugeFindings } from './gaugeFindings.ts';
 import { likelihood } from './likelihoodTable.ts';
-import {
-  afterAnswer,
-  DECIDING_SHARE,
-  nextReading,
-  ranked,
-  type NextReading,
-  type Weights,
-} from './nextReading.ts';
+import { afterAnswer, DECIDING_SHARE, nextReading, ranked, type Weights } from './nextReading.ts';
 import type { NextReading } from './suggestion.ts';
 import { signalFindings } from './signalFindings.ts';
 import { supplyFindings } from './supplyFindings.ts';

@@ -9,123 +9,127 @@ import { jobTable, readingTable, sensorTable, vehicleTable, verdictTable } from 
 import type { Recorded } from '../http/serve.ts';
 import { readingStore } from '../readings/readingStore.ts';
 import { verdictFromRow, verdictsOfJob } from '../verdicts/verdictRow.ts';
-import { noSuchJob, openJob, type JobFault, type JobRow } from './openJob.ts';
+import { noSuchJob, openJobIn, type JobFault, type JobRow } from './openJob.ts';
 
-export const jobStore = (db: Database) => ({
-  async list(): Promise<JobSummary[]> {
-    const readingCounts = db
-      .select({ jobId: readingTable.jobId, readings: count().as('readings') })
-      .from(readingTable)
-      .where(ne(readingTable.kind, 'withdrawal'))
-      .groupBy(readingTable.jobId)
-      .as('reading_counts');
-    const latestVerdicts = db
-      .selectDistinctOn([verdictTable.jobId])
-      .from(verdictTable)
-      .orderBy(verdictTable.jobId, desc(verdictTable.sequence))
-      .as('latest_verdicts');
-    const rows = await db
-      .select({
-        job: jobTable,
-        vehicleName: vehicleTable.name,
-        sensorName: sensorTable.name,
-        readings: readingCounts.readings,
-        verdictId: latestVerdicts.id,
-        cause: latestVerdicts.cause,
-        note: latestVerdicts.note,
-        decidedAt: latestVerdicts.decidedAt,
-      })
-      .from(jobTable)
-      .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
-      .innerJoin(sensorTable, eq(sensorTable.id, jobTable.sensorId))
-      .leftJoin(readingCounts, eq(readingCounts.jobId, jobTable.id))
-      .leftJoin(latestVerdicts, eq(latestVerdicts.jobId, jobTable.id))
-      .orderBy(desc(jobTable.openedAt), desc(jobTable.id));
-    return rows.map(({ job, vehicleName, sensorName, readings, verdictId, cause, note, decidedAt }) => ({
-      job: toJob(job),
-      vehicleName,
-      sensorName,
-      readingCount: Number(readings ?? 0),
-      ...(verdictId && cause && decidedAt
-        ? { verdict: verdictFromRow({ id: verdictId, jobId: job.id, cause, note: note ?? '', decidedAt }) }
-        : {}),
-    }));
-  },
+export const jobStore = (db: Database) => {
+  const openJob = openJobIn(db);
+  const readings = readingStore(db);
+  return {
+    async list(): Promise<JobSummary[]> {
+      const readingCounts = db
+        .select({ jobId: readingTable.jobId, readings: count().as('readings') })
+        .from(readingTable)
+        .where(ne(readingTable.kind, 'withdrawal'))
+        .groupBy(readingTable.jobId)
+        .as('reading_counts');
+      const latestVerdicts = db
+        .selectDistinctOn([verdictTable.jobId])
+        .from(verdictTable)
+        .orderBy(verdictTable.jobId, desc(verdictTable.sequence))
+        .as('latest_verdicts');
+      const rows = await db
+        .select({
+          job: jobTable,
+          vehicleName: vehicleTable.name,
+          sensorName: sensorTable.name,
+          readings: readingCounts.readings,
+          verdictId: latestVerdicts.id,
+          cause: latestVerdicts.cause,
+          note: latestVerdicts.note,
+          decidedAt: latestVerdicts.decidedAt,
+        })
+        .from(jobTable)
+        .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
+        .innerJoin(sensorTable, eq(sensorTable.id, jobTable.sensorId))
+        .leftJoin(readingCounts, eq(readingCounts.jobId, jobTable.id))
+        .leftJoin(latestVerdicts, eq(latestVerdicts.jobId, jobTable.id))
+        .orderBy(desc(jobTable.openedAt), desc(jobTable.id));
+      return rows.map(({ job, vehicleName, sensorName, readings, verdictId, cause, note, decidedAt }) => ({
+        job: toJob(job),
+        vehicleName,
+        sensorName,
+        readingCount: Number(readings ?? 0),
+        ...(verdictId && cause && decidedAt
+          ? { verdict: verdictFromRow({ id: verdictId, jobId: job.id, cause, note: note ?? '', decidedAt }) }
+          : {}),
+      }));
+    },
 
-  async sheet(jobId: string): Promise<Result<JobSheet, 'not-found'>> {
-    const [row] = await db
-      .select({
-        job: jobTable,
-        vehicle: { id: vehicleTable.id, name: vehicleTable.name },
-        sensor: {
-          id: sensorTable.id,
-          name: sensorTable.name,
-          source: sensorTable.source,
-          profile: sensorTable.profile,
+    async sheet(jobId: string): Promise<Result<JobSheet, 'not-found'>> {
+      const [row] = await db
+        .select({
+          job: jobTable,
+          vehicle: { id: vehicleTable.id, name: vehicleTable.name },
+          sensor: {
+            id: sensorTable.id,
+            name: sensorTable.name,
+            source: sensorTable.source,
+            profile: sensorTable.profile,
+          },
+        })
+        .from(jobTable)
+        .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
+        .innerJoin(sensorTable, eq(sensorTable.id, jobTable.sensorId))
+        .where(eq(jobTable.id, jobId));
+      if (!row) return noSuchJob();
+      const lines = await readings.ofJob(jobId);
+      const verdicts = await verdictsOfJob(db, jobId);
+      return ok({ ...row, job: toJob(row.job), readings: lines, verdicts });
+    },
+
+    async record(given: NewJob): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
+      if (!(await this.partsExist(given))) {
+        return fail('unknown-reference', 'The vehicle or the sensor is not known.', 'Choose both again.');
+      }
+      return recordOnce<Job>(
+        given as Job,
+        async () => {
+          const values = { ...given, openedAt: new Date(given.openedAt), bench: given.bench ?? null };
+          const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
+          return row && toJob(row);
         },
-      })
-      .from(jobTable)
-      .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
-      .innerJoin(sensorTable, eq(sensorTable.id, jobTable.sensorId))
-      .where(eq(jobTable.id, jobId));
-    if (!row) return noSuchJob();
-    const readings = await readingStore(db).ofJob(jobId);
-    const verdicts = await verdictsOfJob(db, jobId);
-    return ok({ ...row, job: toJob(row.job), readings, verdicts });
-  },
+        async () => {
+          const [row] = await db.select().from(jobTable).where(eq(jobTable.id, given.id));
+          return row && toJob(row);
+        },
+      );
+    },
 
-  async record(given: NewJob): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
-    if (!(await this.partsExist(given))) {
-      return fail('unknown-reference', 'The vehicle or the sensor is not known.', 'Choose both again.');
-    }
-    return recordOnce<Job>(
-      given as Job,
-      async () => {
-        const values = { ...given, openedAt: new Date(given.openedAt), bench: given.bench ?? null };
-        const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
-        return row && toJob(row);
-      },
-      async () => {
-        const [row] = await db.select().from(jobTable).where(eq(jobTable.id, given.id));
-        return row && toJob(row);
-      },
-    );
-  },
+    async partsExist({ vehicleId, sensorId }: NewJob): Promise<boolean> {
+      const [vehicles, sensors] = await Promise.all([
+        db.select({ id: vehicleTable.id }).from(vehicleTable).where(eq(vehicleTable.id, vehicleId)),
+        db.select({ id: sensorTable.id }).from(sensorTable).where(eq(sensorTable.id, sensorId)),
+      ]);
+      return vehicles.length > 0 && sensors.length > 0;
+    },
 
-  async partsExist({ vehicleId, sensorId }: NewJob): Promise<boolean> {
-    const [vehicles, sensors] = await Promise.all([
-      db.select({ id: vehicleTable.id }).from(vehicleTable).where(eq(vehicleTable.id, vehicleId)),
-      db.select({ id: sensorTable.id }).from(sensorTable).where(eq(sensorTable.id, sensorId)),
-    ]);
-    return vehicles.length > 0 && sensors.length > 0;
-  },
+    /** Changes only from the revision that was on the screen. */
+    async change(
+      jobId: string,
+      { revision, ...details }: z.infer<typeof jobChange>,
+    ): Promise<Result<Job, JobFault | 'job-changed'>> {
+      const open = await openJob(jobId);
+      if (!open.ok) return open;
+      const [row] = await db
+        .update(jobTable)
+        .set({ ...details, revision: sql`${jobTable.revision} + 1` })
+        .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
+        .returning();
+      return row
+        ? ok(toJob(row))
+        : fail(
+            'job-changed',
+            'Somebody changed this job meanwhile.',
+            'Look at the new text and enter your change again.',
+          );
+    },
 
-  /** Changes only from the revision that was on the screen. */
-  async change(
-    jobId: string,
-    { revision, ...details }: z.infer<typeof jobChange>,
-  ): Promise<Result<Job, JobFault | 'job-changed'>> {
-    const open = await openJob(db, jobId);
-    if (!open.ok) return open;
-    const [row] = await db
-      .update(jobTable)
-      .set({ ...details, revision: sql`${jobTable.revision} + 1` })
-      .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
-      .returning();
-    return row
-      ? ok(toJob(row))
-      : fail(
-          'job-changed',
-          'Somebody changed this job meanwhile.',
-          'Look at the new text and enter your change again.',
-        );
-  },
-
-  async setDeleted(jobId: string, deletedAt: Date | null): Promise<Result<Job, 'not-found'>> {
-    const [row] = await db.update(jobTable).set({ deletedAt }).where(eq(jobTable.id, jobId)).returning();
-    return row ? ok(toJob(row)) : noSuchJob();
-  },
-});
+    async setDeleted(jobId: string, deletedAt: Date | null): Promise<Result<Job, 'not-found'>> {
+      const [row] = await db.update(jobTable).set({ deletedAt }).where(eq(jobTable.id, jobId)).returning();
+      return row ? ok(toJob(row)) : noSuchJob();
+    },
+  };
+};
 
 const toJob = ({ recordedAt: _recordedAt, bench, deletedAt, openedAt, ...row }: JobRow): Job => ({
   ...row,

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@lettura/core/problem';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { jobTable } from '../db/schema.ts';
 
@@ -9,9 +9,19 @@ export type JobRow = typeof jobTable.$inferSelect;
 export const noSuchJob = () =>
   fail('not-found', 'There is no such job.', 'Go back to the list of jobs and open it from there.');
 
-/** The job's row, if the job is there and has not been deleted. */
-export async function openJob(db: Database, jobId: string): Promise<Result<JobRow, JobFault>> {
-  const [row] = await db.select().from(jobTable).where(eq(jobTable.id, jobId));
+export type OpenJob = (jobId: string) => Promise<Result<JobRow, JobFault>>;
+
+/** Finds a job that is there and has not been deleted. Prepared once, since every reading asks it. */
+export function openJobIn(db: Database): OpenJob {
+  const query = db
+    .select()
+    .from(jobTable)
+    .where(eq(jobTable.id, sql.placeholder('jobId')))
+    .prepare('open_job');
+  return async (jobId) => judge((await query.execute({ jobId }))[0]);
+}
+
+function judge(row: JobRow | undefined): Result<JobRow, JobFault> {
   if (!row) return noSuchJob();
   if (row.deletedAt) {
     return fail(

@@ -1,53 +1,75 @@
 import type { NewReading, Reading } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/problem';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { readingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
-import { openJob, type JobFault } from '../jobs/openJob.ts';
+import { openJobIn, type JobFault } from '../jobs/openJob.ts';
 import { fromRow, toRow } from './readingRow.ts';
 
-export const readingStore = (db: Database) => ({
-  async ofJob(jobId: string): Promise<Reading[]> {
-    const rows = await db
-      .select()
-      .from(readingTable)
-      .where(eq(readingTable.jobId, jobId))
-      .orderBy(asc(readingTable.sequence));
-    return rows.map(fromRow);
-  },
+export const readingStore = (db: Database) => {
+  const openJob = openJobIn(db);
+  const insert = insertPrepared(db);
+  return {
+    async ofJob(jobId: string): Promise<Reading[]> {
+      const rows = await db
+        .select()
+        .from(readingTable)
+        .where(eq(readingTable.jobId, jobId))
+        .orderBy(asc(readingTable.sequence));
+      return rows.map(fromRow);
+    },
 
-  async record(
-    given: NewReading,
-  ): Promise<Result<Recorded<Reading>, JobFault | 'id-conflict' | 'unknown-reference'>> {
-    const job = await openJob(db, given.jobId);
-    if (!job.ok) return job;
-    if (given.supersedes && !(await this.belongs(given.supersedes, given.jobId))) {
-      return fail(
-        'unknown-reference',
-        'The reading to be replaced is not on this job.',
-        'Reload the job and correct the reading there.',
+    async record(
+      given: NewReading,
+    ): Promise<Result<Recorded<Reading>, JobFault | 'id-conflict' | 'unknown-reference'>> {
+      const job = await openJob(given.jobId);
+      if (!job.ok) return job;
+      if (given.supersedes && !(await this.belongs(given.supersedes, given.jobId))) {
+        return fail(
+          'unknown-reference',
+          'The reading to be replaced is not on this job.',
+          'Reload the job and correct the reading there.',
+        );
+      }
+      return recordOnce(
+        given,
+        async () => {
+          const [row] = await insert(toRow(given));
+          return row && fromRow(row);
+        },
+        async () => {
+          const rows = await db.select().from(readingTable).where(eq(readingTable.id, given.id));
+          return rows[0] && fromRow(rows[0]);
+        },
       );
-    }
-    return recordOnce(
-      given,
-      async () => {
-        const rows = await db.insert(readingTable).values(toRow(given)).onConflictDoNothing().returning();
-        return rows[0] && fromRow(rows[0]);
-      },
-      async () => {
-        const rows = await db.select().from(readingTable).where(eq(readingTable.id, given.id));
-        return rows[0] && fromRow(rows[0]);
-      },
-    );
-  },
+    },
 
-  async belongs(readingId: string, jobId: string): Promise<boolean> {
-    const rows = await db
-      .select({ id: readingTable.id })
-      .from(readingTable)
-      .where(and(eq(readingTable.id, readingId), eq(readingTable.jobId, jobId)));
-    return rows.length > 0;
-  },
-});
+    async belongs(readingId: string, jobId: string): Promise<boolean> {
+      const rows = await db
+        .select({ id: readingTable.id })
+        .from(readingTable)
+        .where(and(eq(readingTable.id, readingId), eq(readingTable.jobId, jobId)));
+      return rows.length > 0;
+    },
+  };
+};
+
+/** Prepared once: a capture records many readings, and building the statement costs more than running it. */
+function insertPrepared(db: Database) {
+  const { sequence: _sequence, recordedAt: _recordedAt, ...given } = getTableColumns(readingTable);
+  const names = Object.keys(given) as (keyof typeof given)[];
+  const placeholders = Object.fromEntries(names.map((name) => [name, sql.placeholder(name)]));
+  const query = db
+    .insert(readingTable)
+    .values(placeholders as never)
+    .onConflictDoNothing()
+    .returning()
+    .prepare('record_reading');
+  const empty = Object.fromEntries(names.map((name) => [name, null]));
+  return (row: typeof readingTable.$inferInsert) => query.execute({ ...empty, ...defined(row) });
+}
+
+const defined = (row: object) =>
+  Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined));

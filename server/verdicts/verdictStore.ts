@@ -7,10 +7,12 @@ import { recordOnce } from '../db/recordOnce.ts';
 import { verdictTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
 import { jobStore } from '../jobs/jobStore.ts';
-import { openJob, type JobFault } from '../jobs/openJob.ts';
+import { openJobIn, type JobFault } from '../jobs/openJob.ts';
 import { verdictFromRow } from './verdictRow.ts';
 
 export const verdictStore = (db: Database) => {
+  const openJob = openJobIn(db);
+  const jobs = jobStore(db);
   const find = async (id: string) => {
     const [row] = await db.select().from(verdictTable).where(eq(verdictTable.id, id));
     return row && verdictFromRow(row);
@@ -20,11 +22,11 @@ export const verdictStore = (db: Database) => {
     async record(
       given: JobVerdict,
     ): Promise<Result<Recorded<JobVerdict>, JobFault | 'id-conflict' | 'gate-not-met'>> {
-      const open = await openJob(db, given.jobId);
+      const open = await openJob(given.jobId);
       if (!open.ok) return open;
       // A repeat of what is on record stays true even if later readings have changed the weighing.
       if (given.cause !== NOT_PROVEN && !(await find(given.id))) {
-        const sheet = await jobStore(db).sheet(given.jobId);
+        const sheet = await jobs.sheet(given.jobId);
         if (!sheet.ok) return sheet;
         const { verdict } = weigh(caseFileOf(sheet.value, 'kPa'));
         if (!verdict.decided || verdict.cause !== given.cause) {

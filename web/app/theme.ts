@@ -99,7 +99,7 @@ export function themeNamed(name: ThemeName): Theme {
         },
       },
       MuiTab: {
-        styleOverrides: { root: { minHeight: 44, minWidth: 0, paddingInline: 14, fontSize: '0.95rem' } },
+        styleOverrides: { root: { minHeight: 44, minWidth: 0, paddingInline: 10, fontSize: '0.95rem' } },
       },
       MuiTabs: { styleOverrides: { root: { minHeight: 44 } } },
       MuiPaper: { defaultProps: { elevation: 0 } },

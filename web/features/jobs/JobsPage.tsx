@@ -9,6 +9,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { JobSummary } from '@lettura/contract';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -120,7 +121,9 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
             <TableCell align="right">Readings</TableCell>
             <TableCell>Verdict</TableCell>
             <TableCell>Opened</TableCell>
-            <TableCell />
+            <TableCell>
+              <span style={visuallyHidden}>Actions</span>
+            </TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

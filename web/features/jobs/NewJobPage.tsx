@@ -31,7 +31,7 @@ import { newJobDraft } from './newJobDraft.ts';
 import { practiceJob } from './practiceJob.ts';
 
 const form = z.object({
-  vehicleName: vehicle.shape.name.min(1, 'Name the vehicle or machine.'),
+  vehicleName: vehicle.shape.name,
   complaint: jobDetails.shape.complaint,
   codes: codesFromText,
   history: jobDetails.shape.history,
@@ -123,7 +123,21 @@ export default function NewJobPage() {
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title="New job" />
-      <Box component="main" sx={{ p: 2, maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Box
+        component="main"
+        sx={{
+          p: 2,
+          my: 2,
+          maxWidth: 860,
+          mx: 'auto',
+          display: 'grid',
+          gap: 2,
+          bgcolor: 'background.paper',
+          border: 1,
+          borderColor: 'sheet.rule',
+          borderRadius: 1,
+        }}
+      >
         <FormControlLabel
           control={<Switch checked={practice} onChange={(event) => setPractice(event.target.checked)} />}
           label="Practise on the simulated machine, with a hidden fault"

@@ -85,7 +85,12 @@ function Report({ sheet }: { sheet: Sheet }) {
             caseFile={caseFile}
             selected={{ kind: 'scan' }}
             padOf={(target) => {
-              const { elsewhere: _elsewhere, ...pad } = padIn(sheet, target, state, units);
+              // Paper shows what was read; what to expect is for before the reading.
+              const {
+                elsewhere: _elsewhere,
+                expected: _expected,
+                ...pad
+              } = padIn(sheet, target, state, units);
               return pad;
             }}
           />

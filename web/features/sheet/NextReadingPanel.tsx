@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { NextReading, Weighing } from '@lettura/core/reasoning';
+import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, placeInWords, upperFirst } from '../../ui/inWords.ts';
 
 export interface NextReadingPanelProps {
@@ -35,11 +36,7 @@ export function NextReadingPanel({ weighing: { next, verdict }, onGo }: NextRead
             ))}
           </Box>
           <Typography variant="body2">{next.how}</Typography>
-          {next.caution && (
-            <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
-              ⚠ {next.caution}
-            </Typography>
-          )}
+          <Cautions cautions={next.cautions} />
         </>
       ) : (
         <>

@@ -56,7 +56,12 @@ export function ProbePad(props: ProbePadProps) {
       {value ? (
         <Box
           component="span"
-          sx={{ fontFamily: NUMERALS, fontSize: '1.15rem', fontWeight: 650, whiteSpace: 'nowrap' }}
+          sx={{
+            fontFamily: NUMERALS,
+            fontSize: value.length > 9 ? '0.95rem' : '1.15rem',
+            fontWeight: 650,
+            whiteSpace: 'nowrap',
+          }}
         >
           {value}
           {fit && (

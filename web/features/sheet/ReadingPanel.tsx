@@ -6,8 +6,10 @@ import { quickEntry } from '@lettura/core/entry';
 import { sameTarget, stateWords, type MachineState, type Target } from '@lettura/core/evidence';
 import { expectedReading, whyNoExpectation } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
+import { cautionsFor } from '@lettura/core/safety';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
 import {
   briefState,
   clockTime,
@@ -68,6 +70,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
         ) : (
           <Typography>{whyNoExpectation(target, state, context)}</Typography>
         )}
+        <Cautions cautions={cautionsFor(target, state)} />
         <Preview {...{ sheet, state, target, draft, units }} />
         {taken.length > 0 && (
           <Box

@@ -5,6 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Reading } from '@lettura/contract';
 import { NUMERALS } from '../../app/theme.ts';
 import { briefState, clockTime, placeInWords, valueInWords } from '../../ui/inWords.ts';
@@ -31,7 +32,11 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
           <TableCell align="right">Value</TableCell>
           <TableCell>State</TableCell>
           <TableCell>As entered</TableCell>
-          {onTakeBack && <TableCell />}
+          {onTakeBack && (
+            <TableCell>
+              <span style={visuallyHidden}>Actions</span>
+            </TableCell>
+          )}
         </TableRow>
       </TableHead>
       <TableBody>

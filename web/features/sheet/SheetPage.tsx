@@ -147,77 +147,79 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
         component="main"
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 376px' },
+          // Wide: the reasoning stands beside everything. Portrait: the lanes take the whole width above both.
+          gridTemplateAreas: {
+            xs: '"lanes" "section" "reasoning"',
+            sm: '"lanes lanes" "section reasoning"',
+            md: '"lanes reasoning" "section reasoning"',
+          },
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            sm: 'minmax(0, 1fr) 320px',
+            md: 'minmax(0, 1fr) 376px',
+          },
+          gridTemplateRows: { md: 'auto minmax(0, 1fr)' },
           gap: 1.5,
           px: 2,
           pb: 1.5,
           minHeight: 0,
         }}
       >
-        <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', gap: 1.5, minHeight: 0, minWidth: 0 }}>
-          <Paper>
-            <Lanes
-              caseFile={caseFile}
-              selected={selected}
-              padOf={(target) => padIn(sheet, target, state, units)}
-              onSelect={select}
-            />
-          </Paper>
-          <Paper scroll>
-            <SectionTabs section={section} onChoose={show} />
-            <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
-              {section === 'reading' && (
-                <ReadingPanel
-                  sheet={sheet}
-                  state={state}
-                  target={selected}
-                  draft={draft}
-                  units={units}
-                  instrument={
-                    job.bench && (
-                      <BenchPanel
-                        bench={job.bench}
-                        state={state}
-                        target={selected}
-                        onTake={(text) => entry.enter(text)}
-                      />
-                    )
-                  }
-                  keypad={
-                    <Keypad
-                      draft={draft}
-                      electrical={selected.kind === 'wire'}
-                      onDraft={type}
-                      onSave={save}
+        <Paper area="lanes">
+          <Lanes
+            caseFile={caseFile}
+            selected={selected}
+            padOf={(target) => padIn(sheet, target, state, units)}
+            onSelect={select}
+          />
+        </Paper>
+        <Paper area="section" scroll>
+          <SectionTabs section={section} onChoose={show} />
+          <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
+            {section === 'reading' && (
+              <ReadingPanel
+                sheet={sheet}
+                state={state}
+                target={selected}
+                draft={draft}
+                units={units}
+                instrument={
+                  job.bench && (
+                    <BenchPanel
+                      bench={job.bench}
+                      state={state}
+                      target={selected}
+                      onTake={(text) => entry.enter(text)}
                     />
-                  }
-                  onTakeBack={entry.takeBack}
-                  onCorrect={(reading) => {
-                    dispatch(correctionStarted({ jobId, id: reading.id, draft: reading.enteredText }));
-                    input.current?.focus();
-                  }}
-                />
-              )}
-              {section === 'ambient' && <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />}
-              {section === 'compare' && (
-                <ComparePanel caseFile={caseFile} engine={state.engine} units={units} />
-              )}
-              {section === 'record' && (
-                <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />
-              )}
-              {section === 'verdict' && (
-                <VerdictPanel
-                  jobId={jobId}
-                  weighing={weighing}
-                  verdicts={sheet.verdicts}
-                  revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
-                />
-              )}
-              {section === 'job' && <JobPanel job={job} sensor={sensor} />}
-            </Box>
-          </Paper>
-        </Box>
-        <Paper scroll>
+                  )
+                }
+                keypad={
+                  <Keypad draft={draft} electrical={selected.kind === 'wire'} onDraft={type} onSave={save} />
+                }
+                onTakeBack={entry.takeBack}
+                onCorrect={(reading) => {
+                  dispatch(correctionStarted({ jobId, id: reading.id, draft: reading.enteredText }));
+                  input.current?.focus();
+                }}
+              />
+            )}
+            {section === 'ambient' && <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />}
+            {section === 'compare' && (
+              <ComparePanel caseFile={caseFile} engine={state.engine} units={units} />
+            )}
+            {section === 'record' && <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />}
+            {section === 'verdict' && (
+              <VerdictPanel
+                jobId={jobId}
+                weighing={weighing}
+                verdicts={sheet.verdicts}
+                revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
+              />
+            )}
+            {section === 'job' && <JobPanel job={job} sensor={sensor} />}
+          </Box>
+        </Paper>
+        <Paper area="reasoning" scroll>
           <NextReadingPanel weighing={weighing} onGo={goTo} />
           <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
             <StandingPanel weighing={weighing} />
@@ -242,10 +244,17 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   );
 }
 
-function Paper({ scroll = false, children }: { scroll?: boolean; children: React.ReactNode }) {
+interface PaperProps {
+  area: 'lanes' | 'section' | 'reasoning';
+  scroll?: boolean;
+  children: React.ReactNode;
+}
+
+function Paper({ area, scroll = false, children }: PaperProps) {
   return (
     <Box
       sx={{
+        gridArea: area,
         bgcolor: 'background.paper',
         border: 1,
         borderColor: 'sheet.rule',

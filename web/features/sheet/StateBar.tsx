@@ -25,7 +25,11 @@ export interface StateBarProps {
 /** The state of the machine, on which every expectation depends and which every reading carries. */
 export function StateBar({ state, onChange, ambient, ambientAge, absoluteUnit, onAmbient }: StateBarProps) {
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+    <Box
+      component="section"
+      aria-label="State of the machine"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+    >
       <ToggleButtonGroup
         exclusive
         size="small"

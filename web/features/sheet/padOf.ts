@@ -1,4 +1,10 @@
-import { ENGINE_WORDS, PLUG_WORDS, sameTarget, type MachineState, type Target } from '@lettura/core/evidence';
+import {
+  PLUG_WORDS,
+  sameTarget,
+  type EngineState,
+  type MachineState,
+  type Target,
+} from '@lettura/core/evidence';
 import { expectedReading } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
 import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
@@ -6,6 +12,15 @@ import type { Units } from '../../ui/units.ts';
 import { meaningOf, sameState } from './meaning.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
+
+/** On a pad there is room for the trade’s short form only. */
+const BRIEF_ENGINE: Record<EngineState, string> = {
+  'key-off': 'key off',
+  koeo: 'KOEO',
+  idle: 'idle',
+  'held-revs': 'revs held',
+  'snap-open': 'snap',
+};
 
 const FIT_WORDS = {
   'as-expected': 'as expected',
@@ -51,7 +66,7 @@ export function padIn(
 /** Only what differs from the present state needs saying. */
 const shortState = (there: MachineState, here: MachineState): string =>
   [
-    there.engine === here.engine ? '' : ENGINE_WORDS[there.engine],
+    there.engine === here.engine ? '' : BRIEF_ENGINE[there.engine],
     there.plug === here.plug ? '' : PLUG_WORDS[there.plug],
   ]
     .filter(Boolean)

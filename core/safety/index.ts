@@ -1,0 +1,1 @@
+export { cautionsFor } from './cautions.ts';

@@ -1,0 +1,51 @@
+import { randomBytes } from 'node:crypto';
+import { chromium, type Browser, type Page } from 'playwright-core';
+import pg from 'pg';
+import { findChromium } from '../scripts/install.mjs';
+import { startServer } from '../scripts/server.mjs';
+
+const CHROMIUM_ARGUMENTS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** The built application, as `npm start` serves it, on a database of its own. */
+export async function application({ data = 'none' }: { data?: 'demo' | 'none' } = {}) {
+  const clusterUrl = process.env.TEST_CLUSTER_URL;
+  if (!clusterUrl) throw new Error('Run the tests with npm test: it starts the database they need.');
+  const name = `e2e_${randomBytes(6).toString('hex')}`;
+  const admin = new pg.Client({ connectionString: clusterUrl });
+  await admin.connect();
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const databaseUrl = clusterUrl.replace(/\/[^/]*$/u, `/${name}`);
+  const server = await startServer({ databaseUrl, data, logLevel: 'error' });
+  return { url: server.url, port: server.port, databaseUrl, stop: () => server.stop() };
+}
+
+export const launchBrowser = (): Promise<Browser> => {
+  const executablePath = findChromium();
+  if (!executablePath) throw new Error('Chromium is missing: npm test installs it.');
+  return chromium.launch({ executablePath, args: CHROMIUM_ARGUMENTS });
+};
+
+/** A page at the size of a workshop laptop; anything the browser complains of fails the test that looks. */
+export async function openPage(browser: Browser): Promise<{ page: Page; complaints: string[] }> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  page.setDefaultTimeout(20_000);
+  const complaints: string[] = [];
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('console', (message) => {
+    // A refused or unreachable request is part of some tests; the browser logs each as an error of its own.
+    if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) {
+      complaints.push(message.text());
+    }
+  });
+  return { page, complaints };
+}

@@ -1,0 +1,160 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { application, launchBrowser, openPage } from './application.ts';
+import { nextReading, pad, quickEntry, section, standing } from './steps.ts';
+
+let app: Awaited<ReturnType<typeof application>>;
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  [app, browser] = await Promise.all([application({ data: 'demo' }), launchBrowser()]);
+  ({ page } = await openPage(browser));
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+const openDemo = async (machine: string) => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: machine }).click();
+  await nextReading(page).waitFor();
+};
+
+test('the demo shows six jobs in different stages, and search narrows them as one types', async () => {
+  await page.goto(app.url);
+  const rows = page.getByRole('table', { name: 'Jobs' }).getByRole('row');
+  await rows.nth(6).waitFor();
+  await page.getByLabel('Search').fill('p0106 rc2');
+  await expect.poll(() => rows.count()).toBe(2); // the heading and the boat
+  await page.getByLabel('Search').fill('nothing like it');
+  await page.getByText('No job matches this search.').waitFor();
+});
+
+test('the sheet reads at once: leading cause, what speaks for it, what is missing, and the next reading', async () => {
+  await openDemo('Reedcutter RC2 boat');
+  expect(await standing(page).textContent()).toMatch(
+    /not proven yet.*Sensor reads shifted.*For:.*ambient is 101\.2 kPa/su,
+  );
+  expect(await standing(page).textContent()).toContain('Return proven at the plug, loaded: still to show');
+  await nextReading(page).getByRole('heading', { name: 'Next: return at the sensor plug' }).waitFor();
+  await pad(page, 'Signal at the sensor plug: 2.71 V, above what is expected; 1.19 V idle').waitFor();
+});
+
+test('the whole check can be done from the keyboard', async () => {
+  await openDemo('Tolland 95 tractor');
+  await page.keyboard.press('Alt+n');
+  await expect.poll(() => page.evaluate(() => document.activeElement?.id)).toBe('quick-entry');
+  await page.keyboard.type('baro 101.3');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Ambient 101\.3 kPa/u }).waitFor();
+  await page.keyboard.type('ref 4.97');
+  await page.keyboard.press('Enter');
+  await pad(page, 'Reference at the sensor plug: 4.97 V, as expected').waitFor();
+  await page.getByRole('button', { name: 'Close' }).focus();
+  await page.keyboard.press('Enter');
+  await pad(page, 'Return at the sensor plug').focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('8'); // a digit typed anywhere goes to the line
+  await page.keyboard.type('mV');
+  await page.keyboard.press('Enter');
+  await pad(page, 'Return at the sensor plug: 8 mV, as expected').waitFor();
+});
+
+test('the keypad writes into the same line as the keyboard', async () => {
+  await pad(page, 'Signal at the sensor plug').click();
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  for (const key of ['2', '.', '9', '8', '7'])
+    await keypad.getByRole('button', { name: key, exact: true }).click();
+  await keypad.getByRole('button', { name: 'Delete the last character' }).click();
+  expect(await quickEntry(page).inputValue()).toBe('2.98');
+  await keypad.getByRole('button', { name: 'Save' }).click();
+  await pad(page, 'Signal at the sensor plug: 2.98 V, as expected').waitFor();
+});
+
+test('a running engine brings its caution to the point in hand', async () => {
+  await page.getByRole('button', { name: 'Idle', exact: true }).click();
+  await page.getByRole('tabpanel').getByText('clear of belts and fans').waitFor();
+  await page.getByRole('button', { name: 'Key on, engine off' }).click();
+});
+
+test('the report prints the verdict, the lanes and every reading', async () => {
+  await openDemo('Larch 1.6 crew van 7');
+  await page.getByRole('link', { name: 'Report' }).click();
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  const paper = (await page.getByRole('main').textContent()) ?? '';
+  for (const text of [
+    'Engine vacuum really is low',
+    'Timing belt one tooth late',
+    '13.75 inHg vac',
+    'sig 4.08',
+    'En 0.',
+  ]) {
+    expect(paper).toContain(text);
+  }
+  await page.emulateMedia({ media: 'print' });
+  expect(await page.getByRole('button', { name: 'Print' }).isVisible()).toBe(false);
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.byteLength).toBeGreaterThan(20_000);
+  await page.emulateMedia({ media: 'screen' });
+});
+
+test('a deleted job leaves the list, and undo brings it back', async () => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'Delete Quill 1.4 pool car' }).click();
+  await page.getByRole('link', { name: 'Quill 1.4 pool car' }).waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('link', { name: 'Quill 1.4 pool car' }).waitFor();
+});
+
+const SCREENS: [string, () => Promise<void>][] = [
+  ['jobs', async () => void (await page.goto(app.url))],
+  ['new job', async () => void (await page.goto(`${app.url}/jobs/new`))],
+  ['sheet', () => openDemo('Reedcutter RC2 boat')],
+  ['bench', () => openDemo('simulated')],
+  [
+    'report',
+    async () => void (await openDemo('Larch'), await page.getByRole('link', { name: 'Report' }).click()),
+  ],
+];
+
+for (const theme of ['light', 'dim'] as const) {
+  test.each(SCREENS)(`the %s screen has no accessibility fault in the ${theme} theme`, async (name, open) => {
+    await page.goto(app.url);
+    const toDim = page.getByRole('button', { name: 'Dim', exact: true });
+    const toLight = page.getByRole('button', { name: 'Light', exact: true });
+    await toDim.or(toLight).waitFor();
+    if (theme === 'dim' && (await toDim.isVisible())) await toDim.click();
+    if (theme === 'light' && (await toLight.isVisible())) await toLight.click();
+    await open();
+    await page.waitForLoadState('networkidle');
+    for (const part of name === 'sheet'
+      ? ['Compare', 'Ambient', 'Record', 'Verdict', 'Job', 'Reading']
+      : ['']) {
+      if (part) await section(page, part);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(({ id, nodes }) => `${part} ${id}: ${nodes.map((node) => node.html).join(' ')}`),
+      ).toEqual([]);
+    }
+  });
+}
+
+test.each([
+  [1280, 800],
+  [820, 1180],
+])('at %d × %d nothing needs scrolling sideways, and big enough targets stay big', async (width, height) => {
+  await page.setViewportSize({ width, height });
+  await openDemo('Reedcutter RC2 boat');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  const keys = await page.getByRole('group', { name: 'Keypad' }).getByRole('button').all();
+  const pads = await page.getByRole('group', { name: 'Circuit' }).getByRole('button').all();
+  for (const target of [...keys, ...pads]) {
+    const box = await target.boundingBox();
+    expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44);
+  }
+  expect(await quickEntry(page).isVisible()).toBe(true);
+  expect(await standing(page).isVisible()).toBe(true);
+  await page.setViewportSize({ width: 1280, height: 800 });
+});

@@ -1,0 +1,51 @@
+import type { Page } from 'playwright-core';
+
+export interface NewJob {
+  machine: string;
+  complaint: string;
+  sensor: string;
+  codes?: string;
+  ambient?: {
+    source: 'Barometer here' | 'Altitude' | 'Weather report';
+    pressure?: string;
+    altitude?: string;
+  };
+}
+
+/** Opens a job through the form, as a technician does. */
+export async function openJob(page: Page, url: string, job: NewJob): Promise<void> {
+  await page.goto(url);
+  await page.getByRole('link', { name: 'New job' }).click();
+  await page.getByLabel('Vehicle or machine').fill(job.machine);
+  await page.getByLabel('Complaint').fill(job.complaint);
+  if (job.codes) await page.getByLabel('Codes, stored or pending').fill(job.codes);
+  await page.getByLabel('Sensor under test').click();
+  await page.getByRole('option', { name: job.sensor }).click();
+  if (job.ambient) {
+    const { source, pressure, altitude } = job.ambient;
+    await page.getByRole('button', { name: source }).click();
+    if (pressure)
+      await page
+        .getByLabel(/pressure/iu)
+        .last()
+        .fill(pressure);
+    if (altitude) await page.getByLabel('Altitude in m').fill(altitude);
+  }
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await page.getByRole('region', { name: 'Next reading' }).waitFor();
+}
+
+/** Types one line into the quick entry and saves it. */
+export async function enter(page: Page, text: string): Promise<void> {
+  const line = quickEntry(page);
+  await line.fill(text);
+  await line.press('Enter');
+}
+
+export const quickEntry = (page: Page) => page.locator('#quick-entry');
+export const pad = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Circuit from control unit to sensor plug' }).getByRole('button', { name });
+export const standing = (page: Page) => page.getByRole('region', { name: 'Standing' });
+export const nextReading = (page: Page) => page.getByRole('region', { name: 'Next reading' });
+export const choose = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
+export const section = (page: Page, name: string) => page.getByRole('tab', { name }).click();
