@@ -1,0 +1,105 @@
+// npm run screenshots: one current picture of each main view, from demo data, for the README.
+import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureWebBuild } from './build.mjs';
+import { ensureDebianPackages, ensureNodeModules, findChromium } from './install.mjs';
+import { cluster } from './postgres.mjs';
+import { root } from './run.mjs';
+import { main, step } from './say.mjs';
+import { startServer } from './server.mjs';
+
+const LAPTOP = { width: 1280, height: 800 };
+const TABLET = { width: 820, height: 1180 };
+
+/** Each view: its file, its size, and the way there from the list of jobs. */
+const VIEWS = [
+  ['jobs', LAPTOP, async () => {}],
+  ['new-job', LAPTOP, (page) => page.getByRole('link', { name: 'New job' }).click()],
+  ['sheet', LAPTOP, (page) => page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click()],
+  ['sheet-tablet', TABLET, (page) => page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click()],
+  ['bench', LAPTOP, workThePracticeCase],
+  [
+    'compare-dim',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('button', { name: 'Dim' }).click();
+      await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click();
+      await page.getByRole('button', { name: 'Idle', exact: true }).click();
+      await page.getByRole('tab', { name: 'Compare' }).click();
+    },
+  ],
+  [
+    'verdict',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Marsh Lane' }).click();
+      await page.getByRole('tab', { name: 'Verdict' }).click();
+    },
+  ],
+  [
+    'report',
+    TABLET,
+    async (page) => {
+      await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).click();
+      await page.getByRole('link', { name: 'Report' }).click();
+      await page.getByRole('button', { name: 'Print' }).waitFor();
+    },
+  ],
+];
+
+async function workThePracticeCase(page) {
+  await page.getByRole('link', { name: 'simulated' }).click();
+  for (let i = 0; i < 2; i++) {
+    await page.getByRole('button', { name: 'Go there' }).click();
+    await page.getByRole('button', { name: 'Take this reading' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
+  }
+  await page.getByRole('button', { name: 'Go there' }).click();
+}
+
+await main(async () => {
+  await ensureDebianPackages({ chromium: true });
+  await ensureNodeModules();
+  await ensureWebBuild();
+  const folder = mkdtempSync(join(tmpdir(), 'lettura-shots-'));
+  chmodSync(folder, 0o755);
+  const database = cluster(join(folder, 'postgres'));
+  const { chromium } = await import('playwright-core');
+  const shots = join(root, 'docs', 'screenshots');
+  mkdirSync(shots, { recursive: true });
+  let server;
+  let browser;
+  try {
+    await database.create();
+    await database.start();
+    server = await startServer({ databaseUrl: database.url(), data: 'demo' });
+    browser = await chromium.launch({
+      executablePath: findChromium(),
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+      ],
+    });
+    for (const [name, viewport, goThere] of VIEWS) {
+      await step(name, async () => {
+        const context = await browser.newContext({ viewport });
+        const page = await context.newPage();
+        await page.goto(server.url);
+        await page.getByRole('link', { name: 'Marsh Lane' }).waitFor();
+        await goThere(page);
+        await page.waitForLoadState('networkidle');
+        await page.waitForTimeout(500); // transitions of the controls
+        await page.screenshot({ path: join(shots, `${name}.png`) });
+        await context.close();
+      });
+    }
+  } finally {
+    await browser?.close();
+    await server?.stop();
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});

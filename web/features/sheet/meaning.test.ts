@@ -1,0 +1,52 @@
+import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
+import type { CaseFile } from '@lettura/core/reasoning';
+import { expect, test } from 'vitest';
+import { meaningOf } from './meaning.ts';
+
+const caseFile: CaseFile = {
+  profile: {
+    transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
+    nominalReferenceVolts: 5,
+    lowestKpaAbs: 20,
+    highestKpaAbs: 250,
+    circuitLowVolts: 0.1,
+    circuitHighVolts: 4.9,
+    toleranceKpa: 3.45,
+    differenceThatMattersKpa: 6.8,
+    bias: 'unknown',
+  },
+  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
+  readings: [],
+  meter: COMMON_METER,
+  gauge: COMMON_VACUUM_GAUGE,
+  pressureUnit: 'kPa',
+};
+const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
+const koeo = { engine: 'koeo', plug: 'connected' } as const;
+const signal = (volts: number) =>
+  ({ kind: 'wire', lane: 'signal', place: 'plug', volts, state: koeo }) as const;
+
+test('1.80 V is 100 kPa and no vacuum, and says what was taken for granted', () => {
+  const { fit, conversion } = meaningOf(signal(1.8), caseFile, units);
+  expect(fit).toBe('as-expected');
+  expect(conversion).toContain('100.0 kPa absolute = 0.00 inHg of vacuum');
+  expect(conversion).toContain('reference and return not measured yet');
+});
+
+test('a signal at a rail is no pressure', () => {
+  expect(meaningOf(signal(0.02), caseFile, units)).toMatchObject({ fit: 'below' });
+  expect(meaningOf(signal(0.02), caseFile, units).conversion).toContain('no pressure gives that');
+});
+
+test('a gauge in vacuum is judged in absolute pressure', () => {
+  const idle = { ...koeo, engine: 'idle' } as const;
+  const gauge = { kind: 'gauge', tap: 'manifold', pressureKpa: 64, basis: 'vacuum', state: idle } as const;
+  expect(meaningOf(gauge, caseFile, units)).toMatchObject({ fit: 'as-expected' });
+  expect(meaningOf({ ...gauge, pressureKpa: 40 }, caseFile, units)).toMatchObject({ fit: 'above' });
+});
+
+test('without an ambient pressure nothing is claimed about vacuum', () => {
+  const { expectation, conversion } = meaningOf(signal(1.8), { ...caseFile, ambient: undefined }, units);
+  expect(expectation).toBeUndefined();
+  expect(conversion).not.toContain('vacuum');
+});
