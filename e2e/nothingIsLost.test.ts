@@ -116,4 +116,8 @@ test('a correction replaces a reading without typing it all again', async () => 
   await pad(page, 'Signal at the control unit: 2.29 V').waitFor();
   const taken = page.getByRole('list', { name: 'Readings at this point' }).getByRole('listitem');
   expect(await taken.count()).toBe(1);
+  // Undoing a correction brings back what it replaced.
+  await page.keyboard.press('Alt+z');
+  await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
+  expect(await taken.count()).toBe(1);
 });

@@ -1,4 +1,4 @@
-import type { SensorProfile } from '@lettura/core/transfer';
+import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA, type SensorProfile } from '@lettura/core/transfer';
 
 /** Invented: a pump-station engine with a three-wire manifold pressure sensor and a pulled-down input. */
 export const BRILL_P4_SENSOR = {
@@ -12,7 +12,7 @@ export const BRILL_P4_SENSOR = {
     circuitLowVolts: 0.3,
     circuitHighVolts: 4.75,
     toleranceKpa: 1.8,
-    differenceThatMattersKpa: 6.8,
+    differenceThatMattersKpa: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
     bias: 'pull-down',
   } satisfies SensorProfile,
 };

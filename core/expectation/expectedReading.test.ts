@@ -1,19 +1,9 @@
 import { expect, test } from 'vitest';
 import type { MachineState, Target } from '../evidence/index.ts';
-import type { SensorProfile } from '../transfer/index.ts';
+import { MPX4250A, type SensorProfile } from '../transfer/index.ts';
 import { expectedReading, whyNoExpectation } from './index.ts';
 
-const profile: SensorProfile = {
-  transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
-  nominalReferenceVolts: 5,
-  lowestKpaAbs: 20,
-  highestKpaAbs: 250,
-  circuitLowVolts: 0.15,
-  circuitHighVolts: 4.9,
-  toleranceKpa: 3,
-  differenceThatMattersKpa: 6.8,
-  bias: 'pull-up',
-};
+const profile: SensorProfile = { ...MPX4250A, toleranceKpa: 3, bias: 'pull-up' };
 const ambient = { pressureKpaAbs: 100, expandedUncertaintyKpa: 0, source: 'barometer' as const };
 const context = { profile, ambient, referenceVolts: 5 };
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };

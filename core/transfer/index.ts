@@ -1,3 +1,4 @@
+export { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA, MPX4115A, MPX4250A } from './dataSheetProfiles.ts';
 export {
   LOWEST_USABLE_REFERENCE_VOLTS,
   pressureFromSignal,

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
+  MPX4115A,
+  MPX4250A,
   pressureFromSignal,
   pressuresFromSignals,
   signalBand,
@@ -10,24 +12,7 @@ import {
   type SensorProfile,
 } from './index.ts';
 
-const profile = (over: Partial<SensorProfile>): SensorProfile => ({
-  transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
-  nominalReferenceVolts: 5,
-  lowestKpaAbs: 20,
-  highestKpaAbs: 250,
-  circuitLowVolts: 0.15,
-  circuitHighVolts: 4.9,
-  toleranceKpa: 3.45,
-  differenceThatMattersKpa: 6.8,
-  bias: 'pull-down',
-  ...over,
-});
-const mpx4250a = profile({});
-const mpx4115a = profile({
-  transfer: { form: 'ratiometric', sharePerKpa: 0.009, shareAtZero: -0.095 },
-  lowestKpaAbs: 15,
-  highestKpaAbs: 115,
-});
+const profile = (over: Partial<SensorProfile>): SensorProfile => ({ ...MPX4250A, ...over });
 /** Common practice: 0 inHg of vacuum at sea level is 3.0 V, and every inHg takes 0.1 V away. */
 const tenthPerInHg = profile({
   transfer: {
@@ -42,7 +27,7 @@ test.each([
   [20, 0.204],
   [250, 4.896],
 ])('an MPX4250A gives at %d kPa and 5.1 V the data sheet’s %d V', (kpaAbs, volts) => {
-  expect(signalFromPressure(kpaAbs, 5.1, mpx4250a).signalVolts).toBeCloseTo(volts, 3);
+  expect(signalFromPressure(kpaAbs, 5.1, MPX4250A).signalVolts).toBeCloseTo(volts, 3);
 });
 
 // Data sheet MPX4115A: 0.204 V at 15 kPa and 4.794 V at 115 kPa, typical, at Vs = 5.1 V (offset and full scale output).
@@ -50,11 +35,11 @@ test.each([
   [15, 0.204],
   [115, 4.794],
 ])('an MPX4115A gives at %d kPa and 5.1 V the data sheet’s %d V', (kpaAbs, volts) => {
-  expect(signalFromPressure(kpaAbs, 5.1, mpx4115a).signalVolts).toBeCloseTo(volts, 3);
+  expect(signalFromPressure(kpaAbs, 5.1, MPX4115A).signalVolts).toBeCloseTo(volts, 3);
 });
 
 test('1.20 V from an MPX4250A on 4.95 V is 70.606 kPa: (1.2/4.95 + 0.04)/0.004 by hand', () => {
-  const result = pressureFromSignal({ signalVolts: 1.2, referenceVolts: 4.95, returnVolts: 0 }, mpx4250a);
+  const result = pressureFromSignal({ signalVolts: 1.2, referenceVolts: 4.95, returnVolts: 0 }, MPX4250A);
   expect(result.ok && result.value.pressureKpaAbs).toBeCloseTo(70.606, 3);
 });
 
@@ -73,14 +58,14 @@ test.each([
 );
 
 test('a raised return is taken off both signal and supply, so an honest sensor stays honest', () => {
-  const { signalVolts } = signalFromPressure(100, 4.6, mpx4250a);
+  const { signalVolts } = signalFromPressure(100, 4.6, MPX4250A);
   const wires = { signalVolts: signalVolts + 0.4, referenceVolts: 5, returnVolts: 0.4 };
-  const result = pressureFromSignal(wires, mpx4250a);
+  const result = pressureFromSignal(wires, MPX4250A);
   expect(result.ok && result.value.pressureKpaAbs).toBeCloseTo(100, 9);
 });
 
 test('without a supply no pressure is claimed', () => {
-  expect(pressureFromSignal({ signalVolts: 1, referenceVolts: 0.1, returnVolts: 0 }, mpx4250a)).toMatchObject(
+  expect(pressureFromSignal({ signalVolts: 1, referenceVolts: 0.1, returnVolts: 0 }, MPX4250A)).toMatchObject(
     {
       ok: false,
       problem: { code: 'reference-missing' },
@@ -89,14 +74,14 @@ test('without a supply no pressure is claimed', () => {
 });
 
 test('a signal past the range is converted and marked', () => {
-  expect(pressureFromSignal({ signalVolts: 5, referenceVolts: 5, returnVolts: 0 }, mpx4250a)).toMatchObject({
+  expect(pressureFromSignal({ signalVolts: 5, referenceVolts: 5, returnVolts: 0 }, MPX4250A)).toMatchObject({
     ok: true,
     value: { extrapolated: true },
   });
 });
 
 test('the control unit’s limits split the signal into bands', () => {
-  expect([0.05, 0.18, 2, 4.85, 4.95].map((volts) => signalBand(volts, 5, mpx4250a))).toEqual([
+  expect([0.05, 0.15, 2, 4.85, 4.95].map((volts) => signalBand(volts, 5, MPX4250A))).toEqual([
     'circuit-low',
     'out-of-range',
     'in-range',
@@ -113,7 +98,7 @@ test('the valid band is in rising order for a falling sensor too', () => {
 });
 
 test.each([
-  ['ratiometric', mpx4250a],
+  ['ratiometric', MPX4250A],
   ['linear', tenthPerInHg],
 ] as const)('volts and back are the identity inside the range of a %s sensor', (_form, sensor) => {
   fc.assert(
@@ -132,10 +117,10 @@ test.each([
 test('a batch converts as single readings do', () => {
   const volts = Float64Array.of(0.3, 1.2, 4.4);
   const kpa = new Float64Array(3);
-  pressuresFromSignals(volts, 4.95, mpx4250a, kpa);
+  pressuresFromSignals(volts, 4.95, MPX4250A, kpa);
   volts.forEach((signalVolts, i) => {
-    const one = pressureFromSignal({ signalVolts, referenceVolts: 4.95, returnVolts: 0 }, mpx4250a);
+    const one = pressureFromSignal({ signalVolts, referenceVolts: 4.95, returnVolts: 0 }, MPX4250A);
     expect(one.ok && one.value.pressureKpaAbs).toBeCloseTo(kpa[i] ?? NaN, 9);
   });
-  expect(straightLine(mpx4250a.transfer, 5).voltsPerKpa).toBeCloseTo(0.02, 12);
+  expect(straightLine(MPX4250A.transfer, 5).voltsPerKpa).toBeCloseTo(0.02, 12);
 });

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { MPX4250A } from '../transfer/index.ts';
 import {
   comparePressures,
   fromLimits,
@@ -41,19 +42,8 @@ test('a class 1.6 gauge of 100 kPa span with 2 kPa divisions: 1.6/√3 and 1/√
 });
 
 test('the budget of 1.20 V on 4.95 V: sensor 3.45/√3, meter 0.008 V and 0.02675 V·0.2424 over 19.8 mV/kPa', () => {
-  const profile = {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 } as const,
-    nominalReferenceVolts: 5,
-    lowestKpaAbs: 20,
-    highestKpaAbs: 250,
-    circuitLowVolts: 0.15,
-    circuitHighVolts: 4.9,
-    toleranceKpa: 3.45,
-    differenceThatMattersKpa: 6.8,
-    bias: 'pull-down' as const,
-  };
   const wires = { signalVolts: 1.2, referenceVolts: 4.95, returnVolts: 0 };
-  const kpa = signalTerms(wires, 70.606, profile, meter).map((term) => term.standardUncertaintyKpa);
+  const kpa = signalTerms(wires, 70.606, MPX4250A, meter).map((term) => term.standardUncertaintyKpa);
   expect(kpa[0]).toBeCloseTo(1.9919, 4);
   expect(kpa[1]).toBeCloseTo(0.008 / Math.sqrt(3) / 0.0198, 9);
   expect(kpa[2]).toBeCloseTo(((0.02675 / Math.sqrt(3)) * (1.2 / 4.95)) / 0.0198, 4);

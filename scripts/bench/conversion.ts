@@ -1,19 +1,7 @@
-import { pressuresFromSignals, type SensorProfile } from '@lettura/core/transfer';
+import { MPX4250A, pressuresFromSignals } from '@lettura/core/transfer';
 
 const SAMPLES = 10_000_000;
 const ROUNDS = 7;
-
-const profile: SensorProfile = {
-  transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
-  nominalReferenceVolts: 5,
-  lowestKpaAbs: 20,
-  highestKpaAbs: 250,
-  circuitLowVolts: 0.1,
-  circuitHighVolts: 4.9,
-  toleranceKpa: 3.45,
-  differenceThatMattersKpa: 6.8,
-  bias: 'unknown',
-};
 
 /** The core's batch conversion against the same arithmetic written out by hand; the best of several rounds each. */
 export function conversionRatio(): { value: number; unit: string; ratio: number } {
@@ -30,7 +18,7 @@ export function conversionRatio(): { value: number; unit: string; ratio: number 
     const expected = into[SAMPLES >> 1];
     core = Math.min(
       core,
-      milliseconds(() => pressuresFromSignals(volts, 4.95, profile, into)),
+      milliseconds(() => pressuresFromSignals(volts, 4.95, MPX4250A, into)),
     );
     if (Math.abs((into[SAMPLES >> 1] ?? NaN) - (expected ?? NaN)) > 1e-9)
       throw new Error('The two loops disagree.');

@@ -1,48 +1,25 @@
 import { BRILL_P4_SENSOR } from '@lettura/bench';
 import type { Sensor } from '@lettura/contract';
 import { toKpa } from '@lettura/core/quantity';
+import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA, MPX4115A, MPX4250A } from '@lettura/core/transfer';
 import type { Database } from '../db/connect.ts';
 import { sensorTable } from '../db/schema.ts';
 
 const SEA_LEVEL_KPA = 101.325;
-/** About 2 inHg: the shift that a workshop calls a fault (common practice). */
-const DIFFERENCE_THAT_MATTERS_KPA = 6.8;
 
 /** Ids are fixed, so that a job keeps its sensor whichever server put it there. */
 export const SHIPPED_SENSORS = [
   {
     id: '01935a00-0000-7000-8000-000000000001',
     name: 'MPX4250A absolute, 20–250 kPa',
-    // Published data sheet: V = Vs (0.004 P − 0.04), ±1.5 % of full scale (±3.45 kPa), Vs 4.85 to 5.35 V.
     source: 'Published data sheet: V = Vs (0.004 P − 0.04)',
-    profile: {
-      transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
-      nominalReferenceVolts: 5,
-      lowestKpaAbs: 20,
-      highestKpaAbs: 250,
-      circuitLowVolts: 0.1,
-      circuitHighVolts: 4.9,
-      toleranceKpa: 3.45,
-      differenceThatMattersKpa: DIFFERENCE_THAT_MATTERS_KPA,
-      bias: 'unknown',
-    },
+    profile: MPX4250A,
   },
   {
     id: '01935a00-0000-7000-8000-000000000002',
     name: 'MPX4115A absolute, 15–115 kPa',
-    // Published data sheet: V = Vs (0.009 P − 0.095), ±1.5 % of full scale (±1.5 kPa).
     source: 'Published data sheet: V = Vs (0.009 P − 0.095)',
-    profile: {
-      transfer: { form: 'ratiometric', sharePerKpa: 0.009, shareAtZero: -0.095 },
-      nominalReferenceVolts: 5,
-      lowestKpaAbs: 15,
-      highestKpaAbs: 115,
-      circuitLowVolts: 0.1,
-      circuitHighVolts: 4.9,
-      toleranceKpa: 1.5,
-      differenceThatMattersKpa: DIFFERENCE_THAT_MATTERS_KPA,
-      bias: 'unknown',
-    },
+    profile: MPX4115A,
   },
   { id: '01935a00-0000-7000-8000-000000000003', ...BRILL_P4_SENSOR },
   {
@@ -61,7 +38,7 @@ export const SHIPPED_SENSORS = [
       circuitLowVolts: 0.3,
       circuitHighVolts: 4.4,
       toleranceKpa: 2.5,
-      differenceThatMattersKpa: DIFFERENCE_THAT_MATTERS_KPA,
+      differenceThatMattersKpa: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
       bias: 'pull-up',
     },
   },
@@ -77,7 +54,7 @@ export const SHIPPED_SENSORS = [
       circuitLowVolts: 0.25,
       circuitHighVolts: 4.75,
       toleranceKpa: 3,
-      differenceThatMattersKpa: DIFFERENCE_THAT_MATTERS_KPA,
+      differenceThatMattersKpa: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
       bias: 'pull-up',
     },
   },

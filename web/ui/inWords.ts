@@ -126,12 +126,19 @@ export function ageInWords(instant: string, nowMs: number): string {
 }
 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-const DAY_AND_CLOCK = new Intl.DateTimeFormat('en-GB', {
+const FULL_DATE = new Intl.DateTimeFormat('en-GB', {
   day: 'numeric',
   month: 'short',
   year: 'numeric',
   hour: '2-digit',
   minute: '2-digit',
 });
+const DAY_AND_CLOCK = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
 export const clockTime = (instant: string): string => CLOCK.format(new Date(instant));
-export const dayAndTime = (instant: string): string => DAY_AND_CLOCK.format(new Date(instant));
+export const dayAndClock = (instant: string): string => DAY_AND_CLOCK.format(new Date(instant));
+export const dayAndTime = (instant: string): string => FULL_DATE.format(new Date(instant));

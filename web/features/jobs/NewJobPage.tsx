@@ -8,7 +8,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { CASE_LETTERS, jobDetails, vehicle } from '@lettura/contract';
+import { jobDetails, vehicle } from '@lettura/contract';
 import { useEffect, useRef, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
@@ -28,7 +28,7 @@ import { codesFromText } from '../../ui/codesFromText.ts';
 import { AmbientFields, readAmbient, type AmbientText } from '../ambient/index.ts';
 import { readingQueued } from '../outbox/index.ts';
 import { newJobDraft } from './newJobDraft.ts';
-import { practiceJob } from './practiceJob.ts';
+import { PracticeForm } from './PracticeForm.tsx';
 
 const form = z.object({
   vehicleName: vehicle.shape.name,
@@ -225,69 +225,6 @@ export default function NewJobPage() {
           </Box>
         )}
       </Box>
-    </Box>
-  );
-}
-
-function PracticeForm() {
-  const [letter, setLetter] = useState<(typeof CASE_LETTERS)[number] | 'surprise'>('surprise');
-  const [problem, setProblem] = useState<RequestProblem>();
-  const { data: sensors = [] } = useListSensorsQuery();
-  const [createVehicle] = useCreateVehicleMutation();
-  const [createJob, { isLoading }] = useCreateJobMutation();
-  const navigate = useNavigate();
-  const start = async () => {
-    const parts = practiceJob(letter, sensors);
-    if (!parts)
-      return setProblem({
-        code: 'loading',
-        message: 'The sensors are still loading.',
-        next: 'Try again in a moment.',
-        passing: true,
-      });
-    try {
-      await createVehicle(parts.vehicle).unwrap();
-      await createJob(parts.job).unwrap();
-    } catch (error) {
-      return setProblem(requestProblem(error));
-    }
-    await navigate(`/jobs/${parts.job.id}`);
-  };
-  return (
-    <Box
-      component="form"
-      aria-label="Practice"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void start();
-      }}
-      sx={{ display: 'grid', gap: 2 }}
-    >
-      <Typography>
-        A pump engine with a three-wire manifold pressure sensor. It may be sound, or hide one fault; the
-        meter, the vacuum gauge and live data answer as on a real one.
-      </Typography>
-      <TextField
-        select
-        label="Practice case"
-        value={letter}
-        onChange={(event) => setLetter(event.target.value as typeof letter)}
-      >
-        <MenuItem value="surprise">Surprise me</MenuItem>
-        {CASE_LETTERS.map((name) => (
-          <MenuItem key={name} value={name}>
-            Case {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      {problem && (
-        <Alert severity="error">
-          {problem.message} {problem.next}
-        </Alert>
-      )}
-      <Button type="submit" variant="contained" size="large" disabled={isLoading}>
-        Start practice
-      </Button>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Reading } from '@lettura/contract';
 import { NUMERALS } from '../../app/theme.ts';
-import { briefState, clockTime, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { Sheet } from './useSheet.ts';
 
@@ -47,7 +47,7 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
               key={reading.id}
               sx={counts ? undefined : { '& td': { textDecoration: 'line-through' } }}
             >
-              <TableCell>{clockTime(reading.takenAt)}</TableCell>
+              <TableCell>{dayAndClock(reading.takenAt)}</TableCell>
               <TableCell>{placeInWords(reading)}</TableCell>
               <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
                 {valueInWords(reading, units)}

@@ -27,6 +27,7 @@ import { padIn } from './padOf.ts';
 import { QuickEntryBar } from './QuickEntryBar.tsx';
 import { ReadingPanel } from './ReadingPanel.tsx';
 import { RecordPanel } from './RecordPanel.tsx';
+import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
 import { correctionStarted, draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
 import { StandingPanel } from './StandingPanel.tsx';
@@ -165,15 +166,15 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           minHeight: 0,
         }}
       >
-        <Paper area="lanes">
+        <SheetPaper area="lanes">
           <Lanes
             caseFile={caseFile}
             selected={selected}
             padOf={(target) => padIn(sheet, target, state, units)}
             onSelect={select}
           />
-        </Paper>
-        <Paper area="section" scroll>
+        </SheetPaper>
+        <SheetPaper area="section" scroll>
           <SectionTabs section={section} onChoose={show} />
           <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
             {section === 'reading' && (
@@ -198,6 +199,8 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
                 }
                 onTakeBack={entry.takeBack}
                 onCorrect={(reading) => {
+                  // The value may have been wrong; the state it was read in was not.
+                  if ('state' in reading) dispatch(stateSet({ jobId, ...reading.state }));
                   dispatch(correctionStarted({ jobId, id: reading.id, draft: reading.enteredText }));
                   input.current?.focus();
                 }}
@@ -218,13 +221,13 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             )}
             {section === 'job' && <JobPanel job={job} sensor={sensor} />}
           </Box>
-        </Paper>
-        <Paper area="reasoning" scroll>
+        </SheetPaper>
+        <SheetPaper area="reasoning" scroll>
           <NextReadingPanel weighing={weighing} onGo={goTo} />
           <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
             <StandingPanel weighing={weighing} />
           </Box>
-        </Paper>
+        </SheetPaper>
       </Box>
       <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
         {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
@@ -240,34 +243,6 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           onSave={save}
         />
       </Box>
-    </Box>
-  );
-}
-
-interface PaperProps {
-  area: 'lanes' | 'section' | 'reasoning';
-  scroll?: boolean;
-  children: React.ReactNode;
-}
-
-function Paper({ area, scroll = false, children }: PaperProps) {
-  return (
-    <Box
-      sx={{
-        gridArea: area,
-        bgcolor: 'background.paper',
-        border: 1,
-        borderColor: 'sheet.rule',
-        borderRadius: 1,
-        p: 1.25,
-        minHeight: 0,
-        minWidth: 0,
-        overflowY: scroll ? { md: 'auto' } : 'visible',
-      }}
-      // A region that scrolls must be reachable without a pointer.
-      tabIndex={scroll ? 0 : undefined}
-    >
-      {children}
     </Box>
   );
 }

@@ -1,20 +1,11 @@
+import { MPX4250A } from '@lettura/core/transfer';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { expect, test } from 'vitest';
 import { meaningOf } from './meaning.ts';
 
 const caseFile: CaseFile = {
-  profile: {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.004, shareAtZero: -0.04 },
-    nominalReferenceVolts: 5,
-    lowestKpaAbs: 20,
-    highestKpaAbs: 250,
-    circuitLowVolts: 0.1,
-    circuitHighVolts: 4.9,
-    toleranceKpa: 3.45,
-    differenceThatMattersKpa: 6.8,
-    bias: 'unknown',
-  },
+  profile: MPX4250A,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings: [],
   meter: COMMON_METER,

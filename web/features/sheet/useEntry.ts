@@ -47,7 +47,9 @@ export function useEntry(sheet: Sheet) {
     dispatch(entryDone(jobId));
     setProblem(undefined);
     const message = `${placeInWords(entered)}: ${valueInWords(entered, units)}`;
-    setDone({ message, warnings, undo: () => takeBack(entered) });
+    const replaced = sheet.readings.find(({ id }) => id === correcting);
+    const undo = () => (replaced ? putBack(replaced, entered) : takeBack(entered));
+    setDone({ message, warnings, undo });
   };
 
   const takeBack = (reading: NewReading) => {
@@ -58,12 +60,14 @@ export function useEntry(sheet: Sheet) {
     setDone({
       message: `Taken back: ${placeInWords(reading)}, ${valueInWords(reading, units)}`,
       warnings: [],
-      undo: () => {
-        // The same value as a new line, since the record only grows.
-        dispatch(readingQueued({ ...reading, id: v7(), supersedes: withdrawal.id }));
-        setDone(undefined);
-      },
+      undo: () => putBack(reading, withdrawal),
     });
+  };
+
+  /** The same value as a new line in place of `instead`, since the record only grows. */
+  const putBack = (reading: NewReading, instead: NewReading) => {
+    dispatch(readingQueued({ ...reading, id: v7(), supersedes: instead.id }));
+    setDone(undefined);
   };
 
   return {

@@ -1,0 +1,76 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { CASE_LETTERS } from '@lettura/contract';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useCreateJobMutation, useCreateVehicleMutation, useListSensorsQuery } from '../../app/api.ts';
+import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
+import { practiceJob } from './practiceJob.ts';
+
+/** Opens a job on the simulated machine, named by a letter so that its fault stays hidden. */
+export function PracticeForm() {
+  const [letter, setLetter] = useState<(typeof CASE_LETTERS)[number] | 'surprise'>('surprise');
+  const [problem, setProblem] = useState<RequestProblem>();
+  const { data: sensors = [] } = useListSensorsQuery();
+  const [createVehicle] = useCreateVehicleMutation();
+  const [createJob, { isLoading }] = useCreateJobMutation();
+  const navigate = useNavigate();
+  const start = async () => {
+    const parts = practiceJob(letter, sensors);
+    if (!parts)
+      return setProblem({
+        code: 'loading',
+        message: 'The sensors are still loading.',
+        next: 'Try again in a moment.',
+        passing: true,
+      });
+    try {
+      await createVehicle(parts.vehicle).unwrap();
+      await createJob(parts.job).unwrap();
+    } catch (error) {
+      return setProblem(requestProblem(error));
+    }
+    await navigate(`/jobs/${parts.job.id}`);
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Practice"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void start();
+      }}
+      sx={{ display: 'grid', gap: 2 }}
+    >
+      <Typography>
+        A pump engine with a three-wire manifold pressure sensor. It may be sound, or hide one fault; the
+        meter, the vacuum gauge and live data answer as on a real one.
+      </Typography>
+      <TextField
+        select
+        label="Practice case"
+        value={letter}
+        onChange={(event) => setLetter(event.target.value as typeof letter)}
+      >
+        <MenuItem value="surprise">Surprise me</MenuItem>
+        {CASE_LETTERS.map((name) => (
+          <MenuItem key={name} value={name}>
+            Case {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {problem && (
+        <Alert severity="error">
+          {problem.message} {problem.next}
+        </Alert>
+      )}
+      <Button type="submit" variant="contained" size="large" disabled={isLoading}>
+        Start practice
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,137 @@
+import { newReading, type NewReading } from '@lettura/contract';
+import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { api } from '../../app/api.ts';
+import { fakeStorage } from '../../testStorage.ts';
+import {
+  outboxSender,
+  outboxSlice,
+  outboxStorage,
+  readingQueued,
+  selectOutbox,
+  sendingAsked,
+} from './index.ts';
+import { readingDiscarded } from './outboxSlice.ts';
+
+const JOB = '01935a00-0000-7000-8000-000000000999';
+const reading = (n: number): NewReading =>
+  newReading.parse({
+    id: `01935a00-0000-7000-8000-${String(n).padStart(12, '0')}`,
+    jobId: JOB,
+    kind: 'wire',
+    takenAt: '2026-11-24T08:00:00.000Z',
+    enteredText: `${n}`,
+    state: { engine: 'koeo', plug: 'connected' },
+    lane: 'signal',
+    place: 'plug',
+    volts: n,
+  });
+
+function testStore() {
+  const store = configureStore({
+    reducer: combineReducers({ [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer }),
+    middleware: (getDefault) => getDefault().prepend(outboxSender.middleware).concat(api.middleware),
+  });
+  let last = store.getState().outbox;
+  store.subscribe(() => {
+    const { outbox } = store.getState();
+    if (outbox !== last) outboxStorage.save(last, outbox);
+    last = outbox;
+  });
+  return store;
+}
+
+/** What the server answers, request by request; `away` is a connection that fails. */
+let answers: (Response | 'away')[] = [];
+let received: number[] = [];
+const json = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const problem = (status: number, code: string) =>
+  json(status, { type: `urn:lettura:problem:${code}`, title: code, status, detail: code, next: 'Do this.' });
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  vi.stubGlobal('localStorage', fakeStorage());
+  // Node's own Request wants a whole address; a browser completes it from the page's.
+  vi.stubGlobal(
+    'Request',
+    class extends Request {
+      constructor(url: string | URL | Request, init?: RequestInit) {
+        super(typeof url === 'string' ? new URL(url, 'http://127.0.0.1') : url, init);
+      }
+    },
+  );
+  answers = [];
+  received = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const sent = (await request.json()) as { volts: number };
+    const answer = answers.shift();
+    if (answer === 'away') throw new TypeError('Failed to fetch');
+    received.push(sent.volts);
+    return answer ?? json(201, sent);
+  });
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+const settle = (ms = 50) => vi.advanceTimersByTimeAsync(ms);
+const waiting = (store: ReturnType<typeof testStore>) =>
+  selectOutbox(store.getState()).entries.map((one) => one.reading.id.at(-1));
+
+test('a reading goes out at once and leaves the outbox and the storage', async () => {
+  const store = testStore();
+  store.dispatch(readingQueued(reading(1)));
+  expect(Object.keys(localStorage)).toHaveLength(1);
+  await settle();
+  expect(received).toEqual([1]);
+  expect(waiting(store)).toEqual([]);
+  expect(Object.keys(localStorage)).toHaveLength(0);
+});
+
+test('while the server is away it is tried again by itself, ever less often, in the order of entry', async () => {
+  answers = ['away', 'away'];
+  const store = testStore();
+  store.dispatch(readingQueued(reading(1)));
+  await settle();
+  expect(selectOutbox(store.getState()).waitingBecause?.code).toBe('server-away');
+  store.dispatch(readingQueued(reading(2)));
+  await settle();
+  expect(received).toEqual([]);
+  await settle(15_000);
+  expect(received).toEqual([1, 2]);
+  expect(selectOutbox(store.getState())).toEqual({ entries: [] });
+});
+
+test('a database that is away is waited for; a refusal is kept for a person and does not hold up the rest', async () => {
+  answers = [problem(503, 'database-away'), problem(410, 'job-deleted')];
+  const store = testStore();
+  store.dispatch(readingQueued(reading(1)));
+  await settle(5000);
+  store.dispatch(readingQueued(reading(2)));
+  await settle();
+  const [first] = selectOutbox(store.getState()).entries;
+  expect(first?.refused).toMatchObject({ code: 'job-deleted', next: 'Do this.' });
+  expect(received).toEqual([1, 1, 2]);
+  expect(waiting(store)).toEqual(['1']);
+  store.dispatch(sendingAsked());
+  await settle();
+  expect(waiting(store)).toEqual([]);
+});
+
+test('what waits survives the page, and another tab’s waiting readings are left alone', async () => {
+  answers = Array<'away'>(20).fill('away');
+  const first = testStore();
+  first.dispatch(readingQueued(reading(1)));
+  const second = testStore();
+  second.dispatch(readingQueued(reading(2)));
+  await settle();
+  second.dispatch(readingDiscarded(reading(2).id));
+  expect(waiting(testStore())).toEqual(['1']);
+});
+
+test('what an older version or another hand left in the storage is passed over', () => {
+  localStorage.setItem('lettura.outbox.a', '{"id":"nonsense"}');
+  localStorage.setItem('lettura.outbox.b', 'not json');
+  expect(outboxStorage.load()).toEqual([]);
+});

@@ -1,0 +1,31 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+
+export interface SheetPaperProps {
+  area: 'lanes' | 'section' | 'reasoning';
+  scroll?: boolean;
+  children: ReactNode;
+}
+
+/** One area of the sheet. An area that scrolls by itself keeps the lanes and the reasoning in view. */
+export function SheetPaper({ area, scroll = false, children }: SheetPaperProps) {
+  return (
+    <Box
+      sx={{
+        gridArea: area,
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'sheet.rule',
+        borderRadius: 1,
+        p: 1.25,
+        minHeight: 0,
+        minWidth: 0,
+        overflowY: scroll ? { md: 'auto' } : 'visible',
+      }}
+      // A region that scrolls must be reachable without a pointer.
+      tabIndex={scroll ? 0 : undefined}
+    >
+      {children}
+    </Box>
+  );
+}

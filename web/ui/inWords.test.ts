@@ -1,0 +1,55 @@
+import { expect, test } from 'vitest';
+import { ageInWords, briefState, valueInWords, vacuumInWords, causeInWords } from './inWords.ts';
+import { codesFromText } from './codesFromText.ts';
+
+const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
+const common = {
+  id: 'a',
+  jobId: 'b',
+  takenAt: '2026-11-24T08:00:00.000Z',
+  enteredText: '',
+  state: { engine: 'idle', plug: 'connected' },
+} as const;
+const ambient = { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' } as const;
+
+test('each reading is shown in its own unit and with its basis', () => {
+  expect(valueInWords({ ...common, kind: 'wire', lane: 'signal', place: 'plug', volts: 0.0124 }, units)).toBe(
+    '12 mV',
+  );
+  expect(valueInWords({ ...common, kind: 'scan', pressureKpaAbs: 47 }, units)).toBe('47 kPa abs');
+  const gauge = { ...common, kind: 'gauge', tap: 'manifold', pressureKpa: 55.875 } as const;
+  expect(valueInWords({ ...gauge, basis: 'vacuum' }, units)).toBe('16.50 inHg vac');
+  expect(valueInWords({ ...gauge, basis: 'absolute' }, units)).toBe('55.9 kPa abs');
+});
+
+test('a pressure above ambient says so instead of showing a negative vacuum', () => {
+  expect(vacuumInWords(70, ambient, units)).toBe('8.86 inHg of vacuum'); // 30 / 3.386389 by hand
+  expect(vacuumInWords(130, ambient, units)).toBe('8.86 inHg above ambient');
+});
+
+test.each([
+  [20_000, 'just now'],
+  [5 * 60_000, '5 min ago'],
+  [3 * 3_600_000, '3 h ago'],
+  [72 * 3_600_000, '3 days ago'],
+])('%d ms ago is %s', (ms, words) => {
+  const instant = '2026-11-24T08:00:00.000Z';
+  expect(ageInWords(instant, Date.parse(instant) + ms)).toBe(words);
+});
+
+test('only a plug that is off is worth a word', () => {
+  expect(briefState({ engine: 'idle', plug: 'connected' })).toBe('idle');
+  expect(briefState({ engine: 'koeo', plug: 'unplugged' })).toBe('key on, engine off, plug off');
+});
+
+test('codes are read from one line, and the wrong one is named', () => {
+  expect(codesFromText.parse('p0107, P0108;U0100')).toEqual(['P0107', 'P0108', 'U0100']);
+  expect(codesFromText.parse('  ')).toEqual([]);
+  const wrong = codesFromText.safeParse('P0107 brakes');
+  expect(wrong.error?.issues[0]?.message).toContain('“brakes”: A code is a letter and four digits');
+});
+
+test('a verdict is told by the cause’s own title', () => {
+  expect(causeInWords('not-proven')).toBe('Not proven yet');
+  expect(causeInWords('reference-open')).toBe('Reference wire open');
+});
