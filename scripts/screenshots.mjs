@@ -38,6 +38,14 @@ const VIEWS = [
     },
   ],
   [
+    'reference',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Reference' }).click();
+      await page.getByRole('tab', { name: 'Ohms in a wire' }).click();
+    },
+  ],
+  [
     'report',
     TABLET,
     async (page) => {

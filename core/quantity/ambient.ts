@@ -27,6 +27,12 @@ export interface Ambient {
  */
 const EXPANDED_UNCERTAINTY_KPA = { barometer: 0.3, weather: 0.5, altitude: 2.5 } as const;
 
+/** A front moves the barometer by more than its own doubt within half a day (common practice); altitude stays. */
+const STALE_AFTER_MS = 12 * 3_600_000;
+
+export const ambientIsStale = (source: AmbientSource['source'], ageMs: number): boolean =>
+  source !== 'altitude' && ageMs > STALE_AFTER_MS;
+
 /** The lowest and highest pressures that weather and roads bring, with room to spare. */
 const PLAUSIBLE_KPA_ABS = [45, 110] as const;
 

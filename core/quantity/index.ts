@@ -1,4 +1,14 @@
-export { AMBIENT_SOURCES, ambientFrom, type Ambient, type AmbientSource } from './ambient.ts';
+export { AMBIENT_SOURCES, ambientFrom, ambientIsStale, type Ambient, type AmbientSource } from './ambient.ts';
+export {
+  fromGramsPerSecond,
+  fromKelvin,
+  MASS_FLOW_UNITS,
+  TEMPERATURE_UNITS,
+  toGramsPerSecond,
+  toKelvin,
+  type MassFlowUnit,
+  type TemperatureUnit,
+} from './otherUnits.ts';
 export { parseReading, type ParsedReading, type ReadingUnit, type ReadingWarning } from './parseReading.ts';
 export {
   fromKpaAbs,

@@ -10,6 +10,7 @@ import { themeNamed } from './theme.ts';
 const JobsPage = lazy(() => import('../features/jobs/JobsPage.tsx'));
 const NewJobPage = lazy(() => import('../features/jobs/NewJobPage.tsx'));
 const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
+const ReferencePage = lazy(() => import('../features/reference/ReferencePage.tsx'));
 const ReportPage = lazy(() => import('../features/report/ReportPage.tsx'));
 
 export function App() {
@@ -25,6 +26,7 @@ export function App() {
             <Route path="/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs/:jobId" element={<SheetPage />} />
             <Route path="/jobs/:jobId/report" element={<ReportPage />} />
+            <Route path="/reference/:calculator?" element={<ReferencePage />} />
             <Route
               path="*"
               element={

@@ -35,7 +35,11 @@ export default function JobsPage() {
   const shown = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Jobs" />
+      <PageHeader title="Jobs">
+        <Button component={Link} to="/reference" color="inherit">
+          Reference
+        </Button>
+      </PageHeader>
       <OutboxBanner />
       <Box component="main" sx={{ p: 2, maxWidth: 1240, mx: 'auto' }}>
         <Box sx={{ display: 'flex', gap: 2, mb: 2, alignItems: 'center' }}>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { FAULT_WORDS, faultOfCase } from '@lettura/bench';
 import type { Target } from '@lettura/core/evidence';
+import { ambientIsStale } from '@lettura/core/quantity';
 import type { NextReading } from '@lettura/core/reasoning';
 import { useEffect, useRef } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
@@ -101,6 +102,9 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   }, [vehicle.name]);
 
   const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
+  const ambientStale =
+    ambientReading?.kind === 'ambient' &&
+    ambientIsStale(ambientReading.ambient.source, now - Date.parse(ambientReading.takenAt));
   const ambientAge = ambientReading && ageInWords(ambientReading.takenAt, now);
 
   return (
@@ -114,6 +118,9 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
       }}
     >
       <PageHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')}>
+        <Button component={Link} to="/reference" color="inherit">
+          Reference
+        </Button>
         <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
           Report
         </Button>
@@ -139,6 +146,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
             ambient={caseFile.ambient}
             ambientAge={ambientAge}
+            ambientStale={ambientStale}
             absoluteUnit={units.absolute}
             onAmbient={() => show('ambient')}
           />

@@ -18,12 +18,22 @@ export interface StateBarProps {
   onChange: (change: Partial<MachineState>) => void;
   ambient: Ambient | undefined;
   ambientAge: string | undefined;
+  /** Old enough for the weather to have changed. */
+  ambientStale: boolean;
   absoluteUnit: Parameters<typeof formatPressure>[1];
   onAmbient: () => void;
 }
 
 /** The state of the machine, on which every expectation depends and which every reading carries. */
-export function StateBar({ state, onChange, ambient, ambientAge, absoluteUnit, onAmbient }: StateBarProps) {
+export function StateBar({
+  state,
+  onChange,
+  ambient,
+  ambientAge,
+  ambientStale,
+  absoluteUnit,
+  onAmbient,
+}: StateBarProps) {
   return (
     <Box
       component="section"
@@ -54,12 +64,12 @@ export function StateBar({ state, onChange, ambient, ambientAge, absoluteUnit, o
         <ToggleButton value="unplugged">Plug off</ToggleButton>
       </ToggleButtonGroup>
       <Button
-        variant={ambient ? 'text' : 'outlined'}
-        color={ambient ? 'inherit' : 'warning'}
+        variant={ambient && !ambientStale ? 'text' : 'outlined'}
+        color={ambient && !ambientStale ? 'inherit' : 'warning'}
         onClick={onAmbient}
       >
         {ambient
-          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, absoluteUnit)} · ${ambient.source} · ${ambientAge ?? ''}`
+          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, absoluteUnit)} · ${ambient.source} · ${ambientAge ?? ''}${ambientStale ? ': read it again' : ''}`
           : 'Give the ambient pressure'}
       </Button>
     </Box>

@@ -1,0 +1,5 @@
+export {
+  expectedAirflowGramsPerSecond,
+  idleRuleGramsPerSecond,
+  type AirflowInputs,
+} from './expectedAirflow.ts';

@@ -1,0 +1,1 @@
+export { r134aSaturationKpaAbs, SATURATION_RANGE_CELSIUS } from './saturation.ts';

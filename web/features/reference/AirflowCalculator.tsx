@@ -1,0 +1,119 @@
+import { expectedAirflowGramsPerSecond, idleRuleGramsPerSecond } from '@lettura/core/airflow';
+import {
+  fromGramsPerSecond,
+  fromKpa,
+  MASS_FLOW_UNITS,
+  TEMPERATURE_UNITS,
+  toKelvin,
+  toKpa,
+} from '@lettura/core/quantity';
+import { useSelector } from 'react-redux';
+import { selectUnits } from '../../app/preferences.ts';
+import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
+import { fieldNumber } from './fieldNumber.ts';
+import { useFields } from './useFields.ts';
+
+const DEFAULTS = {
+  litres: '1.6',
+  revs: '800',
+  pressure: '32',
+  temperature: '40',
+  scale: '°C',
+  efficiency: '75',
+  unit: 'g/s',
+};
+
+/** What a flow meter should read by speed and density, beside the litres rule of thumb. */
+export function AirflowCalculator() {
+  const { values, set } = useFields(DEFAULTS);
+  const { absolute } = useSelector(selectUnits);
+  const unit = chosen(values.unit, MASS_FLOW_UNITS);
+  const scale = chosen(values.scale, TEMPERATURE_UNITS);
+  const litres = fieldNumber(values.litres, { lowest: 0.05, highest: 50, unit: 'L' });
+  const revs = fieldNumber(values.revs, { lowest: 50, highest: 15_000, unit: '1/min' });
+  const pressure = fieldNumber(values.pressure, {
+    lowest: 0,
+    highest: Math.round(fromKpa(500, absolute)),
+    unit: absolute,
+  });
+  const temperature = fieldNumber(
+    values.temperature,
+    scale === 'K'
+      ? { lowest: 230, highest: 420, unit: scale }
+      : { lowest: -40, highest: scale === '°C' ? 150 : 300, unit: scale },
+  );
+  const efficiency = fieldNumber(values.efficiency, { lowest: 5, highest: 150, unit: '%' });
+  const outcomes: Outcome[] = [];
+  const show = (gramsPerSecond: number) => fromGramsPerSecond(gramsPerSecond, unit).toFixed(2);
+  if (litres.ok && revs.ok && pressure.ok && temperature.ok && efficiency.ok) {
+    const flow = expectedAirflowGramsPerSecond({
+      displacementLitres: litres.value,
+      revsPerMinute: revs.value,
+      pressureKpaAbs: toKpa(pressure.value, absolute),
+      temperatureKelvin: toKelvin(temperature.value, scale),
+      volumetricEfficiency: efficiency.value / 100,
+    });
+    const rule = idleRuleGramsPerSecond(litres.value);
+    outcomes.push(
+      { label: 'By speed and density', value: `${show(flow)} ${unit}` },
+      {
+        label: 'At warm idle, by the litres rule',
+        value: `${show(rule.lowest)} to ${show(rule.highest)} ${unit}`,
+        note: 'Common practice: about the engine’s litres in g/s, or a little more.',
+      },
+    );
+  }
+  return (
+    <Calculator
+      title="Airflow"
+      outcomes={outcomes}
+      about="Four-stroke: VE · displacement · (speed / 120) · p / (R · T). A flow meter that reads well below may be passed by unmetered air."
+      fields={
+        <>
+          <NumberField
+            label="Displacement in L"
+            value={values.litres}
+            onChange={(value) => set('litres', value)}
+            read={litres}
+          />
+          <NumberField
+            label="Engine speed in 1/min"
+            value={values.revs}
+            onChange={(value) => set('revs', value)}
+            read={revs}
+          />
+          <NumberField
+            label={`Manifold pressure in ${absolute} absolute`}
+            value={values.pressure}
+            onChange={(value) => set('pressure', value)}
+            read={pressure}
+          />
+          <NumberField
+            label={`Air temperature in ${scale}`}
+            value={values.temperature}
+            onChange={(value) => set('temperature', value)}
+            read={temperature}
+          />
+          <ChoiceField
+            label="Temperature scale"
+            value={scale}
+            options={TEMPERATURE_UNITS}
+            onChange={(value) => set('scale', value)}
+          />
+          <NumberField
+            label="Volumetric efficiency in %"
+            value={values.efficiency}
+            onChange={(value) => set('efficiency', value)}
+            read={efficiency}
+          />
+          <ChoiceField
+            label="Show in"
+            value={unit}
+            options={MASS_FLOW_UNITS}
+            onChange={(value) => set('unit', value)}
+          />
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,53 @@
+import Box from '@mui/material/Box';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import { useEffect, type ComponentType } from 'react';
+import { Link, useParams } from 'react-router';
+import { PageHeader } from '../../app/PageHeader.tsx';
+import { AirflowCalculator } from './AirflowCalculator.tsx';
+import { OhmsCalculator } from './OhmsCalculator.tsx';
+import { PairCalculator } from './PairCalculator.tsx';
+import { PressureCalculator } from './PressureCalculator.tsx';
+import { RefrigerantCalculator } from './RefrigerantCalculator.tsx';
+import { SensorCalculator } from './SensorCalculator.tsx';
+
+const CALCULATORS: Record<string, { label: string; Calculator: ComponentType }> = {
+  pressure: { label: 'Pressure', Calculator: PressureCalculator },
+  sensor: { label: 'Volts and pressure', Calculator: SensorCalculator },
+  ohms: { label: 'Ohms in a wire', Calculator: OhmsCalculator },
+  airflow: { label: 'Airflow', Calculator: AirflowCalculator },
+  pair: { label: 'Track pair', Calculator: PairCalculator },
+  refrigerant: { label: 'R-134a', Calculator: RefrigerantCalculator },
+};
+
+/** Calculators that stand alone, opened in passing; the address of each holds its numbers. */
+export default function ReferencePage() {
+  const { calculator = 'pressure' } = useParams();
+  const name = Object.hasOwn(CALCULATORS, calculator) ? calculator : 'pressure';
+  const current = CALCULATORS[name];
+  useEffect(() => {
+    document.title = `${current?.label} · Reference · Lettura`;
+  }, [current]);
+  return (
+    <Box sx={{ minHeight: '100vh' }}>
+      <PageHeader title="Reference" />
+      <Box component="main" sx={{ p: 2, maxWidth: 1000, mx: 'auto' }}>
+        <Box
+          sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 2 }}
+        >
+          <Tabs
+            value={name}
+            aria-label="Calculators"
+            variant="scrollable"
+            sx={{ mb: 2, borderBottom: 1, borderColor: 'divider' }}
+          >
+            {Object.entries(CALCULATORS).map(([value, { label }]) => (
+              <Tab key={value} value={value} label={label} component={Link} to={`/reference/${value}`} />
+            ))}
+          </Tabs>
+          {current && <current.Calculator />}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

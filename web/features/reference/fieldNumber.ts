@@ -1,0 +1,29 @@
+import { fail, ok, type Result } from '@lettura/core/problem';
+
+export interface Limits {
+  lowest: number;
+  highest: number;
+  unit: string;
+}
+
+const NUMBER = /^[+\-−]?(\d{1,9}([.,]\d{0,9})?|[.,]\d{1,9})$/u;
+
+/** A number typed into a calculator, decimal comma or point, inside what makes sense there. */
+export function fieldNumber(
+  text: string,
+  { lowest, highest, unit }: Limits,
+): Result<number, 'not-a-number' | 'out-of-range'> {
+  const trimmed = text.trim();
+  const range = `Enter a number from ${lowest} to ${highest}${unit && ` ${unit}`}.`;
+  if (!NUMBER.test(trimmed)) {
+    return fail(
+      'not-a-number',
+      trimmed === '' ? 'There is no value yet.' : `“${trimmed}” is not a number.`,
+      range,
+    );
+  }
+  const value = Number(trimmed.replace('−', '-').replace(',', '.'));
+  if (value < lowest || value > highest)
+    return fail('out-of-range', `${trimmed} is outside the range.`, range);
+  return ok(value);
+}
