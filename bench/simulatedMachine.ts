@@ -1,6 +1,6 @@
 import { solveNodeVoltages, type Component } from '@lettura/core/circuit';
 import { keyOn, type Lane, type MachineState, type Place } from '@lettura/core/evidence';
-import { straightLine } from '@lettura/core/transfer';
+import { signalFromPressure } from '@lettura/core/transfer';
 import type { HiddenFault } from './hiddenFaults.ts';
 import { BRILL_P4 } from './machines/brillP4.ts';
 import { seededRandom } from './random.ts';
@@ -65,11 +65,11 @@ export function simulatedMachine(fault: HiddenFault, seed: number): SimulatedMac
   };
 
   const network = (state: MachineState): Component[] => {
-    const { transfer, nominalReferenceVolts } = BRILL_P4.sensor.profile;
-    const line = straightLine(transfer, 1);
+    const { profile } = BRILL_P4.sensor;
+    const { nominalReferenceVolts } = profile;
+    const { signalVolts } = signalFromPressure(manifoldKpaAbs(state), nominalReferenceVolts, profile);
     const share =
-      individual.stuckShare ??
-      Math.min(0.97, Math.max(0.03, line.voltsAtZero + line.voltsPerKpa * manifoldKpaAbs(state)));
+      individual.stuckShare ?? Math.min(0.97, Math.max(0.03, signalVolts / nominalReferenceVolts));
     const parts: Component[] = [
       { kind: 'resistor', a: UNIT_GROUND, b: BATTERY_NEGATIVE, ohms: 0.01 },
       { kind: 'resistor', a: nodeOf('return', 'unit'), b: UNIT_GROUND, ohms: 0.02 },

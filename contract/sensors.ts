@@ -1,10 +1,12 @@
-import { BIASES, type SensorProfile } from '@lettura/core/transfer';
+import { BIASES, isMonotone, type SensorProfile } from '@lettura/core/transfer';
 import { z } from 'zod';
 import { id } from './ids.ts';
 
 const volts = z.number().min(-1).max(16);
 const kpaAbs = z.number().min(0).max(1000);
 const linePoint = z.strictObject({ volts, kpaAbs });
+
+const MOST_TABLE_POINTS = 500;
 
 const transfer = z.discriminatedUnion('form', [
   z
@@ -21,6 +23,16 @@ const transfer = z.discriminatedUnion('form', [
       .refine((share) => share !== 0, { error: 'The signal must change with pressure.' }),
     shareAtZero: z.number().min(-2).max(2),
   }),
+  z
+    .strictObject({
+      form: z.literal('table'),
+      points: z.array(linePoint).min(3).max(MOST_TABLE_POINTS).readonly(),
+      ratiometric: z.boolean(),
+    })
+    .refine(({ points }) => isMonotone(points), {
+      error: 'The points must rise or fall all the way, with no two at the same volts or pressure.',
+      path: ['points'],
+    }),
 ]);
 
 export const sensorProfile = z

@@ -38,6 +38,27 @@ const VIEWS = [
     },
   ],
   [
+    'sensors',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Sensors' }).click();
+      await page.getByRole('link', { name: '0.1 V per inHg' }).click();
+      await page.getByRole('img', { name: 'Signal against pressure' }).waitFor();
+    },
+  ],
+  [
+    'new-sensor',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Sensors' }).click();
+      await page.getByRole('link', { name: 'New sensor from points' }).click();
+      await page.getByLabel('Name').fill('Pump engine 4, old sensor');
+      await page.getByLabel('Where the points come from').fill('Pump sweep on a known-good part');
+      await page.getByLabel(/^Points/u).fill('20 0.50\n40 1.21\n60 1.95\n80 3.15\n100 3.30\n115 3.85');
+      await page.getByRole('alert').waitFor();
+    },
+  ],
+  [
     'reference',
     LAPTOP,
     async (page) => {

@@ -54,7 +54,7 @@ export function pressureOfSignal(
   const asSeen = pressureFromSignal(atGround, caseFile.profile);
   if (!asSeen.ok) return asSeen;
   const measured = (kpaAbs: number, at: WireVolts) =>
-    measuredPressure(kpaAbs, signalTerms(at, kpaAbs, caseFile.profile, caseFile.meter));
+    measuredPressure(kpaAbs, signalTerms(at, caseFile.profile, caseFile.meter));
   return ok({
     own: measured(own.value.pressureKpaAbs, wires),
     asSeen: measured(asSeen.value.pressureKpaAbs, atGround),

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../problem/index.ts';
-import { straightLine, type SensorProfile } from './sensorProfile.ts';
+import { curveOf } from './curve.ts';
+import type { SensorProfile } from './sensorProfile.ts';
 
 /** Three wires against battery negative, in volts, at one place and in one state. */
 export interface WireVolts {
@@ -29,8 +30,7 @@ export function pressureFromSignal(
       'Find the missing supply first.',
     );
   }
-  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
-  const pressureKpaAbs = (signalVolts - returnVolts - voltsAtZero) / voltsPerKpa;
+  const pressureKpaAbs = curveOf(profile, supplyVolts).kpaAt(signalVolts - returnVolts);
   const extrapolated = pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs;
   return ok({ pressureKpaAbs, extrapolated });
 }
@@ -41,9 +41,8 @@ export function signalFromPressure(
   supplyVolts: number,
   profile: SensorProfile,
 ): { signalVolts: number; extrapolated: boolean } {
-  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
   return {
-    signalVolts: voltsAtZero + voltsPerKpa * pressureKpaAbs,
+    signalVolts: curveOf(profile, supplyVolts).voltsAt(pressureKpaAbs),
     extrapolated: pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs,
   };
 }
@@ -55,9 +54,13 @@ export function pressuresFromSignals(
   profile: SensorProfile,
   into: Float64Array,
 ): void {
-  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
-  const kpaPerVolt = 1 / voltsPerKpa;
-  const kpaAtZeroVolts = -voltsAtZero * kpaPerVolt;
+  const curve = curveOf(profile, supplyVolts);
+  if (profile.transfer.form === 'table') {
+    for (let i = 0; i < signalVolts.length; i++) into[i] = curve.kpaAt(signalVolts[i] as number);
+    return;
+  }
+  const kpaPerVolt = curve.kpaPerVoltAt(0);
+  const kpaAtZeroVolts = curve.kpaAt(0);
   for (let i = 0; i < signalVolts.length; i++)
     into[i] = (signalVolts[i] as number) * kpaPerVolt + kpaAtZeroVolts;
 }

@@ -18,7 +18,15 @@ export interface RatiometricTransfer {
   shareAtZero: number;
 }
 
-export type TransferFunction = LinearTransfer | RatiometricTransfer;
+/** Points in any order, strictly monotone, joined by a monotone cubic in volts. */
+export interface TableTransfer {
+  form: 'table';
+  points: readonly LinePoint[];
+  /** Whether the volts were noted at the nominal reference and follow the supply. */
+  ratiometric: boolean;
+}
+
+export type TransferFunction = LinearTransfer | RatiometricTransfer | TableTransfer;
 
 /** Which way the control unit's signal input goes when nothing drives it. */
 export const BIASES = ['pull-up', 'pull-down', 'unknown'] as const;
@@ -37,20 +45,4 @@ export interface SensorProfile {
   /** A difference smaller than this changes no decision. */
   differenceThatMattersKpa: number;
   bias: Bias;
-}
-
-/** Volts per kilopascal and volts at zero pressure, at a reference. */
-export function straightLine(
-  transfer: TransferFunction,
-  referenceVolts: number,
-): { voltsPerKpa: number; voltsAtZero: number } {
-  if (transfer.form === 'ratiometric') {
-    return {
-      voltsPerKpa: transfer.sharePerKpa * referenceVolts,
-      voltsAtZero: transfer.shareAtZero * referenceVolts,
-    };
-  }
-  const { low, high } = transfer;
-  const voltsPerKpa = (high.volts - low.volts) / (high.kpaAbs - low.kpaAbs);
-  return { voltsPerKpa, voltsAtZero: low.volts - voltsPerKpa * low.kpaAbs };
 }

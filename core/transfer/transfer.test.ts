@@ -7,7 +7,6 @@ import {
   pressuresFromSignals,
   signalBand,
   signalFromPressure,
-  straightLine,
   validBandVolts,
   type SensorProfile,
 } from './index.ts';
@@ -122,5 +121,4 @@ test('a batch converts as single readings do', () => {
     const one = pressureFromSignal({ signalVolts, referenceVolts: 4.95, returnVolts: 0 }, MPX4250A);
     expect(one.ok && one.value.pressureKpaAbs).toBeCloseTo(kpa[i] ?? NaN, 9);
   });
-  expect(straightLine(MPX4250A.transfer, 5).voltsPerKpa).toBeCloseTo(0.02, 12);
 });

@@ -1,4 +1,4 @@
-import { straightLine, type SensorProfile, type WireVolts } from '../transfer/index.ts';
+import { curveOf, type SensorProfile, type WireVolts } from '../transfer/index.ts';
 
 /** JCGM 100:2008, 6.3.3: k = 2 for about 95 %. */
 export const COVERAGE_FACTOR = 2;
@@ -45,16 +45,15 @@ export function meterLimitVolts(volts: number, meter: MeterAccuracy): number {
 /** Doubt of a pressure made from wire readings: meter on signal and reference, and the sensor's own limits. */
 export function signalTerms(
   wires: WireVolts,
-  pressureKpaAbs: number,
   profile: SensorProfile,
   meter: MeterAccuracy,
 ): UncertaintyTerm[] {
   const supplyVolts = wires.referenceVolts - wires.returnVolts;
-  const { voltsPerKpa, voltsAtZero } = straightLine(profile.transfer, supplyVolts);
-  const kpaPerVolt = 1 / Math.abs(voltsPerKpa);
+  const curve = curveOf(profile, supplyVolts);
+  const ownVolts = wires.signalVolts - wires.returnVolts;
+  const kpaPerVolt = Math.abs(curve.kpaPerVoltAt(ownVolts));
   // A ratiometric output moves with its supply: ∂V/∂Vref is the share itself.
-  const shareOfSupply =
-    profile.transfer.form === 'ratiometric' ? (voltsAtZero + voltsPerKpa * pressureKpaAbs) / supplyVolts : 0;
+  const shareOfSupply = curve.shareOfSupplyAt(ownVolts);
   return [
     { source: 'sensor tolerance', standardUncertaintyKpa: fromLimits(profile.toleranceKpa) },
     {

@@ -9,6 +9,8 @@ import { themeNamed } from './theme.ts';
 
 const JobsPage = lazy(() => import('../features/jobs/JobsPage.tsx'));
 const NewJobPage = lazy(() => import('../features/jobs/NewJobPage.tsx'));
+const NewSensorPage = lazy(() => import('../features/sensors/NewSensorPage.tsx'));
+const SensorsPage = lazy(() => import('../features/sensors/SensorsPage.tsx'));
 const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
 const ReferencePage = lazy(() => import('../features/reference/ReferencePage.tsx'));
 const ReportPage = lazy(() => import('../features/report/ReportPage.tsx'));
@@ -26,6 +28,8 @@ export function App() {
             <Route path="/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs/:jobId" element={<SheetPage />} />
             <Route path="/jobs/:jobId/report" element={<ReportPage />} />
+            <Route path="/sensors/new" element={<NewSensorPage />} />
+            <Route path="/sensors/:sensorId?" element={<SensorsPage />} />
             <Route path="/reference/:calculator?" element={<ReferencePage />} />
             <Route
               path="*"

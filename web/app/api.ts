@@ -48,6 +48,11 @@ export const api = createApi({
       responseSchema: z.array(vehicle),
       providesTags: ['Vehicle'],
     }),
+    createSensor: build.mutation<Sensor, Sensor>({
+      query: (body) => ({ url: 'sensors', method: 'POST', body }),
+      responseSchema: sensor,
+      invalidatesTags: ['Sensor'],
+    }),
     createVehicle: build.mutation<Vehicle, Vehicle>({
       query: (body) => ({ url: 'vehicles', method: 'POST', body }),
       responseSchema: vehicle,
@@ -90,6 +95,7 @@ export const api = createApi({
 export const {
   useChangeJobMutation,
   useCreateJobMutation,
+  useCreateSensorMutation,
   useCreateVehicleMutation,
   useDeleteJobMutation,
   useJobSheetQuery,

@@ -36,6 +36,9 @@ export default function JobsPage() {
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title="Jobs">
+        <Button component={Link} to="/sensors" color="inherit">
+          Sensors
+        </Button>
         <Button component={Link} to="/reference" color="inherit">
           Reference
         </Button>

@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
@@ -12,7 +13,7 @@ import { jobDetails, vehicle } from '@lettura/contract';
 import { useEffect, useRef, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import {
@@ -198,7 +199,17 @@ export default function NewJobPage() {
                   {...field}
                   value={sensors.some(({ id }) => id === field.value) ? field.value : ''}
                   error={!!errors.sensorId}
-                  helperText={errors.sensorId?.message ?? 'The maker’s data overrules these values.'}
+                  helperText={
+                    errors.sensorId?.message ?? (
+                      <>
+                        The maker’s data overrules these values. Not in the list?{' '}
+                        <MuiLink component={Link} to="/sensors/new" color="inherit">
+                          Add it from its points
+                        </MuiLink>
+                        ; what is typed here is kept.
+                      </>
+                    )
+                  }
                 >
                   {sensors.map(({ id, name, source }) => (
                     <MenuItem key={id} value={id}>

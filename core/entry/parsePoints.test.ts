@@ -1,0 +1,39 @@
+import { expect, test } from 'vitest';
+import { parsePoints } from './index.ts';
+
+test('points are read with any common column mark and decimal sign', () => {
+  const text = '# pump sweep\n20 0.5\n60,0;1,95\n\n100\t3.30\r\n110 | 3.7';
+  expect(parsePoints(text, 'kPa')).toEqual({
+    ok: true,
+    value: [
+      { kpaAbs: 20, volts: 0.5 },
+      { kpaAbs: 60, volts: 1.95 },
+      { kpaAbs: 100, volts: 3.3 },
+      { kpaAbs: 110, volts: 3.7 },
+    ],
+  });
+});
+
+test('the pressure column has the unit that was chosen', () => {
+  const read = parsePoints('29.53 3.0', 'inHg');
+  expect(read.ok && read.value[0]?.kpaAbs).toBeCloseTo(100, 1); // 29.53 · 3.386389
+});
+
+test.each([
+  ['20 0.5\n60', 'Line 2'],
+  ['20 0.5 9', 'Line 1'],
+  ['20 0.5\n\nsixty 1.9', 'Line 3'],
+  ['20 1e9', 'Line 1'],
+  ['<b>20</b> 1', 'Line 1'],
+])('“%s” is refused at %s', (text, line) => {
+  const read = parsePoints(text, 'kPa');
+  expect(read).toMatchObject({ ok: false, problem: { code: 'bad-line' } });
+  expect(!read.ok && read.problem.message).toContain(line);
+});
+
+test('a file dumped into the field is refused before it stalls anything', () => {
+  expect(parsePoints('1 1\n'.repeat(2000), 'kPa')).toMatchObject({
+    ok: false,
+    problem: { code: 'too-many-points' },
+  });
+});
