@@ -35,7 +35,7 @@ const COLOURS = {
     proven: '#1d6b45',
     suspect: '#8a5300',
     faulty: '#a8251f',
-    unknown: '#6b7278',
+    unknown: '#5a6168',
   },
   dim: {
     desk: '#1a1f22',

@@ -2,11 +2,11 @@ import { loadedSupply } from '@lettura/core/circuit';
 import { formatPressure, fromKpa, toKpa } from '@lettura/core/quantity';
 import { pressureFromSignal, signalFromPressure } from '@lettura/core/transfer';
 import { useSelector } from 'react-redux';
-import { useListSensorsQuery } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
-import { Calculator, ChoiceField, NumberField, type Outcome } from './CalculatorFields.tsx';
+import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from './fieldNumber.ts';
 import { useFields } from './useFields.ts';
+import { useSensorChoice } from './useSensorChoice.tsx';
 
 const DEFAULTS = { sensor: '', returnOhms: '5', referenceOhms: '0', milliamps: '7', pressure: '40' };
 const OHMS = { lowest: 0, highest: 100_000, unit: 'Ω' };
@@ -15,8 +15,7 @@ const OHMS = { lowest: 0, highest: 100_000, unit: 'Ω' };
 export function OhmsCalculator() {
   const { values, set } = useFields(DEFAULTS);
   const { absolute } = useSelector(selectUnits);
-  const { data: sensors = [] } = useListSensorsQuery();
-  const sensor = sensors.find(({ id }) => id === values.sensor) ?? sensors[0];
+  const { sensor, field: sensorField } = useSensorChoice(values.sensor, (id) => set('sensor', id));
   const returnOhms = fieldNumber(values.returnOhms, OHMS);
   const referenceOhms = fieldNumber(values.referenceOhms, OHMS);
   const milliamps = fieldNumber(values.milliamps, { lowest: 0.1, highest: 200, unit: 'mA' });
@@ -65,12 +64,7 @@ export function OhmsCalculator() {
       about="Solved as a circuit: reference, both wires, and the sensor as the resistor that draws its current. Resistance itself is measured with the power off."
       fields={
         <>
-          <ChoiceField
-            label="Sensor"
-            value={sensor?.id ?? ''}
-            options={sensors.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(value) => set('sensor', value)}
-          />
+          {sensorField}
           <NumberField
             label="Return in Ω"
             value={values.returnOhms}

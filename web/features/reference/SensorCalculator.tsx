@@ -1,11 +1,11 @@
 import { formatPressure, fromKpa, toKpa } from '@lettura/core/quantity';
 import { pressureFromSignal, signalFromPressure } from '@lettura/core/transfer';
 import { useSelector } from 'react-redux';
-import { useListSensorsQuery } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
-import { Calculator, ChoiceField, NumberField, type Outcome } from './CalculatorFields.tsx';
+import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from './fieldNumber.ts';
 import { useFields } from './useFields.ts';
+import { useSensorChoice } from './useSensorChoice.tsx';
 
 const DEFAULTS = { sensor: '', reference: '5.00', volts: '2.50', pressure: '100' };
 const VOLTS = { lowest: 0, highest: 16, unit: 'V' };
@@ -14,8 +14,7 @@ const VOLTS = { lowest: 0, highest: 16, unit: 'V' };
 export function SensorCalculator() {
   const { values, set } = useFields(DEFAULTS);
   const { absolute } = useSelector(selectUnits);
-  const { data: sensors = [] } = useListSensorsQuery();
-  const sensor = sensors.find(({ id }) => id === values.sensor) ?? sensors[0];
+  const { sensor, field: sensorField } = useSensorChoice(values.sensor, (id) => set('sensor', id));
   const reference = fieldNumber(values.reference, VOLTS);
   const volts = fieldNumber(values.volts, VOLTS);
   const pressure = fieldNumber(values.pressure, {
@@ -59,12 +58,7 @@ export function SensorCalculator() {
       }
       fields={
         <>
-          <ChoiceField
-            label="Sensor"
-            value={sensor?.id ?? ''}
-            options={sensors.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(value) => set('sensor', value)}
-          />
+          {sensorField}
           <NumberField
             label="Reference in V"
             value={values.reference}

@@ -70,6 +70,7 @@ export default function CurveChart({ profile, unit, points = [], doubtful }: Cur
             stroke={ink}
             fontSize={14}
             domain={[0, highestVolts]}
+            tickCount={highestVolts + 1}
             tickFormatter={(value: number) => value.toFixed(1)}
             label={{ value: 'V', angle: 0, position: 'insideTopLeft', fill: ink }}
           />

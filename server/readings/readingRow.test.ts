@@ -1,0 +1,74 @@
+import type { Reading } from '@lettura/contract';
+import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/evidence';
+import { PRESSURE_BASES } from '@lettura/core/quantity';
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { readingTable } from '../db/schema.ts';
+import { fromRow, toRow } from './readingRow.ts';
+
+const uuid = fc.uuid({ version: 7 });
+const common = {
+  id: uuid,
+  jobId: uuid,
+  takenAt: fc
+    .date({ min: new Date('2020-01-01'), max: new Date('2040-01-01'), noInvalidDate: true })
+    .map((date) => date.toISOString()),
+  enteredText: fc.string({ maxLength: 40 }),
+};
+const state = fc.record({ engine: fc.constantFrom(...ENGINE_STATES), plug: fc.constantFrom(...PLUG_STATES) });
+const kpa = fc.double({ min: 0, max: 1000, noNaN: true });
+const reading: fc.Arbitrary<Reading> = fc.oneof(
+  fc.record({
+    ...common,
+    kind: fc.constant('wire' as const),
+    state,
+    lane: fc.constantFrom(...LANES),
+    place: fc.constantFrom(...PLACES),
+    volts: fc.double({ min: -30, max: 60, noNaN: true }),
+  }),
+  fc.record({
+    ...common,
+    kind: fc.constant('gauge' as const),
+    state,
+    tap: fc.constantFrom(...GAUGE_TAPS),
+    pressureKpa: kpa,
+    basis: fc.constantFrom(...PRESSURE_BASES),
+  }),
+  fc.record({ ...common, kind: fc.constant('scan' as const), state, pressureKpaAbs: kpa }),
+  fc.record({
+    ...common,
+    kind: fc.constant('ambient' as const),
+    ambient: fc.record({ source: fc.constant('barometer' as const), stationKpaAbs: kpa }),
+  }),
+  fc.record({ ...common, kind: fc.constant('withdrawal' as const), supersedes: uuid }),
+);
+
+/** What the database gives back for what it was given: columns that were left out are null. */
+function stored(row: typeof readingTable.$inferInsert): typeof readingTable.$inferSelect {
+  const given = row as Record<string, unknown>;
+  const columns = Object.keys(readingTable).filter((name) => !name.startsWith('enableRLS'));
+  const all = Object.fromEntries(columns.map((name) => [name, given[name] ?? null]));
+  return { ...all, sequence: 1, recordedAt: new Date() } as typeof readingTable.$inferSelect;
+}
+
+test('any reading survives its columns unchanged', () => {
+  fc.assert(
+    fc.property(reading, (one) => {
+      expect(fromRow(stored(toRow(one)))).toEqual(one);
+    }),
+  );
+});
+
+test('a correction keeps the name of what it replaces', () => {
+  fc.assert(
+    fc.property(reading, uuid, (one, replaced) => {
+      const correction = { ...one, supersedes: replaced };
+      expect(fromRow(stored(toRow(correction)))).toMatchObject({ supersedes: replaced });
+    }),
+  );
+});
+
+test('a row that lacks its value is damage, and is said to be', () => {
+  const row = stored({ id: 'x', jobId: 'y', kind: 'wire', takenAt: new Date(), enteredText: '' });
+  expect(() => fromRow(row)).toThrow('Reading x lacks a column of its kind, wire.');
+});
