@@ -108,6 +108,9 @@ export default function JobsPage() {
   );
 }
 
+/** On a tablet held upright the complaint needs the room more. */
+const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } };
+
 function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: string) => void }) {
   return (
     <Box
@@ -125,9 +128,11 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
             <TableCell>Machine</TableCell>
             <TableCell>Complaint</TableCell>
             <TableCell>Codes</TableCell>
-            <TableCell align="right">Readings</TableCell>
+            <TableCell align="right" sx={WIDE_ONLY}>
+              Readings
+            </TableCell>
             <TableCell>Verdict</TableCell>
-            <TableCell>Opened</TableCell>
+            <TableCell sx={WIDE_ONLY}>Opened</TableCell>
             <TableCell>
               <span style={visuallyHidden}>Actions</span>
             </TableCell>
@@ -150,11 +155,13 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
               </TableCell>
               <TableCell sx={{ maxWidth: 420 }}>{job.complaint}</TableCell>
               <TableCell>{job.codes.join(', ') || 'none'}</TableCell>
-              <TableCell align="right">{readingCount}</TableCell>
+              <TableCell align="right" sx={WIDE_ONLY}>
+                {readingCount}
+              </TableCell>
               <TableCell sx={{ fontWeight: verdict ? 700 : 400 }}>
                 {verdict ? causeInWords(verdict.cause) : readingCount > 0 ? 'in work' : 'not started'}
               </TableCell>
-              <TableCell sx={{ whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
+              <TableCell sx={{ ...WIDE_ONLY, whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
               <TableCell>
                 <Button color="inherit" aria-label={`Delete ${vehicleName}`} onClick={() => onDelete(job.id)}>
                   Delete

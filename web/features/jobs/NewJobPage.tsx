@@ -130,7 +130,7 @@ export default function NewJobPage() {
           p: 2,
           my: 2,
           maxWidth: 860,
-          mx: 'auto',
+          mx: { xs: 2, md: 'auto' },
           display: 'grid',
           gap: 2,
           bgcolor: 'background.paper',

@@ -32,7 +32,7 @@ export default function NewSensorPage() {
   const [createSensor, { error, isLoading }] = useCreateSensorMutation();
   const navigate = useNavigate();
   const id = useRef(v7());
-  const { problems, points, fit, sensor } = readSensorText(text, units.absolute);
+  const { problems, points, fit, profile, sensor } = readSensorText(text, units.absolute);
   useEffect(() => {
     document.title = 'New sensor · Lettura';
   }, []);
@@ -134,10 +134,10 @@ export default function NewSensorPage() {
             </TextField>
           </Box>
           <Box sx={{ minWidth: 0 }}>
-            {sensor ? (
+            {profile ? (
               <Suspense fallback={<Loading what="the curve" />}>
                 <CurveChart
-                  profile={sensor.profile}
+                  profile={profile}
                   unit={units.absolute}
                   points={points}
                   doubtful={fit?.doubtful}

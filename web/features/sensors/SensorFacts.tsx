@@ -79,7 +79,10 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           </TableHead>
           <TableBody>
             {expectedTable(profile, ambient.value.pressureKpaAbs, units.vacuum).map((row) => (
-              <TableRow key={row.vacuum} sx={{ '& td': { fontFamily: NUMERALS } }}>
+              <TableRow
+                key={row.vacuum}
+                sx={{ '& td': { fontFamily: NUMERALS, whiteSpace: 'nowrap', px: 1 } }}
+              >
                 <TableCell align="right">{Number(row.vacuum.toFixed(3))}</TableCell>
                 <TableCell align="right">{show(row.kpaAbs)}</TableCell>
                 <TableCell align="right">{row.volts.toFixed(2)} V</TableCell>

@@ -37,7 +37,7 @@ export default function SensorsPage() {
           sx={{
             p: 2,
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '320px 1fr' },
+            gridTemplateColumns: { xs: '1fr', sm: '270px 1fr' },
             gap: 2,
             maxWidth: 1240,
             mx: 'auto',

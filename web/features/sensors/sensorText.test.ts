@@ -36,6 +36,12 @@ test.each([
   expect(problems[field]).toContain(message);
 });
 
+test('the curve is drawn before the sensor has a name', () => {
+  const { profile, sensor } = readSensorText(text({ name: '', source: '' }), 'kPa');
+  expect(sensor).toBeUndefined();
+  expect(profile).toMatchObject({ lowestKpaAbs: 20, highestKpaAbs: 180 });
+});
+
 test('an empty form says at once what is missing, and half a form survives the page', () => {
   const { problems } = readSensorText(text({ name: '', source: '', points: '' }), 'kPa');
   expect(Object.keys(problems).sort()).toEqual(['name', 'points', 'source']);

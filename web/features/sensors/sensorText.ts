@@ -1,4 +1,4 @@
-import { newSensor, type Sensor } from '@lettura/contract';
+import { newSensor, sensorProfile, type Sensor } from '@lettura/contract';
 import { parsePoints } from '@lettura/core/entry';
 import { toKpa, type PressureUnit } from '@lettura/core/quantity';
 import {
@@ -46,7 +46,8 @@ export interface SensorReading {
   problems: Partial<Record<keyof SensorText, string>>;
   points: LinePoint[];
   fit: LineFit | undefined;
-  /** Complete and valid, but for the name and source while those are still empty. */
+  /** The curve and limits, as soon as they can be drawn: a name may come later. */
+  profile: Sensor['profile'] | undefined;
   sensor: Omit<Sensor, 'id'> | undefined;
 }
 
@@ -83,7 +84,7 @@ export function readSensorText(text: SensorText, unit: PressureUnit): SensorRead
   const checked = newSensor.safeParse(candidate);
   if (checked.success) {
     const { id: _id, ...sensor } = checked.data;
-    return { problems, points, fit: fit.ok ? fit.value : undefined, sensor };
+    return { problems, points, fit: fit.ok ? fit.value : undefined, profile: sensor.profile, sensor };
   }
   for (const issue of checked.error.issues) {
     const field = FIELD_OF[issue.path.join('.')];
@@ -93,7 +94,14 @@ export function readSensorText(text: SensorText, unit: PressureUnit): SensorRead
     if (text.name.trim() === '') problems.name = ADVICE.name ?? '';
     if (text.source.trim() === '') problems.source = ADVICE.source ?? '';
   }
-  return { problems, points, fit: fit.ok ? fit.value : undefined, sensor: undefined };
+  const drawable = sensorProfile.safeParse(candidate && candidate.profile);
+  return {
+    problems,
+    points,
+    fit: fit.ok ? fit.value : undefined,
+    profile: drawable.success ? drawable.data : undefined,
+    sensor: undefined,
+  };
 }
 
 const numberIn = (text: string): number => {
