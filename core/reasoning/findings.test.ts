@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import type { Evidence, GaugeTap, Lane, MachineState, Place } from '../evidence/index.ts';
 import { toKpa } from '../quantity/index.ts';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { exampleCase as caseOf } from './exampleCase.ts';
 import { gaugeFindings } from './gaugeFindings.ts';
 import { signalFindings } from './signalFindings.ts';
 import { supplyFindings } from './supplyFindings.ts';
@@ -37,25 +37,6 @@ const scan = (pressureKpaAbs: number, state = koeo): Evidence => ({
 
 /** 5 · (0.0078·P + 0.02) volts: 4.00 V at 100 kPa, 1.66 V at 40 kPa. */
 const volts = (kpaAbs: number, supplyVolts = 5) => supplyVolts * (0.0078 * kpaAbs + 0.02);
-const caseOf = (readings: Evidence[], over: Partial<CaseFile> = {}): CaseFile => ({
-  profile: {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
-    nominalReferenceVolts: 5,
-    lowestKpaAbs: 15,
-    highestKpaAbs: 115,
-    circuitLowVolts: 0.3,
-    circuitHighVolts: 4.75,
-    toleranceKpa: 1.8,
-    differenceThatMattersKpa: 6.8,
-    bias: 'pull-down',
-  },
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
-  readings,
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-  ...over,
-});
 const supply = (...readings: Evidence[]) => supplyFindings(caseOf(readings)).findings;
 const signal = (readings: Evidence[], over: Partial<CaseFile> = {}) => signalFindings(caseOf(readings, over));
 const answerOf = (findings: { check: string; outcomes: readonly string[] }[], check: string) =>

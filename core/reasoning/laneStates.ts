@@ -1,6 +1,6 @@
 import { keyOn, latestWire, PLACES, type Lane, type Place, type WireReading } from '../evidence/index.ts';
-import { meterLimitVolts } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { signalArrives } from './signalArrives.ts';
 import { referenceOutcome, returnIsGood } from './supplyFindings.ts';
 
 export type SegmentState = 'proven' | 'suspect' | 'faulty' | 'unknown';
@@ -78,7 +78,5 @@ function pointAt(caseFile: CaseFile, lane: Lane, place: Place): Point {
     (state) => state.plug === 'connected' && state.engine === reading?.state.engine,
   );
   if (!reading || !source) return { place, good: undefined, id: reading?.id };
-  const slackVolts =
-    0.05 + meterLimitVolts(reading.volts, caseFile.meter) + meterLimitVolts(source.volts, caseFile.meter);
-  return { place, good: Math.abs(reading.volts - source.volts) <= slackVolts, id: reading.id };
+  return { place, good: signalArrives(source.volts, reading.volts, caseFile.meter), id: reading.id };
 }

@@ -1,29 +1,11 @@
 import { expect, test } from 'vitest';
 import { targetWords, type Evidence, type MachineState, type Target } from '../evidence/index.ts';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
-import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, weigh, type CaseFile, type CauseId } from './index.ts';
+import { exampleCase as caseOf } from './exampleCase.ts';
+import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, weigh, type CauseId } from './index.ts';
 import { gateFor } from './gate.ts';
 import { afterAnswer, expectedInformation, ranked, type Weights } from './nextReading.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
-const caseOf = (readings: Evidence[]): CaseFile => ({
-  profile: {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
-    nominalReferenceVolts: 5,
-    lowestKpaAbs: 15,
-    highestKpaAbs: 115,
-    circuitLowVolts: 0.3,
-    circuitHighVolts: 4.75,
-    toleranceKpa: 1.8,
-    differenceThatMattersKpa: 6.8,
-    bias: 'pull-down',
-  },
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
-  readings,
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-});
 const wire = (
   lane: 'reference' | 'signal' | 'return',
   place: 'unit' | 'connector' | 'plug',

@@ -2,24 +2,11 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { LANES, PLACES, type Evidence, type MachineState } from '../evidence/index.ts';
 import { toKpa } from '../quantity/index.ts';
-import type { SensorProfile } from '../transfer/index.ts';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
-import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, laneSegments, weigh, type CaseFile } from './index.ts';
+import { EXAMPLE_PROFILE, exampleCase as caseOf } from './exampleCase.ts';
+import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, laneSegments, weigh } from './index.ts';
 import { LIKELIHOOD, likelihood } from './likelihoodTable.ts';
 import { expectedInformation } from './nextReading.ts';
 
-const profile: SensorProfile = {
-  transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
-  nominalReferenceVolts: 5,
-  lowestKpaAbs: 15,
-  highestKpaAbs: 115,
-  circuitLowVolts: 0.3,
-  circuitHighVolts: 4.75,
-  toleranceKpa: 1.8,
-  differenceThatMattersKpa: 6.8,
-  bias: 'pull-down',
-};
-const ambient = { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' as const };
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
 const off: MachineState = { engine: 'koeo', plug: 'unplugged' };
@@ -45,15 +32,6 @@ const vacuum = (inHg: number, tap: 'manifold' | 'sensor-hose'): Evidence => ({
   pressureKpa: toKpa(inHg, 'inHg'),
   basis: 'vacuum',
   state: idle,
-});
-const caseOf = (readings: Evidence[], over: Partial<CaseFile> = {}): CaseFile => ({
-  profile,
-  ambient,
-  readings,
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-  ...over,
 });
 const leaderOf = (readings: Evidence[]) => weigh(caseOf(readings)).causes[0];
 
@@ -156,7 +134,7 @@ test('reference low when loaded and back with the plug off: the sensor pulls it 
 });
 
 test('where the input is pulled up, 5 V with the plug off is both the bias and a short: it settles nothing', () => {
-  const pulledUp = { profile: { ...profile, bias: 'pull-up' as const } };
+  const pulledUp = { profile: { ...EXAMPLE_PROFILE, bias: 'pull-up' as const } };
   const readings = [wire('signal', 'plug', 4.98), wire('signal', 'plug', 4.98, off), ...goodSupply()];
   const weighing = weigh(caseOf(readings, pulledUp));
   expect(weighing.findings.find(({ check }) => check === 'signal-unplugged')?.outcomes).toHaveLength(2);

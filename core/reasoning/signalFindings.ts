@@ -1,22 +1,15 @@
 import { keyOn, latest, latestWire, type ScanReading, type WireReading } from '../evidence/index.ts';
 import { formatPressure } from '../quantity/index.ts';
 import { signalBand } from '../transfer/index.ts';
-import {
-  comparePressures,
-  fromResolution,
-  measuredPressure,
-  meterLimitVolts,
-  SCAN_STEP_KPA,
-} from '../uncertainty/index.ts';
+import { comparePressures, fromResolution, measuredPressure, SCAN_STEP_KPA } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
 import { pressureOfSignal } from './sensorPressure.ts';
+import { signalArrives } from './signalArrives.ts';
 
 /** Less movement than this between a stopped and a running engine is no movement: 0.1 V is about 1 inHg. */
 const STUCK_VOLTS = 0.1;
-/** What the unit's converter and ground may differ from a hand meter; a break differs by far more. */
-const SAME_VOLTS = 0.05;
 /** With the plug off, an input this near a rail is at it. */
 const RAIL_VOLTS = 0.8;
 
@@ -122,9 +115,7 @@ function arrivesAtUnit(caseFile: CaseFile): Partial<Found> {
     const plug = at(caseFile, 'plug', engine);
     const unit = at(caseFile, 'unit', engine);
     if (!plug || !unit) continue;
-    const same =
-      Math.abs(plug.volts - unit.volts) <=
-      SAME_VOLTS + meterLimitVolts(plug.volts, caseFile.meter) + meterLimitVolts(unit.volts, caseFile.meter);
+    const same = signalArrives(plug.volts, unit.volts, caseFile.meter);
     const pair = `${voltsInWords(plug.volts)} at the plug, ${voltsInWords(unit.volts)} at the unit`;
     return {
       findings: [
