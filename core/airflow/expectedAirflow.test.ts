@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { standardPressureKpaAbs } from '../quantity/index.ts';
-import { expectedAirflowGramsPerSecond, idleRuleGramsPerSecond } from './index.ts';
+import { expectedAirflowGramsPerSecond, idleRuleGramsPerSecond, volumeFlowLitresPerSecond } from './index.ts';
 
 // By hand: 1 L at 101.325 kPa and 288.15 K is 1.225 g (US Standard Atmosphere 1976, sea-level density); a 2 L engine
 // at 3000 1/min with every filling complete breathes 2 · 25 = 50 L/s, so 61.25 g/s.
@@ -42,4 +42,10 @@ test('at idle speed–density and the litres rule tell about the same of a 5.4 L
   const { lowest, highest } = idleRuleGramsPerSecond(5.4);
   expect(flow).toBeGreaterThan(lowest);
   expect(flow).toBeLessThan(highest);
+});
+
+// US Standard Atmosphere 1976: sea-level density 1.225 kg/m³ at 288.15 K and 101.325 kPa.
+test('1.225 g/s of air is one litre a second at sea level on a standard day', () => {
+  const air = { pressureKpaAbs: 101.325, temperatureKelvin: 288.15 };
+  expect(volumeFlowLitresPerSecond(1.225, air)).toBeCloseTo(1, 4);
 });

@@ -29,3 +29,9 @@ export const idleRuleGramsPerSecond = (displacementLitres: number): { lowest: nu
   lowest: displacementLitres,
   highest: displacementLitres * 1.5,
 });
+
+/** The same air as a volume: litres a second at the pressure and temperature stated. */
+export const volumeFlowLitresPerSecond = (
+  gramsPerSecond: number,
+  { pressureKpaAbs, temperatureKelvin }: Pick<AirflowInputs, 'pressureKpaAbs' | 'temperatureKelvin'>,
+): number => (gramsPerSecond * AIR_J_PER_KG_K * temperatureKelvin) / (1000 * pressureKpaAbs);

@@ -1,5 +1,6 @@
 export {
   expectedAirflowGramsPerSecond,
   idleRuleGramsPerSecond,
+  volumeFlowLitresPerSecond,
   type AirflowInputs,
 } from './expectedAirflow.ts';

@@ -2,7 +2,12 @@ import { expect, test } from 'vitest';
 import type { Target } from '../evidence/index.ts';
 import { quickEntry } from './index.ts';
 
-const none = { selected: undefined, pressureUnit: 'kPa' as const, gaugeUnit: 'kPa' as const };
+const none = {
+  selected: undefined,
+  pressureUnit: 'kPa' as const,
+  gaugeUnit: 'kPa' as const,
+  measures: 'absolute-pressure' as const,
+};
 const signalAtPlug: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 const value = (text: string, defaults: Parameters<typeof quickEntry>[1] = none) => {
   const result = quickEntry(text, defaults);
@@ -46,7 +51,7 @@ test.each([
   ['gauge -0.5 bar', { basis: 'gauge', pressureKpa: -50 }],
   ['gauge 40 kPa abs', { basis: 'absolute', pressureKpa: 40 }],
   ['gauge 60 kPa gauge', { basis: 'gauge', pressureKpa: 60 }],
-  ['scan 47 kPa', { kind: 'scan', pressureKpaAbs: 47 }],
+  ['scan 47 kPa', { kind: 'scan', measures: 'absolute-pressure', value: 47 }],
   ['baro 1009 mbar', { kind: 'ambient' }],
 ])('"%s" keeps its basis and place', (text, expected) => {
   expect(value(text)).toMatchObject(expected);
@@ -70,4 +75,37 @@ test.each([
   ['sig 2.31 toString', 'unknown-unit'],
 ] as const)('"%s" is refused as %s', (text, code) => {
   expect(value(text)).toMatchObject({ code });
+});
+
+test.each([
+  ['scan 12,5', 'position', 12.5],
+  ['scan 12.5 %', 'position', 12.5],
+  ['scan 1 rad', 'angle', 180 / Math.PI],
+  ['scan 3.6 kg/h', 'air-flow', 1],
+  ['live 2.4', 'air-flow', 2.4],
+  ['scan 30 psi', 'gauge-pressure', 30 * 6.894757],
+] as const)('live data "%s" of a sensor for %s is %d', (text, measures, expected) => {
+  const entry = value(text, { ...none, measures });
+  expect(entry).toMatchObject({ kind: 'scan', measures });
+  expect('value' in entry && entry.value).toBeCloseTo(expected, 3);
+});
+
+test('a gauge beside a gauge-pressure sensor counts upwards, and may show more than a manifold holds', () => {
+  const rail = { ...none, measures: 'gauge-pressure' as const, highestKpa: 200_000 };
+  expect(value('gauge 150 MPa', rail)).toMatchObject({ basis: 'gauge', pressureKpa: 150_000 });
+  expect(value('gauge 150 MPa')).toMatchObject({ code: 'value-out-of-range' });
+});
+
+test.each([
+  ['scan 30 kPa', 'position', 'unknown-unit'],
+  ['scan 900', 'position', 'value-out-of-range'],
+  ['scan 30 kPa abs', 'gauge-pressure', 'wrong-basis'],
+] as const)('"%s" of a sensor for %s is refused', (text, measures, code) => {
+  expect(value(text, { ...none, measures })).toMatchObject({ code });
+});
+
+test('a second signal and a battery feed have names of their own, and 12 V on a feed is no slip', () => {
+  expect(value('sig2 4.2')).toMatchObject({ lane: 'second-signal', place: 'plug', volts: 4.2 });
+  expect(value('feed 12.4')).toMatchObject({ lane: 'battery-feed', warnings: [] });
+  expect(value('sig 12.4')).toMatchObject({ warnings: [{ code: 'millivolts-suspected' }] });
 });

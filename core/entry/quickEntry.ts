@@ -1,7 +1,10 @@
 import type { Lane, Place, Target, GaugeTap } from '../evidence/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import {
+  isPressure,
+  MEASURANDS,
   parseReading,
+  type Measurand,
   type PressureBasis,
   type PressureUnit,
   type ReadingWarning,
@@ -12,7 +15,7 @@ import type { ReadingFault } from '../quantity/parseReading.ts';
 export type Entry =
   | { kind: 'wire'; lane: Lane; place: Place; volts: number; warnings: ReadingWarning[] }
   | { kind: 'gauge'; tap: GaugeTap; pressureKpa: number; basis: PressureBasis; warnings: ReadingWarning[] }
-  | { kind: 'scan'; pressureKpaAbs: number; warnings: ReadingWarning[] }
+  | { kind: 'scan'; measures: Measurand; value: number; warnings: ReadingWarning[] }
   | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
 
 export type EntryFault = ReadingFault | 'no-target' | 'wrong-basis' | 'place-needs-wire';
@@ -24,6 +27,10 @@ export interface EntryDefaults {
   pressureUnit: PressureUnit;
   /** What a bare number on a gauge is taken as. */
   gaugeUnit: PressureUnit;
+  /** What the sensor in hand reports: the unit of live data, and the way its gauge counts. */
+  measures: Measurand;
+  /** More than any pressure here, by the sensor's range; a manifold's unless given. */
+  highestKpa?: number | undefined;
 }
 
 const LANE_NAMES = new Map<string, Lane>(
@@ -36,6 +43,11 @@ const LANE_NAMES = new Map<string, Lane>(
     return: 'return',
     gnd: 'return',
     ground: 'return',
+    sig2: 'second-signal',
+    second: 'second-signal',
+    temp: 'second-signal',
+    feed: 'battery-feed',
+    batt: 'battery-feed',
   }),
 );
 const PLACE_NAMES = new Map<string, Place>(
@@ -82,10 +94,8 @@ interface Words {
  * One field that understands how technicians speak: `sig plug 2.31`, `ref ecu 4.98`, `ret 12mV`,
  * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand.
  */
-export function quickEntry(
-  text: string,
-  { selected, pressureUnit, gaugeUnit }: EntryDefaults,
-): Result<Entry, EntryFault> {
+export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
+  const { selected, pressureUnit, gaugeUnit, measures, highestKpa } = defaults;
   const words = sortWords(text);
   const target = targetOf(words, selected);
   if (!target.ok) return target;
@@ -93,13 +103,36 @@ export function quickEntry(
     const reading = parseReading(words.value, 'V');
     if (!reading.ok) return reading;
     const { value: volts, warnings: all } = reading.value;
-    // Millivolts are what a return should show.
-    const warnings = target.value.lane === 'return' ? all.filter(({ code }) => code !== 'millivolts') : all;
+    // Millivolts are what a return should show, and 12 V what a battery feed should.
+    const usual = { return: 'millivolts', 'battery-feed': 'millivolts-suspected' } as const;
+    const { lane } = target.value;
+    const warnings = all.filter(({ code }) => !(lane in usual) || code !== usual[lane as keyof typeof usual]);
     return ok({ ...target.value, volts, warnings });
   }
-  const reading = parseReading(words.value, target.value.kind === 'gauge' ? gaugeUnit : pressureUnit);
+  if (target.value.kind === 'scan' && !isPressure(measures)) {
+    const shown = parseReading(words.value, MEASURANDS[measures].unit);
+    return shown.ok ? ok({ kind: 'scan', measures, value: shown.value.value, warnings: [] }) : shown;
+  }
+  const reading = parseReading(
+    words.value,
+    target.value.kind === 'gauge' ? gaugeUnit : pressureUnit,
+    target.value.kind === 'ambient' ? undefined : highestKpa,
+  );
   if (!reading.ok) return reading;
-  return pressureEntry(target.value, reading.value.value, words.basis, reading.value.warnings);
+  const { value: pressureKpa, warnings } = reading.value;
+  if (target.value.kind === 'gauge') {
+    return gaugeEntry(target.value.tap, pressureKpa, { basis: words.basis, measures, warnings });
+  }
+  if (target.value.kind === 'scan' && measures !== 'absolute-pressure') {
+    return words.basis === 'absolute' || words.basis === 'vacuum'
+      ? fail(
+          'wrong-basis',
+          `This sensor reports ${MEASURANDS[measures].words}.`,
+          'Type the value as live data shows it, without abs or vac.',
+        )
+      : ok({ kind: 'scan', measures, value: pressureKpa, warnings });
+  }
+  return absoluteEntry(target.value.kind, pressureKpa, words.basis, warnings);
 }
 
 function sortWords(text: string): Words {
@@ -147,35 +180,44 @@ function targetOf(words: Words, selected: Target | undefined): Result<EntryTarge
   );
 }
 
-function pressureEntry(
-  target: Exclude<EntryTarget, { kind: 'wire' }>,
+function gaugeEntry(
+  tap: GaugeTap,
+  pressureKpa: number,
+  {
+    basis,
+    measures,
+    warnings,
+  }: { basis: PressureBasis | undefined; measures: Measurand; warnings: ReadingWarning[] },
+): Result<Entry, EntryFault> {
+  if (basis === 'vacuum' && pressureKpa < 0) {
+    return fail('wrong-basis', 'A vacuum is counted downwards already.', 'Type it without the minus sign.');
+  }
+  if (basis === 'absolute' && pressureKpa < 0) {
+    return fail('wrong-basis', 'An absolute pressure is never negative.', 'Check the sign and the basis.');
+  }
+  // A manifold's gauge counts vacuum unless it shows a minus: −0.5 bar is 0.5 bar of vacuum. Elsewhere gauges count up.
+  const assumed = measures === 'absolute-pressure' && pressureKpa >= 0 ? 'vacuum' : 'gauge';
+  return ok({ kind: 'gauge', tap, pressureKpa, basis: basis ?? assumed, warnings });
+}
+
+function absoluteEntry(
+  kind: 'scan' | 'ambient',
   pressureKpa: number,
   basis: PressureBasis | undefined,
   warnings: ReadingWarning[],
 ): Result<Entry, EntryFault> {
-  if (target.kind === 'gauge') {
-    if (basis === 'vacuum' && pressureKpa < 0) {
-      return fail('wrong-basis', 'A vacuum is counted downwards already.', 'Type it without the minus sign.');
-    }
-    if (basis === 'absolute' && pressureKpa < 0) {
-      return fail('wrong-basis', 'An absolute pressure is never negative.', 'Check the sign and the basis.');
-    }
-    // A gauge that shows a minus counts from ambient upwards: −0.5 bar is 0.5 bar of vacuum.
-    const assumed = pressureKpa < 0 ? 'gauge' : 'vacuum';
-    return ok({ kind: 'gauge', tap: target.tap, pressureKpa, basis: basis ?? assumed, warnings });
-  }
   if ((basis && basis !== 'absolute') || pressureKpa < 0) {
     return fail(
       'wrong-basis',
-      target.kind === 'scan'
+      kind === 'scan'
         ? 'Live data shows manifold pressure absolute.'
         : 'A barometer reads absolute pressure.',
       'Type the absolute value, without vac, or name the gauge: gauge 16.5 inHg vac.',
     );
   }
   return ok(
-    target.kind === 'scan'
-      ? { kind: 'scan', pressureKpaAbs: pressureKpa, warnings }
-      : { kind: 'ambient', stationKpaAbs: pressureKpa, warnings },
+    kind === 'scan'
+      ? { kind, measures: 'absolute-pressure', value: pressureKpa, warnings }
+      : { kind, stationKpaAbs: pressureKpa, warnings },
   );
 }

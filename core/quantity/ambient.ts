@@ -6,26 +6,30 @@ import {
   stationPressureKpaAbs,
 } from './standardAtmosphere.ts';
 
-/** Where the ambient (station) pressure of a job comes from. */
-export type AmbientSource =
+/** Where the ambient (station) pressure of a job comes from; the air's temperature where somebody noted it. */
+export type AmbientSource = (
   | { source: 'barometer'; stationKpaAbs: number }
+  | { source: 'vehicle'; stationKpaAbs: number }
   | { source: 'altitude'; altitudeM: number }
-  | { source: 'weather'; seaLevelKpa: number; altitudeM: number };
+  | { source: 'weather'; seaLevelKpa: number; altitudeM: number }
+) & { airCelsius?: number | undefined };
 
-export const AMBIENT_SOURCES = ['barometer', 'altitude', 'weather'] as const;
+export const AMBIENT_SOURCES = ['barometer', 'vehicle', 'altitude', 'weather'] as const;
 
 export interface Ambient {
   pressureKpaAbs: number;
   /** k = 2. */
   expandedUncertaintyKpa: number;
   source: AmbientSource['source'];
+  airCelsius?: number;
 }
 
 /**
- * Expanded uncertainties (k = 2), common practice: a workshop barometer; a report of the hour from a station nearby
+ * Expanded uncertainties (k = 2), common practice: a workshop barometer; the vehicle's own barometric sensor, in live
+ * data steps of 1 kPa; a report of the hour from a station nearby
  * whose altitude is known to ±15 m; altitude alone, which leaves the day's weather (about ±2.5 kPa) unknown.
  */
-const EXPANDED_UNCERTAINTY_KPA = { barometer: 0.3, weather: 0.5, altitude: 2.5 } as const;
+const EXPANDED_UNCERTAINTY_KPA = { barometer: 0.3, vehicle: 1.5, weather: 0.5, altitude: 2.5 } as const;
 
 /** A front moves the barometer by more than its own doubt within half a day (common practice); altitude stays. */
 const STALE_AFTER_MS = 12 * 3_600_000;
@@ -54,7 +58,7 @@ export function ambientFrom(
     return fail(
       'ambient-implausible',
       `An ambient pressure of ${pressureKpaAbs.toFixed(1)} kPa does not occur on a road.`,
-      given.source === 'barometer'
+      given.source === 'barometer' || given.source === 'vehicle'
         ? 'Enter the pressure at this place (station pressure), not reduced to sea level, and check the unit.'
         : 'Check the sea-level pressure, its unit and the altitude.',
     );
@@ -63,12 +67,14 @@ export function ambientFrom(
     pressureKpaAbs,
     expandedUncertaintyKpa: EXPANDED_UNCERTAINTY_KPA[given.source],
     source: given.source,
+    ...(given.airCelsius === undefined ? {} : { airCelsius: given.airCelsius }),
   });
 }
 
 function stationPressure(given: AmbientSource): number {
   switch (given.source) {
     case 'barometer':
+    case 'vehicle':
       return given.stationKpaAbs;
     case 'altitude':
       return standardPressureKpaAbs(given.altitudeM);

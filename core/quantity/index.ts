@@ -1,3 +1,13 @@
+export {
+  formatFine,
+  formatValue,
+  formatWithBasis,
+  fromShown,
+  shownUnit,
+  toShown,
+  unitInWords,
+} from './formatValue.ts';
+export { isPressure, MEASURAND_NAMES, MEASURANDS, type Measurand } from './measurands.ts';
 export { AMBIENT_SOURCES, ambientFrom, ambientIsStale, type Ambient, type AmbientSource } from './ambient.ts';
 export {
   fromGramsPerSecond,

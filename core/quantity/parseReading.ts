@@ -1,18 +1,19 @@
 import { fail, ok, type Result } from '../problem/index.ts';
+import { GRAMS_PER_SECOND_PER_UNIT } from './otherUnits.ts';
 import { toKpa, PRESSURE_UNITS, type PressureUnit } from './pressureUnits.ts';
 
-/** What the place being read can give: a wire gives volts, a gauge gives pressure in the unit on its dial. */
-export type ReadingUnit = 'V' | PressureUnit;
+/** What the place being read can give: a wire volts, a gauge pressure in the unit on its dial, live data its own unit. */
+export type ReadingUnit = 'V' | '%' | '°' | 'g/s' | PressureUnit;
 
 export interface ReadingWarning {
-  code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped';
+  code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped' | 'past-instrument-range';
   message: string;
 }
 
 export interface ParsedReading {
-  /** Volts, or kilopascals on the basis the reader states elsewhere. */
+  /** Volts, kilopascals on the basis the reader states elsewhere, %, ° or g/s. */
   value: number;
-  quantity: 'volts' | 'pressure';
+  quantity: 'volts' | 'pressure' | 'other';
   warnings: ReadingWarning[];
 }
 
@@ -21,7 +22,9 @@ export type ReadingFault =
 
 /** What the inputs of a hand-held meter on a vehicle can meet; anything past it is a slip of the finger. */
 const VOLTS_RANGE = [-30, 60] as const;
-const PRESSURE_RANGE_KPA = [-110, 1000] as const;
+const LOWEST_KPA = -110;
+/** Past this a pressure is a slip, unless the sensor in hand is made for more. */
+const MANIFOLD_HIGHEST_KPA = 1000;
 /** No 5 V circuit gives this: more likely the small "m" beside the digits was overlooked, or the battery touched. */
 const NOT_ON_A_SENSOR_WIRE_VOLTS = 6;
 /** A minus this small is the meter's own noise about zero, not swapped leads. */
@@ -65,10 +68,14 @@ const electricalNamed = (name: string) => {
 /**
  * A reading as a technician says it: `2.31`, `2,31`, `12mV`, `-11.9 V`, `16.5 inHg`, `OL`.
  *
- * @param expected the unit that a bare number has in this place; it also says whether volts or pressure are wanted
+ * @param expected the unit that a bare number has in this place; it also says which quantity is wanted
  * @returns volts or kPa, with what is worth a second look; the sign and the size are kept as read
  */
-export function parseReading(text: string, expected: ReadingUnit): Result<ParsedReading, ReadingFault> {
+export function parseReading(
+  text: string,
+  expected: ReadingUnit,
+  highestKpa: number = MANIFOLD_HIGHEST_KPA,
+): Result<ParsedReading, ReadingFault> {
   const trimmed = text.trim();
   if (trimmed === '')
     return fail('empty-reading', 'There is no value yet.', 'Type what the instrument shows.');
@@ -90,7 +97,10 @@ export function parseReading(text: string, expected: ReadingUnit): Result<Parsed
   if (/^e[+-]?\d+$/iu.test(unit)) {
     return fail('not-a-number', `"${trimmed}" is written with a power of ten.`, exampleFor(expected));
   }
-  return expected === 'V' ? asVolts(signed, unit, trimmed) : asPressure(signed, unit, trimmed, expected);
+  if (expected === 'V') return asVolts(signed, unit, trimmed);
+  return expected === '%' || expected === '°' || expected === 'g/s'
+    ? asOther(signed, unit, trimmed, expected)
+    : asPressure(signed, unit, trimmed, expected, highestKpa);
 }
 
 function asVolts(number: number, unit: string, text: string): Result<ParsedReading, ReadingFault> {
@@ -140,11 +150,48 @@ function voltWarnings(volts: number, factor: number, number: number): ReadingWar
   return warnings;
 }
 
+/** What travel and flow can be, with room for a live value that is plainly wrong. */
+const OTHER_RANGE = { '%': [-20, 150], '°': [-360, 360], 'g/s': [-50, 2000] } as const;
+const OTHER_UNITS: Record<keyof typeof OTHER_RANGE, ReadonlyMap<string, number>> = {
+  '%': new Map([
+    ['', 1],
+    ['%', 1],
+    ['percent', 1],
+  ]),
+  '°': new Map([
+    ['', 1],
+    ['°', 1],
+    ['deg', 1],
+    ['rad', 180 / Math.PI],
+  ]),
+  'g/s': new Map([['', 1], ...Object.entries(GRAMS_PER_SECOND_PER_UNIT)]),
+};
+
+function asOther(
+  number: number,
+  unit: string,
+  text: string,
+  expected: keyof typeof OTHER_RANGE,
+): Result<ParsedReading, ReadingFault> {
+  const factor = OTHER_UNITS[expected].get(unit.toLowerCase());
+  if (factor === undefined) return unknownUnit(unit, text, expected);
+  const value = number * factor;
+  const [lowest, highest] = OTHER_RANGE[expected];
+  return value >= lowest && value <= highest
+    ? ok({ value, quantity: 'other', warnings: [] })
+    : fail(
+        'value-out-of-range',
+        `${text} is outside ${lowest} to ${highest} ${expected}.`,
+        'Check the number and its unit.',
+      );
+}
+
 function asPressure(
   number: number,
   unit: string,
   text: string,
   expected: PressureUnit,
+  highestKpa: number,
 ): Result<ParsedReading, ReadingFault> {
   const pressureUnit = unit === '' ? expected : pressureUnitNamed(unit);
   if (!pressureUnit) {
@@ -157,10 +204,10 @@ function asPressure(
       : unknownUnit(unit, text, expected);
   }
   const kpa = toKpa(number, pressureUnit);
-  if (kpa < PRESSURE_RANGE_KPA[0] || kpa > PRESSURE_RANGE_KPA[1]) {
+  if (kpa < LOWEST_KPA || kpa > highestKpa) {
     return fail(
       'value-out-of-range',
-      `${text} is ${kpa.toFixed(0)} kPa: outside what a manifold can hold.`,
+      `${text} is ${kpa.toFixed(0)} kPa: outside what this place can hold.`,
       'Check the digits and the unit on the dial.',
     );
   }
@@ -172,7 +219,8 @@ const unknownUnit = (unit: string, text: string, expected: ReadingUnit) =>
     ? fail('not-a-number', `"${text}" is not one number.`, exampleFor(expected))
     : fail('unknown-unit', `"${unit}" is not a unit that belongs here.`, exampleFor(expected));
 
-const exampleFor = (expected: ReadingUnit): string =>
-  expected === 'V'
-    ? 'Type the volts as the meter shows them, for example 2.31 or 12mV.'
-    : `Type a number and a unit, for example 16.5 inHg (a bare number is taken as ${expected}).`;
+function exampleFor(expected: ReadingUnit): string {
+  if (expected === 'V') return 'Type the volts as the meter shows them, for example 2.31 or 12mV.';
+  const unit = OTHER_UNITS[expected as keyof typeof OTHER_UNITS] ? expected : 'inHg';
+  return `Type a number and a unit, for example 16.5 ${unit} (a bare number is taken as ${expected}).`;
+}

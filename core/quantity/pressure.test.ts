@@ -11,6 +11,10 @@ import {
   stationPressureKpaAbs,
   toKpa,
   toKpaAbs,
+  formatFine,
+  formatValue,
+  formatWithBasis,
+  MEASURAND_NAMES,
 } from './index.ts';
 
 // NIST SP 811 (2008), Appendix B.8: factors to pascal, as printed.
@@ -97,4 +101,24 @@ test('a shown pressure keeps about a tenth of a kilopascal, whatever the unit', 
   expect(formatPressure(70.606, 'kPa')).toBe('70.6 kPa');
   expect(formatPressure(70.606, 'inHg')).toBe('20.85 inHg');
   expect(formatPressure(70.606, 'mbar')).toBe('706 mbar');
+});
+
+test.each([NaN, Infinity, -Infinity])('%d is a dash on the screen, in every quantity', (value) => {
+  expect(formatPressure(value, 'kPa')).toBe('–');
+  for (const measures of MEASURAND_NAMES) {
+    expect(formatValue(value, measures, 'psi')).toBe('–');
+    expect(formatFine(value, measures, 'psi')).toBe('–');
+    expect(formatWithBasis(value, measures, 'psi')).toMatch(/^–/u);
+  }
+});
+
+test.each([
+  [47, 'absolute-pressure', '47.0 kPa abs'],
+  [-3.25, 'gauge-pressure', '-3.3 kPa gauge'],
+  [12.5, 'differential-pressure', '12.5 kPa diff'],
+  [99, 'position', '99.0 %'],
+  [30, 'angle', '30.0 °'],
+  [2.6, 'air-flow', '2.60 g/s'],
+] as const)('%d of %s is shown as %s', (value, measures, shown) => {
+  expect(formatWithBasis(value, measures, 'kPa')).toBe(shown);
 });

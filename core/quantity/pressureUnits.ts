@@ -38,5 +38,8 @@ export function pressureDecimals(unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): 
 }
 
 export function formatPressure(kpa: number, unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): string {
-  return `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit, stepKpa))} ${unit}`;
+  // What cannot be a number is a dash, never a NaN on the screen.
+  return Number.isFinite(kpa)
+    ? `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit, stepKpa))} ${unit}`
+    : '–';
 }

@@ -1,1 +1,1 @@
-export { r134aSaturationKpaAbs, SATURATION_RANGE_CELSIUS } from './saturation.ts';
+export { REFRIGERANTS, SATURATION_RANGE_CELSIUS, saturationKpaAbs, type Refrigerant } from './saturation.ts';

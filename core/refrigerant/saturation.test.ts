@@ -1,24 +1,34 @@
 import { expect, test } from 'vitest';
-import { r134aSaturationKpaAbs } from './index.ts';
+import { REFRIGERANTS, saturationKpaAbs } from './index.ts';
+import reference from './reference/saturation.json' with { type: 'json' };
 
-// ASHRAE Handbook, Fundamentals, R-134a saturation table, kPa absolute (from memory).
+test.each(REFRIGERANTS)('%s is saturated within 0.5 %% of its published equation of state', (refrigerant) => {
+  reference.celsius.forEach((celsius, i) => {
+    const saturation = saturationKpaAbs(refrigerant, celsius + 273.15);
+    const expected = reference.kpaAbs[refrigerant][i] ?? NaN;
+    expect(saturation.ok && Math.abs(saturation.value / expected - 1)).toBeLessThan(0.005);
+  });
+});
+
+// Tables of the ASHRAE Handbook, Fundamentals, kPa absolute (both from memory).
 test.each([
-  [-20, 132.73],
-  [-10, 200.6],
-  [0, 292.8],
-  [10, 414.61],
-  [20, 571.71],
-  [30, 770.2],
-  [40, 1016.6],
-  [50, 1317.9],
-  [60, 1681.8],
-])('R-134a at %d °C is saturated at %d kPa absolute: ASHRAE Fundamentals', (celsius, kpaAbs) => {
-  const saturation = r134aSaturationKpaAbs(celsius + 273.15);
+  ['R-134a', -20, 132.73],
+  ['R-134a', 0, 292.8],
+  ['R-134a', 20, 571.71],
+  ['R-134a', 40, 1016.6],
+  ['R-134a', 60, 1681.8],
+  ['R-1234yf', -20, 150.9],
+  ['R-1234yf', 0, 315.8],
+  ['R-1234yf', 20, 591.7],
+  ['R-1234yf', 40, 1018.4],
+  ['R-1234yf', 60, 1641.7],
+] as const)('%s at %d °C is saturated at %d kPa absolute: ASHRAE Fundamentals', (name, celsius, kpaAbs) => {
+  const saturation = saturationKpaAbs(name, celsius + 273.15);
   expect(saturation.ok && Math.abs(saturation.value / kpaAbs - 1)).toBeLessThan(0.005);
 });
 
 test.each([-30, 75, NaN])('%d °C is outside the checked range and refused', (celsius) => {
-  expect(r134aSaturationKpaAbs(celsius + 273.15)).toMatchObject({
+  expect(saturationKpaAbs('R-1234yf', celsius + 273.15)).toMatchObject({
     ok: false,
     problem: { code: 'temperature-out-of-range' },
   });

@@ -1,0 +1,1 @@
+export type { Companion } from './companion.ts';

@@ -1,0 +1,8 @@
+export {
+  temperatureFromSignal,
+  temperatureSignalVolts,
+  thermistorCelsius,
+  thermistorOhms,
+  type ThermistorInput,
+  type ThermistorLaw,
+} from './thermistor.ts';
