@@ -13,15 +13,15 @@ export interface WireVolts {
 export const LOWEST_USABLE_REFERENCE_VOLTS = 3;
 
 /**
- * Pressure from the signal as the sensor makes it: against its own return, in its own supply.
+ * The value from the signal as the sensor makes it: against its own return, in its own supply.
  *
- * @returns kPa absolute; marked past the range, not clamped, so that a signal at a rail stays visible
+ * @returns in the measurand's unit; marked past the range, not clamped, so that a signal at a rail stays visible
  * Fails with `reference-missing` when there is no supply to take a share of.
  */
-export function pressureFromSignal(
+export function valueFromSignal(
   { signalVolts, referenceVolts, returnVolts }: WireVolts,
   profile: SensorProfile,
-): Result<{ pressureKpaAbs: number; extrapolated: boolean }, 'reference-missing'> {
+): Result<{ value: number; extrapolated: boolean }, 'reference-missing'> {
   const supplyVolts = referenceVolts - returnVolts;
   if (!(supplyVolts >= LOWEST_USABLE_REFERENCE_VOLTS)) {
     return fail(
@@ -30,37 +30,38 @@ export function pressureFromSignal(
       'Find the missing supply first.',
     );
   }
-  const pressureKpaAbs = curveOf(profile, supplyVolts).kpaAt(signalVolts - returnVolts);
-  const extrapolated = pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs;
-  return ok({ pressureKpaAbs, extrapolated });
+  const value = curveOf(profile, supplyVolts).valueAt(signalVolts - returnVolts);
+  const extrapolated = value < profile.lowest || value > profile.highest;
+  return ok({ value, extrapolated });
 }
 
 /** The inverse: signal volts against the sensor's return. Marked past the range, as above. */
-export function signalFromPressure(
-  pressureKpaAbs: number,
+export function signalFromValue(
+  value: number,
   supplyVolts: number,
   profile: SensorProfile,
 ): { signalVolts: number; extrapolated: boolean } {
   return {
-    signalVolts: curveOf(profile, supplyVolts).voltsAt(pressureKpaAbs),
-    extrapolated: pressureKpaAbs < profile.lowestKpaAbs || pressureKpaAbs > profile.highestKpaAbs,
+    signalVolts: curveOf(profile, supplyVolts).voltsAt(value),
+    extrapolated: value < profile.lowest || value > profile.highest,
   };
 }
 
 /** Many signals at one supply, for recordings: `into` has the length of `signalVolts` and may be the same array. */
-export function pressuresFromSignals(
+export function valuesFromSignals(
   signalVolts: Float64Array,
   supplyVolts: number,
   profile: SensorProfile,
   into: Float64Array,
 ): void {
   const curve = curveOf(profile, supplyVolts);
-  if (profile.transfer.form === 'table') {
-    for (let i = 0; i < signalVolts.length; i++) into[i] = curve.kpaAt(signalVolts[i] as number);
+  // Only a straight line is worth taking out of its curve: the others cost more than the call.
+  if (profile.transfer.form !== 'linear' && profile.transfer.form !== 'ratiometric') {
+    for (let i = 0; i < signalVolts.length; i++) into[i] = curve.valueAt(signalVolts[i] as number);
     return;
   }
-  const kpaPerVolt = curve.kpaPerVoltAt(0);
-  const kpaAtZeroVolts = curve.kpaAt(0);
+  const valuePerVolt = curve.valuePerVoltAt(0);
+  const valueAtZeroVolts = curve.valueAt(0);
   for (let i = 0; i < signalVolts.length; i++)
-    into[i] = (signalVolts[i] as number) * kpaPerVolt + kpaAtZeroVolts;
+    into[i] = (signalVolts[i] as number) * valuePerVolt + valueAtZeroVolts;
 }

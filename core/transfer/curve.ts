@@ -1,93 +1,134 @@
+import { derivative, polynomialAt } from './polynomial.ts';
 import { pchip } from './pchip.ts';
-import type { SensorProfile, TableTransfer } from './sensorProfile.ts';
+import type {
+  HotElementTransfer,
+  PolynomialTransfer,
+  SensorProfile,
+  TableTransfer,
+} from './sensorProfile.ts';
+import { solveMonotone } from './solveMonotone.ts';
 
-/** A transfer function at one supply: signal volts against the sensor's own return, kPa absolute. */
+/** A transfer function at one supply: signal volts against the sensor's own return, value in the measurand's unit. */
 export interface Curve {
-  kpaAt(signalVolts: number): number;
-  voltsAt(pressureKpaAbs: number): number;
-  kpaPerVoltAt(signalVolts: number): number;
+  valueAt(signalVolts: number): number;
+  voltsAt(value: number): number;
+  valuePerVoltAt(signalVolts: number): number;
   /** Volts of signal per volt of supply at this signal; zero where the output ignores the supply. */
   shareOfSupplyAt(signalVolts: number): number;
 }
 
-export function curveOf({ transfer, nominalReferenceVolts }: SensorProfile, supplyVolts: number): Curve {
+export function curveOf(
+  { transfer, nominalReferenceVolts }: Pick<SensorProfile, 'transfer' | 'nominalReferenceVolts'>,
+  supplyVolts: number,
+): Curve {
   switch (transfer.form) {
     case 'linear': {
       const { low, high } = transfer;
-      const voltsPerKpa = (high.volts - low.volts) / (high.kpaAbs - low.kpaAbs);
-      return straight(voltsPerKpa, low.volts - voltsPerKpa * low.kpaAbs, undefined);
+      const voltsPerUnit = (high.volts - low.volts) / (high.value - low.value);
+      return straight(voltsPerUnit, low.volts - voltsPerUnit * low.value, undefined);
     }
     case 'ratiometric':
-      return straight(transfer.sharePerKpa * supplyVolts, transfer.shareAtZero * supplyVolts, supplyVolts);
+      return straight(transfer.sharePerUnit * supplyVolts, transfer.shareAtZero * supplyVolts, supplyVolts);
     case 'table':
-      return scaled(
-        tableCurve(transfer),
-        transfer.ratiometric ? supplyVolts / nominalReferenceVolts : undefined,
-        supplyVolts,
-      );
+    case 'polynomial': {
+      const stretch = transfer.ratiometric ? supplyVolts / nominalReferenceVolts : undefined;
+      return scaled(bent(transfer), stretch, supplyVolts);
+    }
+    case 'hot-element':
+      return scaled(hotElement(transfer), undefined, supplyVolts);
   }
 }
 
-function straight(voltsPerKpa: number, voltsAtZero: number, supplyVolts: number | undefined): Curve {
+function straight(voltsPerUnit: number, voltsAtZero: number, supplyVolts: number | undefined): Curve {
   return {
-    kpaAt: (volts) => (volts - voltsAtZero) / voltsPerKpa,
-    voltsAt: (kpa) => voltsAtZero + voltsPerKpa * kpa,
-    kpaPerVoltAt: () => 1 / voltsPerKpa,
+    valueAt: (volts) => (volts - voltsAtZero) / voltsPerUnit,
+    voltsAt: (value) => voltsAtZero + voltsPerUnit * value,
+    valuePerVoltAt: () => 1 / voltsPerUnit,
     shareOfSupplyAt: (volts) => (supplyVolts === undefined ? 0 : volts / supplyVolts),
   };
 }
 
-interface TableCurve {
-  kpaAt(volts: number): number;
-  kpaPerVoltAt(volts: number): number;
-  voltsAt(kpa: number): number;
-}
+type OwnCurve = Omit<Curve, 'shareOfSupplyAt'>;
 
-/** A ratiometric table is noted at the nominal reference and stretches with the supply. */
-function scaled(table: TableCurve, stretch: number | undefined, supplyVolts: number): Curve {
-  const by = stretch ?? 1;
+/** A ratiometric curve is noted at the nominal reference and stretches with the supply. */
+function scaled(own: OwnCurve, stretch: number | undefined, supplyVolts: number): Curve {
+  if (stretch === undefined) return { ...own, shareOfSupplyAt: () => 0 };
   return {
-    kpaAt: (volts) => table.kpaAt(volts / by),
-    voltsAt: (kpa) => table.voltsAt(kpa) * by,
-    kpaPerVoltAt: (volts) => table.kpaPerVoltAt(volts / by) / by,
-    shareOfSupplyAt: (volts) => (stretch === undefined ? 0 : volts / supplyVolts),
+    valueAt: (volts) => own.valueAt(volts / stretch),
+    voltsAt: (value) => own.voltsAt(value) * stretch,
+    valuePerVoltAt: (volts) => own.valuePerVoltAt(volts / stretch) / stretch,
+    shareOfSupplyAt: (volts) => volts / supplyVolts,
   };
 }
 
-/** Building the cubic costs more than asking it, and a table is asked thousands of times. */
-const built = new WeakMap<TableTransfer, TableCurve>();
+/** Building the cubic costs more than asking it, and a curve is asked thousands of times. */
+const built = new WeakMap<TableTransfer | PolynomialTransfer, OwnCurve>();
 
-function tableCurve(table: TableTransfer): TableCurve {
-  const known = built.get(table);
+function bent(transfer: TableTransfer | PolynomialTransfer): OwnCurve {
+  const known = built.get(transfer);
   if (known) return known;
+  const curve = transfer.form === 'table' ? tableCurve(transfer) : polynomialCurve(transfer);
+  built.set(transfer, curve);
+  return curve;
+}
+
+function tableCurve(table: TableTransfer): OwnCurve {
   const points = [...table.points].sort((a, b) => a.volts - b.volts);
   const cubic = pchip(
     points.map(({ volts }) => volts),
-    points.map(({ kpaAbs }) => kpaAbs),
+    points.map(({ value }) => value),
   );
-  const first = points[0]!;
-  const last = points.at(-1)!;
-  const rising = last.kpaAbs > first.kpaAbs;
-  const curve: TableCurve = {
-    kpaAt: cubic.at,
-    kpaPerVoltAt: cubic.slopeAt,
-    voltsAt(kpa) {
-      for (const end of [first, last]) {
-        const beyond = end === (rising ? first : last) ? kpa <= end.kpaAbs : kpa >= end.kpaAbs;
-        const slope = cubic.slopeAt(end.volts);
-        if (beyond) return slope === 0 ? end.volts : end.volts + (kpa - end.kpaAbs) / slope;
-      }
-      // The cubic is monotone, so halving always closes in on the one answer; 60 halvings exhaust a double.
-      let low = first.volts;
-      let high = last.volts;
-      for (let i = 0; i < 60; i++) {
-        const middle = (low + high) / 2;
-        if (cubic.at(middle) < kpa === rising) low = middle;
-        else high = middle;
-      }
-      return (low + high) / 2;
+  const ends = { fromVolts: points[0]!.volts, toVolts: points.at(-1)!.volts };
+  return {
+    valueAt: cubic.at,
+    valuePerVoltAt: cubic.slopeAt,
+    voltsAt: inverse(cubic.at, cubic.slopeAt, ends),
+  };
+}
+
+function polynomialCurve({ coefficients, fromVolts, toVolts }: PolynomialTransfer): OwnCurve {
+  const slope = derivative(coefficients);
+  const within = (volts: number): number => Math.min(Math.max(volts, fromVolts), toVolts);
+  const valuePerVoltAt = (volts: number): number => polynomialAt(slope, within(volts));
+  const valueAt = (volts: number): number => {
+    const near = within(volts);
+    return polynomialAt(coefficients, near) + (volts - near) * polynomialAt(slope, near);
+  };
+  return { valueAt, valuePerVoltAt, voltsAt: inverse(valueAt, valuePerVoltAt, { fromVolts, toVolts }) };
+}
+
+/** Past the ends the end slope goes on; an end without slope answers the end itself, never an infinity. */
+function inverse(
+  at: (volts: number) => number,
+  slopeAt: (volts: number) => number,
+  { fromVolts, toVolts }: { fromVolts: number; toVolts: number },
+): (value: number) => number {
+  const ends = [fromVolts, toVolts].map((volts) => ({ volts, value: at(volts), slope: slopeAt(volts) }));
+  const [first, last] = ends as [(typeof ends)[0], (typeof ends)[0]];
+  const rising = last.value > first.value;
+  const past = (end: typeof first, value: number): number =>
+    end.slope === 0 ? end.volts : end.volts + (value - end.value) / end.slope;
+  return (value) => {
+    if (value <= first.value === rising) return past(first, value);
+    if (value >= last.value === rising) return past(last, value);
+    return solveMonotone(at, value, { from: fromVolts, to: toVolts, rising });
+  };
+}
+
+/** Below the volts of still air the law is mirrored, so that a dead signal reads as less than no flow. */
+function hotElement({ a, b, n }: HotElementTransfer): OwnCurve {
+  return {
+    valueAt(volts) {
+      const driven = (volts * Math.abs(volts) - a) / b;
+      return Math.sign(driven) * Math.abs(driven) ** (1 / n);
+    },
+    voltsAt(flow) {
+      const squared = a + b * Math.sign(flow) * Math.abs(flow) ** n;
+      return Math.sign(squared) * Math.sqrt(Math.abs(squared));
+    },
+    valuePerVoltAt(volts) {
+      const driven = Math.abs(volts * Math.abs(volts) - a) / b;
+      return ((2 * Math.abs(volts)) / (b * n)) * driven ** (1 / n - 1);
     },
   };
-  built.set(table, curve);
-  return curve;
 }

@@ -1,24 +1,38 @@
-export { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA, MPX4115A, MPX4250A } from './dataSheetProfiles.ts';
+export {
+  MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
+  MPX4115A,
+  MPX4250A,
+  MPX5010DP,
+  MPXV7002DP,
+} from './dataSheetProfiles.ts';
 export { curveOf, type Curve } from './curve.ts';
+export type { CurveFit, FitFault } from './curveFit.ts';
 export { fitLine, type LineFit } from './fitLine.ts';
+export { HOT_ELEMENT_EXPONENTS } from './fitHotElement.ts';
+export { POLYNOMIAL_DEGREES } from './fitPolynomial.ts';
+export { toleranceAt, ROOM_CELSIUS } from './toleranceAt.ts';
+export { isMonotonePolynomial } from './polynomial.ts';
 export { isMonotone } from './isMonotone.ts';
 export { pchip, type Pchip } from './pchip.ts';
 export {
   LOWEST_USABLE_REFERENCE_VOLTS,
-  pressureFromSignal,
-  pressuresFromSignals,
-  signalFromPressure,
+  valueFromSignal,
+  valuesFromSignals,
+  signalFromValue,
   type WireVolts,
 } from './convertSignal.ts';
 export {
   BIASES,
   type Bias,
+  type HotElementTransfer,
   type LinearTransfer,
-  type LinePoint,
+  type PolynomialTransfer,
+  type CurvePoint,
   type RatiometricTransfer,
   type SensorProfile,
+  type Tolerance,
   type TableTransfer,
   type TransferFunction,
 } from './sensorProfile.ts';
-export { transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
+export { SHAPES, transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
 export { signalBand, validBandVolts, type SignalBand } from './signalBand.ts';

@@ -1,12 +1,12 @@
-import type { LinePoint } from './sensorProfile.ts';
+import type { CurvePoint } from './sensorProfile.ts';
 
-/** Whether pressure rises, or falls, with every step of volts: only then does a voltage mean one pressure. */
-export function isMonotone(points: readonly LinePoint[]): boolean {
+/** Whether the value rises, or falls, with every step of volts: only then does a voltage mean one value. */
+export function isMonotone(points: readonly CurvePoint[]): boolean {
   const sorted = [...points].sort((a, b) => a.volts - b.volts);
   const steps = sorted.slice(1).map((point, i) => ({
-    volts: point.volts - (sorted[i] as LinePoint).volts,
-    kpa: point.kpaAbs - (sorted[i] as LinePoint).kpaAbs,
+    volts: point.volts - (sorted[i] as CurvePoint).volts,
+    value: point.value - (sorted[i] as CurvePoint).value,
   }));
-  const direction = Math.sign(steps[0]?.kpa ?? 0);
-  return direction !== 0 && steps.every(({ volts, kpa }) => volts > 0 && Math.sign(kpa) === direction);
+  const direction = Math.sign(steps[0]?.value ?? 0);
+  return direction !== 0 && steps.every(({ volts, value }) => volts > 0 && Math.sign(value) === direction);
 }

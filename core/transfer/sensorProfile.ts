@@ -1,48 +1,84 @@
-/** One point of a straight line given by the maker. */
-export interface LinePoint {
+import type { Measurand } from '../quantity/index.ts';
+
+/** One point of a curve: `value` is in the core's unit of what the sensor measures (`MEASURANDS`). */
+export interface CurvePoint {
   volts: number;
-  kpaAbs: number;
+  value: number;
 }
 
 /** Output volts that do not follow the supply: two points of a straight line. */
 export interface LinearTransfer {
   form: 'linear';
-  low: LinePoint;
-  high: LinePoint;
+  low: CurvePoint;
+  high: CurvePoint;
 }
 
-/** The data-sheet form V = Vref · (sharePerKpa · P + shareAtZero): the output is a share of the supply. */
+/** The data-sheet form V = Vref · (sharePerUnit · value + shareAtZero): the output is a share of the supply. */
 export interface RatiometricTransfer {
   form: 'ratiometric';
-  sharePerKpa: number;
+  sharePerUnit: number;
   shareAtZero: number;
 }
 
 /** Points in any order, strictly monotone, joined by a monotone cubic in volts. */
 export interface TableTransfer {
   form: 'table';
-  points: readonly LinePoint[];
+  points: readonly CurvePoint[];
   /** Whether the volts were noted at the nominal reference and follow the supply. */
   ratiometric: boolean;
 }
 
-export type TransferFunction = LinearTransfer | RatiometricTransfer | TableTransfer;
+/** value = c₀ + c₁·V + c₂·V² …, monotone between two voltages and carried on straight past them. */
+export interface PolynomialTransfer {
+  form: 'polynomial';
+  /** c₀ first. */
+  coefficients: readonly number[];
+  fromVolts: number;
+  toVolts: number;
+  ratiometric: boolean;
+}
+
+/** King's law of a heated element: V² = a + b · flowⁿ. The feed is the battery's, so nothing follows the reference. */
+export interface HotElementTransfer {
+  form: 'hot-element';
+  a: number;
+  b: number;
+  n: number;
+}
+
+export type TransferFunction =
+  LinearTransfer | RatiometricTransfer | TableTransfer | PolynomialTransfer | HotElementTransfer;
+
+/** The maker's limits, plus and minus. */
+export type Tolerance =
+  /** In the unit of what is measured, anywhere in the range. */
+  | { form: 'plus-minus'; plusMinus: number }
+  | { form: 'of-span'; percent: number }
+  /** Never smaller than `atLeast`, in the unit of what is measured. */
+  | { form: 'of-value'; percent: number; atLeast: number }
+  /** Widened away from room temperature: factors at rising temperatures, straight in between. */
+  | {
+      form: 'temperature-band';
+      plusMinus: number;
+      multipliers: readonly { celsius: number; factor: number }[];
+    };
 
 /** Which way the control unit's signal input goes when nothing drives it. */
 export const BIASES = ['pull-up', 'pull-down', 'unknown'] as const;
 export type Bias = (typeof BIASES)[number];
 
+/** How one output of a sensor becomes a value. `lowest` to `differenceThatMatters` are in the measurand's unit. */
 export interface SensorProfile {
+  measures: Measurand;
   transfer: TransferFunction;
   nominalReferenceVolts: number;
-  lowestKpaAbs: number;
-  highestKpaAbs: number;
+  lowest: number;
+  highest: number;
   /** The control unit sets a circuit code below and above these, and then substitutes a value. */
   circuitLowVolts: number;
   circuitHighVolts: number;
-  /** The maker's limits, plus and minus, anywhere in the range. */
-  toleranceKpa: number;
+  tolerance: Tolerance;
   /** A difference smaller than this changes no decision. */
-  differenceThatMattersKpa: number;
+  differenceThatMatters: number;
   bias: Bias;
 }

@@ -1,4 +1,4 @@
-import { signalFromPressure } from './convertSignal.ts';
+import { signalFromValue } from './convertSignal.ts';
 import type { SensorProfile } from './sensorProfile.ts';
 
 export type SignalBand = 'circuit-low' | 'in-range' | 'out-of-range' | 'circuit-high';
@@ -13,7 +13,7 @@ export function signalBand(signalVolts: number, referenceVolts: number, profile:
 
 /** The signal at both ends of the sensor's range, lower volts first: a falling sensor has them swapped. */
 export function validBandVolts(referenceVolts: number, profile: SensorProfile): readonly [number, number] {
-  const low = signalFromPressure(profile.lowestKpaAbs, referenceVolts, profile).signalVolts;
-  const high = signalFromPressure(profile.highestKpaAbs, referenceVolts, profile).signalVolts;
+  const low = signalFromValue(profile.lowest, referenceVolts, profile).signalVolts;
+  const high = signalFromValue(profile.highest, referenceVolts, profile).signalVolts;
   return low < high ? [low, high] : [high, low];
 }

@@ -6,8 +6,8 @@ import {
   isMonotone,
   MPX4250A,
   pchip,
-  pressureFromSignal,
-  pressuresFromSignals,
+  valueFromSignal,
+  valuesFromSignals,
   type SensorProfile,
 } from './index.ts';
 import scipy from './reference/scipy.json' with { type: 'json' };
@@ -25,9 +25,9 @@ test.each(scipy.pchips)(
 
 test('the straight-line fit and its uncertainty are numpy’s polyfit and covariance', () => {
   const { kpaAbs, volts, slope, intercept, at, uncertainty } = scipy.fit;
-  const fit = fitLine(kpaAbs.map((kpa, i) => ({ kpaAbs: kpa, volts: volts[i] ?? NaN })));
+  const fit = fitLine(kpaAbs.map((kpa, i) => ({ value: kpa, volts: volts[i] ?? NaN })));
   if (!fit.ok) throw new Error(fit.problem.message);
-  expect(fit.value.voltsPerKpa).toBeCloseTo(slope, 12);
+  expect(fit.value.voltsPerUnit).toBeCloseTo(slope, 12);
   expect(fit.value.voltsAtZero).toBeCloseTo(intercept, 12);
   at.forEach((kpa, i) =>
     expect(fit.value.standardUncertaintyVoltsAt(kpa)).toBeCloseTo(uncertainty[i] ?? NaN, 12),
@@ -40,17 +40,17 @@ const table = (over: Partial<Extract<SensorProfile['transfer'], { form: 'table' 
     form: 'table',
     ratiometric: false,
     points: [
-      { volts: 0.5, kpaAbs: 20 },
-      { volts: 1, kpaAbs: 34 },
-      { volts: 2, kpaAbs: 71 },
-      { volts: 3.5, kpaAbs: 140 },
-      { volts: 4.5, kpaAbs: 200 },
+      { volts: 0.5, value: 20 },
+      { volts: 1, value: 34 },
+      { volts: 2, value: 71 },
+      { volts: 3.5, value: 140 },
+      { volts: 4.5, value: 200 },
     ],
     ...over,
   },
 });
 const falling = table({
-  points: [20, 60, 110].map((kpaAbs) => ({ kpaAbs, volts: 4.8 - kpaAbs ** 1.1 / 50 })),
+  points: [20, 60, 110].map((value) => ({ value, volts: 4.8 - value ** 1.1 / 50 })),
 });
 
 test.each([
@@ -64,18 +64,18 @@ test.each([
       fc.double({ min: 4, max: 5.5, noNaN: true }),
       (kpa, supply) => {
         const curve = curveOf(profile, supply);
-        return Math.abs(curve.kpaAt(curve.voltsAt(kpa)) - kpa) < 1e-6;
+        return Math.abs(curve.valueAt(curve.voltsAt(kpa)) - kpa) < 1e-6;
       },
     ),
   );
 });
 
 test('past its ends a table goes on straight, and the answer is marked', () => {
-  const profile = { ...table(), highestKpaAbs: 200 };
-  const beyond = pressureFromSignal({ signalVolts: 4.9, referenceVolts: 5, returnVolts: 0 }, profile);
+  const profile = { ...table(), highest: 200 };
+  const beyond = valueFromSignal({ signalVolts: 4.9, referenceVolts: 5, returnVolts: 0 }, profile);
   expect(beyond).toMatchObject({ ok: true, value: { extrapolated: true } });
   const curve = curveOf(profile, 5);
-  expect(curve.kpaAt(curve.voltsAt(215))).toBeCloseTo(215, 9);
+  expect(curve.valueAt(curve.voltsAt(215))).toBeCloseTo(215, 9);
 });
 
 test('a ratiometric table follows its supply: at 90 % of the reference, 90 % of the volts mean the same', () => {
@@ -110,13 +110,12 @@ test('a cubic between monotone points never turns', () => {
 test('a table converts in a batch as it does one by one', () => {
   const volts = Float64Array.of(0.6, 2.2, 4.4);
   const kpa = new Float64Array(3);
-  pressuresFromSignals(volts, 5, table(), kpa);
-  volts.forEach((v, i) => expect(kpa[i]).toBe(curveOf(table(), 5).kpaAt(v)));
+  valuesFromSignals(volts, 5, table(), kpa);
+  volts.forEach((v, i) => expect(kpa[i]).toBe(curveOf(table(), 5).valueAt(v)));
 });
 
 test('points that turn, repeat or stand still are not monotone', () => {
-  const of = (...pairs: [number, number][]) =>
-    isMonotone(pairs.map(([volts, kpaAbs]) => ({ volts, kpaAbs })));
+  const of = (...pairs: [number, number][]) => isMonotone(pairs.map(([volts, value]) => ({ volts, value })));
   expect(of([1, 10], [2, 20], [3, 30])).toBe(true);
   expect(of([3, 10], [2, 20], [1, 30])).toBe(true); // a falling sensor, in any order
   expect(of([1, 10], [2, 30], [3, 20])).toBe(false);
@@ -126,9 +125,9 @@ test('points that turn, repeat or stand still are not monotone', () => {
 });
 
 test('a mistyped point is pointed out and not dropped; two points fit exactly and tell no scatter', () => {
-  const good = [20, 40, 60, 80, 100].map((kpaAbs) => ({
-    kpaAbs,
-    volts: 0.1 + 0.04 * kpaAbs + (kpaAbs % 40 ? 0.004 : -0.004),
+  const good = [20, 40, 60, 80, 100].map((value) => ({
+    value,
+    volts: 0.1 + 0.04 * value + (value % 40 ? 0.004 : -0.004),
   }));
   const clean = fitLine(good);
   expect(clean.ok && clean.value.doubtful).toBeUndefined();

@@ -1,54 +1,93 @@
 import { fail, ok, type Result } from '../problem/index.ts';
+import type { CurveFit, FitFault } from './curveFit.ts';
+import { fitHotElement } from './fitHotElement.ts';
 import { fitLine } from './fitLine.ts';
+import { fitPolynomial } from './fitPolynomial.ts';
 import { isMonotone } from './isMonotone.ts';
-import type { LinePoint, TransferFunction } from './sensorProfile.ts';
+import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
+
+export const SHAPES = ['line', 'table', 'polynomial', 'hot-element'] as const;
 
 export interface ShapeChoice {
-  form: 'line' | 'table';
+  form: (typeof SHAPES)[number];
+  /** Of the polynomial; the other shapes have none. */
+  degree: number;
   /** Whether the output follows the supply. */
   ratiometric: boolean;
   /** The reference that the volts were noted at. */
   referenceVolts: number;
 }
 
-/** The transfer function that points stand for: the line that fits them best, or a cubic through every one. */
+/** The transfer function that points stand for: a law fitted to them, or a cubic through every one. */
 export function transferFromPoints(
-  points: readonly LinePoint[],
-  { form, ratiometric, referenceVolts }: ShapeChoice,
-): Result<TransferFunction, 'too-few-points' | 'not-monotone' | 'flat-line'> {
-  if (form === 'table') {
-    if (points.length < 3)
-      return fail(
-        'too-few-points',
-        'A table needs three points.',
-        'Enter at least three points, or choose the straight line.',
-      );
-    return isMonotone(points)
-      ? ok({ form: 'table', points, ratiometric })
-      : fail(
-          'not-monotone',
-          'The points turn round or repeat: one voltage would mean two pressures.',
-          'Look for the point that breaks the order.',
-        );
+  points: readonly CurvePoint[],
+  choice: ShapeChoice,
+): Result<CurveFit, FitFault> {
+  switch (choice.form) {
+    case 'table':
+      return throughEvery(points, choice.ratiometric);
+    case 'line':
+      return straight(points, choice);
+    case 'polynomial':
+      return fitPolynomial(points, choice.degree, choice.ratiometric);
+    case 'hot-element':
+      return fitHotElement(points);
   }
-  const fit = fitLine(points);
-  if (!fit.ok) return fit;
-  const { voltsPerKpa, voltsAtZero } = fit.value;
-  if (Math.abs(voltsPerKpa) < 1e-6) {
+}
+
+function throughEvery(
+  points: readonly CurvePoint[],
+  ratiometric: boolean,
+): Result<CurveFit, 'too-few-points' | 'not-monotone'> {
+  if (points.length < 3) {
+    return fail(
+      'too-few-points',
+      'A table needs three points.',
+      'Enter at least three points, or choose the straight line.',
+    );
+  }
+  if (!isMonotone(points)) {
+    return fail(
+      'not-monotone',
+      'The points turn round or repeat: one voltage would mean two values.',
+      'Look for the point that breaks the order.',
+    );
+  }
+  return ok({
+    transfer: { form: 'table', points, ratiometric },
+    residualVolts: points.map(() => 0),
+    scatterVolts: 0,
+    standardUncertaintyVoltsAt: () => 0,
+    doubtful: undefined,
+  });
+}
+
+function straight(
+  points: readonly CurvePoint[],
+  { ratiometric, referenceVolts }: ShapeChoice,
+): Result<CurveFit, 'too-few-points' | 'flat-line'> {
+  const line = fitLine(points);
+  if (!line.ok) return line;
+  const { voltsPerUnit, voltsAtZero, ...fit } = line.value;
+  if (Math.abs(voltsPerUnit) < 1e-6) {
     return fail(
       'flat-line',
-      'The volts do not change with pressure.',
+      'The volts do not change with the value.',
       'Check the points: a dead sensor has no curve.',
     );
   }
-  if (ratiometric) {
-    return ok({
-      form: 'ratiometric',
-      sharePerKpa: voltsPerKpa / referenceVolts,
-      shareAtZero: voltsAtZero / referenceVolts,
-    });
-  }
-  const pressures = points.map(({ kpaAbs }) => kpaAbs);
-  const onLine = (kpaAbs: number): LinePoint => ({ kpaAbs, volts: voltsAtZero + voltsPerKpa * kpaAbs });
-  return ok({ form: 'linear', low: onLine(Math.min(...pressures)), high: onLine(Math.max(...pressures)) });
+  const onLine = (value: number): CurvePoint => ({ value, volts: voltsAtZero + voltsPerUnit * value });
+  const values = points.map(({ value }) => value);
+  const transfer: TransferFunction = ratiometric
+    ? {
+        form: 'ratiometric',
+        sharePerUnit: voltsPerUnit / referenceVolts,
+        shareAtZero: voltsAtZero / referenceVolts,
+      }
+    : {
+        form: 'linear',
+        low: onLine(values.reduce((a, b) => Math.min(a, b))),
+        high: onLine(values.reduce((a, b) => Math.max(a, b))),
+      };
+  return ok({ transfer, ...fit });
 }

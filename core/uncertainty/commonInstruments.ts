@@ -1,12 +1,20 @@
 import { toKpa } from '../quantity/index.ts';
-import type { GaugeAccuracy, MeterAccuracy } from './budget.ts';
+import type { GaugeAccuracy, Instrument, MeterAccuracy } from './instrumentTerms.ts';
 
 /** Common practice: what stands in a good workshop. The instruments' own papers overrule these. */
-export const COMMON_METER: MeterAccuracy = { percentOfReading: 0.5, counts: 2, displayCounts: 6000 };
-export const COMMON_VACUUM_GAUGE: GaugeAccuracy = {
-  classPercent: 1.6,
-  spanKpa: toKpa(30, 'inHg'),
-  divisionKpa: toKpa(0.5, 'inHg'),
+export const COMMON_METER: Instrument<MeterAccuracy> = {
+  name: 'meter',
+  accuracy: { kind: 'meter', percentOfReading: 0.5, counts: 2, displayCounts: 6000 },
 };
+export const COMMON_VACUUM_GAUGE: Instrument<GaugeAccuracy> = {
+  name: 'gauge',
+  accuracy: {
+    kind: 'gauge',
+    classPercent: 1.6,
+    spanKpa: toKpa(30, 'inHg'),
+    divisionKpa: toKpa(0.5, 'inHg'),
+  },
+};
+
 /** SAE J1979, service 01, item 0B: manifold absolute pressure in steps of 1 kPa. */
 export const SCAN_STEP_KPA = 1;

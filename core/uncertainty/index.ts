@@ -1,15 +1,25 @@
 export {
+  budgetRows,
   COVERAGE_FACTOR,
+  expandedWithBetter,
   fromLimits,
   fromResolution,
-  gaugeTerms,
-  measuredPressure,
-  meterLimitVolts,
-  signalTerms,
-  type GaugeAccuracy,
-  type MeasuredPressure,
-  type MeterAccuracy,
+  measuredValue,
+  toLimits,
+  type MeasuredValue,
   type UncertaintyTerm,
 } from './budget.ts';
 export { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from './commonInstruments.ts';
-export { comparePressures, type Comparison } from './comparePressures.ts';
+export { compareValues, enInWords, type Comparison } from './compareValues.ts';
+export {
+  gaugeTerms,
+  liveDataTerms,
+  meterLimitVolts,
+  SENSOR_TOLERANCE,
+  signalTerms,
+  type Accuracy,
+  type GaugeAccuracy,
+  type Instrument,
+  type LiveDataAccuracy,
+  type MeterAccuracy,
+} from './instrumentTerms.ts';

@@ -1,4 +1,4 @@
-"""Reference values for the monotone cubic and the straight-line fit, from scipy; kept beside the test that reads them.
+"""Reference values for the monotone cubic and the fits (line, polynomial, hot element), from scipy; kept beside the test that reads them.
 
     python3 core/transfer/reference/scipyReference.py > core/transfer/reference/scipy.json
 """
@@ -8,6 +8,7 @@ import json
 import numpy as np
 import scipy
 from scipy.interpolate import PchipInterpolator
+from scipy.optimize import curve_fit
 
 tables = [
     ([0.5, 1.0, 2.0, 3.5, 4.5], [20.0, 34.0, 71.0, 140.0, 200.0]),
@@ -37,4 +38,43 @@ fit = {
     "at": at.tolist(),
     "uncertainty": uncertainty.tolist(),
 }
-print(json.dumps({"scipy": scipy.__version__, "pchips": pchips, "fit": fit}, indent=1))
+
+volts = np.linspace(0.4, 4.6, 20)
+value = 3 + 8 * volts + 2.5 * volts**2 + 0.4 * volts**3 + rng.normal(0, 0.15, volts.size)
+coefficients, covariance = np.polyfit(volts, value, 3, cov=True)
+at = np.array([0.5, 1.5, 3.0, 4.5])
+powers = np.vander(at, 4)
+polynomial = {
+    "volts": volts.tolist(),
+    "value": value.tolist(),
+    "coefficients": coefficients[::-1].tolist(),
+    "at": at.tolist(),
+    "uncertainty": np.sqrt(np.einsum("ij,jk,ik->i", powers, covariance, powers)).tolist(),
+}
+
+
+def king(flow, a, b, n):
+    return np.sqrt(a + b * flow**n)
+
+
+flow = np.array([0.5, 1, 2, 3.5, 5, 8, 12, 20, 35, 60, 90, 120, 180, 240])
+volts = king(flow, 0.9, 0.95, 0.52) + rng.normal(0, 0.012, flow.size)
+parameters, covariance = curve_fit(king, flow, volts, p0=(1, 1, 0.5), xtol=1e-15, ftol=1e-15, gtol=1e-15)
+at = np.array([1.0, 10.0, 100.0])
+root = king(at, *parameters)
+gradient = np.stack(
+    [1 / (2 * root), at ** parameters[2] / (2 * root), parameters[1] * at ** parameters[2] * np.log(at) / (2 * root)], 1
+)
+hotElement = {
+    "flow": flow.tolist(),
+    "volts": volts.tolist(),
+    "parameters": parameters.tolist(),
+    "at": at.tolist(),
+    "uncertainty": np.sqrt(np.einsum("ij,jk,ik->i", gradient, covariance, gradient)).tolist(),
+}
+print(
+    json.dumps(
+        {"scipy": scipy.__version__, "pchips": pchips, "fit": fit, "polynomial": polynomial, "hotElement": hotElement},
+        indent=1,
+    )
+)

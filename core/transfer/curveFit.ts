@@ -1,0 +1,20 @@
+import type { TransferFunction } from './sensorProfile.ts';
+
+/** A transfer function fitted to points, with how well the points are met and the curve is known. */
+export interface CurveFit {
+  transfer: TransferFunction;
+  /** Of each point, in the order given: measured less fitted. */
+  residualVolts: number[];
+  /** Standard deviation of the residuals, less a degree of freedom for each parameter. */
+  scatterVolts: number;
+  /** One standard uncertainty of the fitted volts at a value. */
+  standardUncertaintyVoltsAt(value: number): number;
+  /** The place of a point that the others would not believe. Never dropped, only pointed out. */
+  doubtful: number | undefined;
+}
+
+export type FitFault = 'too-few-points' | 'flat-line' | 'not-monotone' | 'no-such-law';
+
+/** How many different values the points have: no curve comes from fewer than its parameters. */
+export const distinctValues = (points: readonly { value: number }[]): number =>
+  new Set(points.map(({ value }) => value)).size;
