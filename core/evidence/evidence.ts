@@ -1,7 +1,11 @@
-import type { PressureBasis } from '../quantity/index.ts';
+import type { Measurand, PressureBasis } from '../quantity/index.ts';
+import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
 
-/** The three wires, and where each can be probed. All volts are against battery negative. */
-export const LANES = ['reference', 'signal', 'return'] as const;
+/** The three wires that every sensor here has. All volts are against battery negative. */
+export const THREE_WIRES = ['reference', 'signal', 'return'] as const;
+export type ThreeWire = (typeof THREE_WIRES)[number];
+/** With those of bodies that have more: a second track or a temperature, and the 12 V of a hot element. */
+export const LANES = [...THREE_WIRES, 'second-signal', 'battery-feed'] as const;
 export type Lane = (typeof LANES)[number];
 
 export const PLACES = ['unit', 'connector', 'plug'] as const;
@@ -13,10 +17,27 @@ export type EngineState = (typeof ENGINE_STATES)[number];
 export const PLUG_STATES = ['connected', 'unplugged'] as const;
 export type PlugState = (typeof PLUG_STATES)[number];
 
+/** What is done to the sensor beyond the engine's own state. */
+export type Stimulus =
+  /** A hand pump on the sensor's port: above ambient, or below it with a minus. */
+  | {
+      kind: 'pump';
+      kpaAboveAmbient: number;
+      /** What showed the pressure, where that is known. */
+      gauge?: Instrument<GaugeAccuracy> | undefined;
+    }
+  /** Pedal, throttle or arm moved to its far stop. */
+  | { kind: 'full-travel' }
+  /** The exhaust-gas valve held open at about 1,500 rpm. */
+  | { kind: 'valve-open' };
+export type StimulusKind = Stimulus['kind'];
+
 /** Every expectation depends on this, so every reading carries it. */
 export interface MachineState {
   engine: EngineState;
   plug: PlugState;
+  /** Left out while nothing is done to the sensor. */
+  stimulus?: Stimulus | undefined;
 }
 
 /** Where a gauge is teed in: at the sensor's own hose it sees what the sensor gets, at the manifold what the engine makes. */
@@ -32,12 +53,15 @@ interface Taken {
 }
 export interface WireReading extends Taken {
   kind: 'wire';
+  /** What took it, where that is known; else the workshop's common meter is assumed. */
+  meter?: Instrument<MeterAccuracy> | undefined;
   lane: Lane;
   place: Place;
   volts: number;
 }
 export interface GaugeReading extends Taken {
   kind: 'gauge';
+  gauge?: Instrument<GaugeAccuracy> | undefined;
   tap: GaugeTap;
   pressureKpa: number;
   basis: PressureBasis;
@@ -45,7 +69,11 @@ export interface GaugeReading extends Taken {
 /** Live data: what the control unit believes, not what is on the wire. */
 export interface ScanReading extends Taken {
   kind: 'scan';
-  pressureKpaAbs: number;
+  measures: Measurand;
+  /** In the measurand's unit. */
+  value: number;
+  /** Of the display, where the tool's is known; else the standard's. */
+  step?: number | undefined;
 }
 export type Evidence = WireReading | GaugeReading | ScanReading;
 
@@ -80,3 +108,14 @@ export function latestWire(
       reading.kind === 'wire' && reading.lane === lane && reading.place === place && inState(reading.state),
   );
 }
+
+/** What drives the sensor, whatever its plug does. */
+export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;
+
+/** The same engine state and the same stimulus: only then is a signal the same value at every point of its wire. */
+export const sameDrive = (a: Drive, b: Drive): boolean =>
+  a.engine === b.engine && sameStimulus(a.stimulus, b.stimulus);
+
+export const sameStimulus = (a: Stimulus | undefined, b: Stimulus | undefined): boolean =>
+  a?.kind === b?.kind &&
+  (a?.kind !== 'pump' || b?.kind !== 'pump' || a.kpaAboveAmbient === b.kpaAboveAmbient);

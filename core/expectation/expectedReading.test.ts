@@ -3,9 +3,13 @@ import type { MachineState, Target } from '../evidence/index.ts';
 import { MPX4250A, type SensorProfile } from '../transfer/index.ts';
 import { expectedReading, whyNoExpectation } from './index.ts';
 
-const profile: SensorProfile = { ...MPX4250A, toleranceKpa: 3, bias: 'pull-up' };
+const profile: SensorProfile = {
+  ...MPX4250A,
+  tolerance: { form: 'plus-minus', plusMinus: 3 },
+  bias: 'pull-up',
+};
 const ambient = { pressureKpaAbs: 100, expandedUncertaintyKpa: 0, source: 'barometer' as const };
-const context = { profile, ambient, referenceVolts: 5 };
+const context = { family: 'manifold-pressure' as const, profile, ambient, referenceVolts: 5 };
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const signal: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 

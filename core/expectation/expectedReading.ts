@@ -1,24 +1,28 @@
-import { keyOn, type Lane, type MachineState, type Target } from '../evidence/index.ts';
-import type { Ambient } from '../quantity/index.ts';
-import { signalFromPressure, type SensorProfile } from '../transfer/index.ts';
-import { expectedManifoldPressure, type PressureBand } from './enginePressure.ts';
+import type { Companion } from '../companion/index.ts';
+import { keyOn, running, type Lane, type MachineState, type Target } from '../evidence/index.ts';
+import { expectedValue, withTolerance, type ValueBand, type ValueContext } from '../family/index.ts';
+import { isPressure, type Measurand } from '../quantity/index.ts';
+import { expectedSecondTrack, expectedTemperatureSignal } from './secondSignal.ts';
+import { signalFromValue, type SensorProfile } from '../transfer/index.ts';
 
 /** Common practice: the reference is normal within ±0.1 V, the return within 50 mV of battery negative under load. */
 export const REFERENCE_TOLERANCE_VOLTS = 0.1;
 export const NORMAL_RETURN_VOLTS = 0.05;
 
 export interface Expectation {
-  unit: 'V' | 'kPa abs';
+  /** Volts, or the measurand's own unit. */
+  of: 'volts' | Measurand;
   lowest: number;
   highest: number;
   reason: string;
 }
 
-export interface ExpectationContext {
-  profile: SensorProfile;
-  ambient: Ambient | undefined;
+export interface ExpectationContext extends ValueContext {
   /** As measured at the plug, or the nominal value. */
   referenceVolts: number;
+  companion?: Companion | undefined;
+  /** The signal as read at the plug in a state, where it was. */
+  signalVolts?: (state: MachineState) => number | undefined;
 }
 
 /** What a place should read in a state. `undefined` where nothing can be said yet; `whyNoExpectation` says why. */
@@ -28,17 +32,40 @@ export function expectedReading(
   context: ExpectationContext,
 ): Expectation | undefined {
   if (target.kind === 'wire') return expectedVolts(target.lane, state, context);
-  if (!context.ambient || (target.kind === 'scan' && (!keyOn(state) || state.plug === 'unplugged')))
-    return undefined;
-  const band = expectedManifoldPressure(state.engine, context.ambient.pressureKpaAbs);
-  const doubtKpa =
-    target.kind === 'scan' ? context.profile.toleranceKpa : context.ambient.expandedUncertaintyKpa;
-  return {
-    unit: 'kPa abs',
-    lowest: band.lowestKpaAbs - doubtKpa,
-    highest: band.highestKpaAbs + doubtKpa,
-    reason: sentence(band.reason),
-  };
+  if (target.kind === 'scan' && (!keyOn(state) || state.plug === 'unplugged')) return undefined;
+  const value = expectedValue(state, context);
+  if (!value.ok) return undefined;
+  if (target.kind === 'scan') {
+    const { lowest, highest, reason } = withTolerance(value.value, { ...context, ambient: undefined });
+    const { profile } = context;
+    // The unit shows no travel or flow outside what the sensor is made for.
+    const [bottom, top] = isPressure(profile.measures)
+      ? [-Infinity, Infinity]
+      : [profile.lowest, profile.highest];
+    return {
+      of: profile.measures,
+      lowest: Math.max(bottom, lowest),
+      highest: Math.min(top, highest),
+      reason: sentence(reason),
+    };
+  }
+  return expectedOnGauge(value.value, context);
+}
+
+/** A gauge is no sensor: its expectation, in the sensor's own basis, has only the doubt of ambient around it. */
+function expectedOnGauge(
+  { lowest, highest, reason }: ValueBand,
+  { profile, ambient }: ExpectationContext,
+): Expectation | undefined {
+  const { measures } = profile;
+  if (!isPressure(measures)) return undefined;
+  if (measures !== 'absolute-pressure') {
+    const slackKpa = profile.differenceThatMatters / 2;
+    return { of: measures, lowest: lowest - slackKpa, highest: highest + slackKpa, reason: sentence(reason) };
+  }
+  if (!ambient) return undefined;
+  const doubtKpa = ambient.expandedUncertaintyKpa;
+  return { of: measures, lowest: lowest - doubtKpa, highest: highest + doubtKpa, reason: sentence(reason) };
 }
 
 export function whyNoExpectation(target: Target, state: MachineState, context: ExpectationContext): string {
@@ -48,6 +75,13 @@ export function whyNoExpectation(target: Target, state: MachineState, context: E
       ? 'With the plug off, live data shows the unit’s bias or a substituted value.'
       : 'Which way this input is biased is not known: note what it reads.';
   }
+  if (target.kind === 'wire' && target.lane === 'second-signal') {
+    if (!context.companion) return 'This sensor has no second signal in the library.';
+    if (context.companion.kind === 'temperature')
+      return 'Give the air temperature with the ambient pressure: the signal follows from it.';
+  }
+  const value = expectedValue(state, context);
+  if (!value.ok) return `${value.problem.message} ${value.problem.next}`;
   return context.ambient
     ? 'Nothing can be said before the reading is taken.'
     : 'Give the ambient pressure first: the expected value follows from it.';
@@ -69,6 +103,12 @@ function expectedVolts(
     );
   }
   if (!keyOn(state)) return volts(-0.05, 0.05, 'With the key off nothing feeds this wire.');
+  if (lane === 'battery-feed') {
+    return running(state)
+      ? volts(13, 15, 'The alternator charges: battery voltage, under load.')
+      : volts(11.5, 13, 'Battery voltage, loaded by the element.');
+  }
+  if (lane === 'second-signal') return secondSignal(state, context);
   if (lane === 'reference') {
     const nominal = profile.nominalReferenceVolts;
     return volts(
@@ -82,6 +122,38 @@ function expectedVolts(
   return state.plug === 'unplugged' ? unpluggedSignal(profile) : connectedSignal(state, context);
 }
 
+function secondSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
+  const { companion, referenceVolts, ambient } = context;
+  if (!companion) return undefined;
+  if (companion.kind === 'temperature') {
+    if (state.plug === 'unplugged') {
+      return volts(
+        referenceVolts - 0.2,
+        referenceVolts + 0.1,
+        'The unit’s pull-up takes an open thermistor to the reference.',
+      );
+    }
+    if (ambient?.airCelsius === undefined) return undefined;
+    const { lowest, highest, reason } = expectedTemperatureSignal(
+      companion,
+      ambient.airCelsius,
+      referenceVolts,
+    );
+    return volts(lowest, highest, reason);
+  }
+  if (state.plug === 'unplugged') return unpluggedSignal(context.profile);
+  const read = context.signalVolts?.(state);
+  const first = read === undefined ? connectedSignal(state, context) : undefined;
+  if (read === undefined && !first) return undefined;
+  const band = expectedSecondTrack(
+    companion,
+    first ? [first.lowest, first.highest] : [read as number],
+    referenceVolts,
+    read !== undefined,
+  );
+  return volts(band.lowest, band.highest, band.reason);
+}
+
 function unpluggedSignal({ bias, nominalReferenceVolts }: SensorProfile): Expectation | undefined {
   if (bias === 'unknown') return undefined;
   return bias === 'pull-up'
@@ -90,21 +162,17 @@ function unpluggedSignal({ bias, nominalReferenceVolts }: SensorProfile): Expect
 }
 
 function connectedSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
-  if (!context.ambient) return undefined;
-  const band = expectedManifoldPressure(state.engine, context.ambient.pressureKpaAbs);
-  const ends = signalEnds(band, context);
-  return volts(Math.min(...ends), Math.max(...ends), sentence(band.reason));
-}
-
-function signalEnds(band: PressureBand, { profile, referenceVolts, ambient }: ExpectationContext): number[] {
-  const doubtKpa = Math.hypot(profile.toleranceKpa, ambient?.expandedUncertaintyKpa ?? 0);
-  return [band.lowestKpaAbs - doubtKpa, band.highestKpaAbs + doubtKpa].map(
-    (kpaAbs) => signalFromPressure(kpaAbs, referenceVolts, profile).signalVolts,
+  const value = expectedValue(state, context);
+  if (!value.ok) return undefined;
+  const { lowest, highest, reason } = withTolerance(value.value, context);
+  const ends = [lowest, highest].map(
+    (end) => signalFromValue(end, context.referenceVolts, context.profile).signalVolts,
   );
+  return volts(Math.min(...ends), Math.max(...ends), sentence(reason));
 }
 
 const volts = (lowest: number, highest: number, reason: string): Expectation => ({
-  unit: 'V',
+  of: 'volts',
   lowest,
   highest,
   reason,

@@ -1,4 +1,3 @@
-export { expectedManifoldPressure, HEALTHY_IDLE_KPA_ABS, type PressureBand } from './enginePressure.ts';
 export {
   expectedReading,
   NORMAL_RETURN_VOLTS,

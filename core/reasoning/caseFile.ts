@@ -1,16 +1,23 @@
+import type { Companion } from '../companion/index.ts';
 import type { Evidence } from '../evidence/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
+import type { FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
-import type { GaugeAccuracy, MeterAccuracy } from '../uncertainty/index.ts';
+import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
 
 /** All that is known of a job: what the weighing reasons from, whatever model it uses. */
 export interface CaseFile {
+  family: FamilyId;
   profile: SensorProfile;
+  companion?: Companion | undefined;
   ambient: Ambient | undefined;
   /** In the order taken; withdrawn and superseded readings left out. */
   readings: readonly Evidence[];
-  meter: MeterAccuracy;
-  gauge: GaugeAccuracy;
+  /** Of the engine, where it is known. */
+  displacementLitres?: number | undefined;
+  /** Taken for readings that do not say what took them. */
+  meter: Instrument<MeterAccuracy>;
+  gauge: Instrument<GaugeAccuracy>;
   /** For the sentences only: nothing is decided in it. */
   pressureUnit: PressureUnit;
 }

@@ -11,7 +11,7 @@ export interface Cause {
   remedy: string;
   /** The wire that the cause is about, where it is about one. */
   lane?: Lane;
-  /** Weight before any reading: our own starting values, common practice at best; they sum to one. */
+  /** Weight before any reading: our own starting values, common practice at best; they are shared out over the causes that a family has. */
   prior: number;
 }
 
@@ -91,6 +91,12 @@ export const CAUSES = {
     title: 'Engine vacuum really is low',
     remedy: 'Look for leaks, late timing or a restricted exhaust. The sensor reports truly.',
     prior: 0.12,
+  },
+  path: {
+    class: 'physical',
+    title: 'What moves the sensor is at fault',
+    remedy: 'Check linkage, hoses and air path, move the sensor directly, and take the readings again.',
+    prior: 0.21,
   },
   'unit-input': {
     class: 'control-unit',

@@ -7,15 +7,17 @@ const idle = { engine: 'idle', plug: 'connected' } as const;
 const wire = (lane: 'reference' | 'signal' | 'return', volts: number) =>
   ({ kind: 'wire', id: lane, lane, place: 'plug', volts, state: idle }) as const;
 const caseFile: CaseFile = {
+  family: 'manifold-pressure',
   profile: {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.008, shareAtZero: 0 },
+    measures: 'absolute-pressure',
+    transfer: { form: 'ratiometric', sharePerUnit: 0.008, shareAtZero: 0 },
     nominalReferenceVolts: 5,
-    lowestKpaAbs: 10,
-    highestKpaAbs: 115,
+    lowest: 10,
+    highest: 115,
     circuitLowVolts: 0.2,
     circuitHighVolts: 4.8,
-    toleranceKpa: 1.5,
-    differenceThatMattersKpa: 6.8,
+    tolerance: { form: 'plus-minus', plusMinus: 1.5 },
+    differenceThatMatters: 6.8,
     bias: 'pull-down',
   },
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
@@ -42,12 +44,12 @@ test('with a raised return the sensor and what the unit sees are two pressures, 
           basis: 'vacuum',
           state: idle,
         },
-        { kind: 'scan', id: 's', pressureKpaAbs: 40, state: idle },
+        { kind: 'scan', id: 's', measures: 'absolute-pressure', value: 40, state: idle },
       ],
     },
-    'idle',
+    idle,
   );
-  const kpa = Object.fromEntries(sources.map(({ name, measured }) => [name, measured.pressureKpaAbs]));
+  const kpa = Object.fromEntries(sources.map(({ name, measured }) => [name, measured.value]));
   expect(kpa['sensor']).toBeCloseTo(32.6, 1);
   expect(kpa['signal as the unit sees it']).toBeCloseTo(40, 6);
   expect(pairs.map(({ a, b, comparison }) => [a, b, comparison.outcome])).toEqual([
@@ -65,7 +67,7 @@ test('8.6 inHg absolute and 16.4 inHg of vacuum at 250 m differ by 4 inHg, not b
       ...caseFile,
       ambient,
       readings: [
-        { kind: 'scan', id: 's', pressureKpaAbs: toKpa(8.6, 'inHg'), state: idle },
+        { kind: 'scan', id: 's', measures: 'absolute-pressure', value: toKpa(8.6, 'inHg'), state: idle },
         {
           kind: 'gauge',
           id: 'g',
@@ -76,8 +78,8 @@ test('8.6 inHg absolute and 16.4 inHg of vacuum at 250 m differ by 4 inHg, not b
         },
       ],
     },
-    'idle',
+    idle,
   );
-  const [gauge, live] = sources.map(({ measured }) => measured.pressureKpaAbs / toKpa(1, 'inHg'));
+  const [gauge, live] = sources.map(({ measured }) => measured.value / toKpa(1, 'inHg'));
   expect((gauge ?? NaN) - (live ?? NaN)).toBeCloseTo(4.05, 1);
 });

@@ -1,15 +1,17 @@
-import { latest, type EngineState, type GaugeReading, type ScanReading } from '../evidence/index.ts';
+import { latest, sameDrive, type Drive, type GaugeReading, type ScanReading } from '../evidence/index.ts';
+import { liveDataStep } from '../family/index.ts';
+import { isPressure } from '../quantity/index.ts';
 import {
-  comparePressures,
-  fromResolution,
-  measuredPressure,
-  SCAN_STEP_KPA,
+  compareValues,
+  liveDataTerms,
+  measuredValue,
+  SENSOR_TOLERANCE,
   type Comparison,
-  type MeasuredPressure,
+  type MeasuredValue,
 } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { ambientPressure, gaugePressure } from './gaugePressure.ts';
-import { sensorPressure } from './sensorPressure.ts';
+import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
+import { sensorValue } from './sensorValue.ts';
 
 export type SourceName =
   | 'sensor'
@@ -21,7 +23,7 @@ export type SourceName =
 
 export interface Source {
   name: SourceName;
-  measured: MeasuredPressure;
+  measured: MeasuredValue;
 }
 export interface Pair {
   a: SourceName;
@@ -31,62 +33,76 @@ export interface Pair {
   matters: boolean;
 }
 
-const WORTH_TELLING_APART_KPA = 0.5;
+/** A return that shifts the reading by less than this share of what matters is not worth a line of its own. */
+const WORTH_TELLING_APART_SHARE = 0.075;
 
-/** Everything that tells the manifold pressure in one engine state, on one basis, and each against the sensor. */
-export function comparisonsIn(caseFile: CaseFile, engine: EngineState): { sources: Source[]; pairs: Pair[] } {
-  const sensor = sensorPressure(caseFile, engine);
+/** Everything that tells what the sensor measures in one state, on one basis, and each against the sensor. */
+export function comparisonsIn(caseFile: CaseFile, drive: Drive): { sources: Source[]; pairs: Pair[] } {
+  const sensor = sensorValue(caseFile, drive);
   const others = [
-    ...gaugeSources(caseFile, engine),
-    ...scanSource(caseFile, engine),
-    ...(caseFile.ambient && (engine === 'koeo' || engine === 'key-off')
-      ? [{ name: 'ambient' as const, measured: ambientPressure(caseFile.ambient) }]
-      : []),
+    ...gaugeSources(caseFile, drive),
+    ...scanSource(caseFile, drive),
+    ...ambientSource(caseFile, drive),
   ];
   if (!sensor.ok) return { sources: others, pairs: [] };
   const own: Source = { name: 'sensor', measured: sensor.value.own };
-  // The unit does not see the sensor's return: with a raised one, the same signal is two pressures.
+  // The unit does not see the sensor's return: with a raised one, the same signal is two values.
   const asSeen: Source = { name: 'signal as the unit sees it', measured: sensor.value.asSeen };
+  const limit = caseFile.profile.differenceThatMatters;
   const shiftedByReturn =
-    Math.abs(own.measured.pressureKpaAbs - asSeen.measured.pressureKpaAbs) > WORTH_TELLING_APART_KPA;
-  const limit = caseFile.profile.differenceThatMattersKpa;
+    Math.abs(own.measured.value - asSeen.measured.value) > WORTH_TELLING_APART_SHARE * limit;
   const pairs = others.map((other): Pair => {
     // Live data uses the sensor's own curve on what it sees, so the sensor's tolerance is no doubt there.
     const live = other.name === 'live data';
     const mine = live ? withoutTolerance(asSeen.measured) : own.measured;
-    const comparison = comparePressures(mine, other.measured, limit);
+    const comparison = compareValues(mine, other.measured, limit);
     const a = live && shiftedByReturn ? asSeen.name : own.name;
-    return { a, b: other.name, comparison, matters: Math.abs(comparison.differenceKpa) > limit };
+    return { a, b: other.name, comparison, matters: Math.abs(comparison.difference) > limit };
   });
   return { sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others], pairs };
 }
 
-const withoutTolerance = ({ pressureKpaAbs, terms }: MeasuredPressure) =>
-  measuredPressure(
-    pressureKpaAbs,
-    terms.filter(({ source }) => source !== 'sensor tolerance'),
+export const withoutTolerance = ({ value, terms }: MeasuredValue): MeasuredValue =>
+  measuredValue(
+    value,
+    terms.filter(({ source }) => source !== SENSOR_TOLERANCE),
   );
 
-function gaugeSources(caseFile: CaseFile, engine: EngineState): Source[] {
-  const { ambient, gauge, readings } = caseFile;
-  if (!ambient) return [];
+function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Drive): Source[] {
+  if (!isPressure(profile.measures)) return [];
   return (['sensor-hose', 'manifold'] as const).flatMap((tap) => {
     const reading = latest(
       readings,
-      (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && one.state.engine === engine,
+      (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && sameDrive(one.state, drive),
     );
-    const measured = reading && gaugePressure(reading, ambient, gauge);
+    const measured = reading && gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
     const name = tap === 'manifold' ? 'gauge at the manifold' : 'gauge at the sensor hose';
     return measured?.ok ? [{ name, measured: measured.value } as const] : [];
   });
 }
 
-function scanSource({ readings }: CaseFile, engine: EngineState): Source[] {
+function scanSource({ readings, profile, family }: CaseFile, drive: Drive): Source[] {
   const scan = latest(
     readings,
-    (one): one is ScanReading => one.kind === 'scan' && one.state.engine === engine,
+    (one): one is ScanReading =>
+      one.kind === 'scan' && one.measures === profile.measures && sameDrive(one.state, drive),
   );
   if (!scan) return [];
-  const terms = [{ source: 'live data step', standardUncertaintyKpa: fromResolution(SCAN_STEP_KPA) }];
-  return [{ name: 'live data', measured: measuredPressure(scan.pressureKpaAbs, terms) }];
+  return [
+    {
+      name: 'live data',
+      measured: measuredValue(scan.value, liveDataTerms(scan.step ?? liveDataStep(family, profile.measures))),
+    },
+  ];
+}
+
+/** With the engine stopped, what is open to the air is at ambient pressure. */
+function ambientSource({ ambient, family, profile }: CaseFile, drive: Drive): Source[] {
+  const open =
+    family === 'barometric-pressure' ||
+    ((drive.engine === 'koeo' || drive.engine === 'key-off') &&
+      (family === 'manifold-pressure' || family === 'boost-pressure' || family === 'other'));
+  return ambient && open && !drive.stimulus && profile.measures === 'absolute-pressure'
+    ? [{ name: 'ambient', measured: ambientPressure(ambient) }]
+    : [];
 }

@@ -5,19 +5,21 @@ import type { CaseFile } from './caseFile.ts';
 
 /** For tests: 5 · (0.0078·P + 0.02) volts, so 4.00 V at 100 kPa and 1.66 V at 40 kPa; a pulled-down input. */
 export const EXAMPLE_PROFILE: SensorProfile = {
-  transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
+  measures: 'absolute-pressure',
+  transfer: { form: 'ratiometric', sharePerUnit: 0.0078, shareAtZero: 0.02 },
   nominalReferenceVolts: 5,
-  lowestKpaAbs: 15,
-  highestKpaAbs: 115,
+  lowest: 15,
+  highest: 115,
   circuitLowVolts: 0.3,
   circuitHighVolts: 4.75,
-  toleranceKpa: 1.8,
-  differenceThatMattersKpa: 6.8,
+  tolerance: { form: 'plus-minus', plusMinus: 1.8 },
+  differenceThatMatters: 6.8,
   bias: 'pull-down',
 };
 
 /** For tests: a job on that sensor at an ambient of 100 kPa by barometer. */
 export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}): CaseFile => ({
+  family: 'manifold-pressure',
   profile: EXAMPLE_PROFILE,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings,

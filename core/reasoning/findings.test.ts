@@ -28,10 +28,11 @@ const gauge = (inHg: number, tap: GaugeTap = 'sensor-hose', state = idle): Evide
   basis: 'vacuum',
   state,
 });
-const scan = (pressureKpaAbs: number, state = koeo): Evidence => ({
+const scan = (value: number, state = koeo): Evidence => ({
   kind: 'scan',
   id: `r${++count}`,
-  pressureKpaAbs,
+  measures: 'absolute-pressure',
+  value,
   state,
 });
 
@@ -100,7 +101,7 @@ test('a shift is the sensor’s own only once the return is known', () => {
 test('without an ambient pressure a signal in range is remarked on, not judged', () => {
   const { findings, remarks } = signal([wire('signal', 'plug', 2)], { ambient: undefined });
   expect(findings).toEqual([]);
-  expect(remarks[0]?.sentence).toContain('needs the ambient pressure');
+  expect(remarks[0]?.sentence).toContain('Give the ambient pressure');
 });
 
 test('a signal that moves less than 0.1 V between stopped and idling is stuck', () => {

@@ -1,5 +1,7 @@
 import { CAUSES, type CauseId } from './causes.ts';
 import type { CheckId, OutcomeOf } from './checks.ts';
+import type { FamilyId } from '../family/index.ts';
+import { checksFor } from './familyScope.ts';
 import type { Finding } from './finding.ts';
 
 /** One thing that must be shown before a cause may be named; any one of the ways will do. */
@@ -88,13 +90,18 @@ const REQUIREMENTS: Record<CauseId, readonly Requirement[]> = {
     need('Sensor and a gauge in its own hose agree', by('sensor-vs-gauge-hose', 'agree')),
   ],
   'engine-vacuum': [
-    need('Signal shows ambient with the engine stopped', by('signal-koeo', 'ambient')),
+    need('Signal right with the engine stopped', by('signal-koeo', 'ambient')),
     need('Gauge on the manifold shows low vacuum', by('vacuum-at-manifold', 'low')),
     need(
       'Sensor agrees with a gauge',
       by('sensor-vs-gauge-manifold', 'agree'),
       by('sensor-vs-gauge-hose', 'agree'),
     ),
+  ],
+  path: [
+    referenceProven,
+    returnProven,
+    need('Signal seen at the plug, and wrong', by('signal-koeo', 'shifted'), by('signal-follows', 'stuck')),
   ],
   'unit-input': [
     need('Signal arrives at the control unit', by('signal-unit-vs-plug', 'same')),
@@ -103,7 +110,7 @@ const REQUIREMENTS: Record<CauseId, readonly Requirement[]> = {
   nothing: [
     referenceProven,
     returnProven,
-    need('Signal shows ambient with the engine stopped', by('signal-koeo', 'ambient')),
+    need('Signal right with the engine stopped', by('signal-koeo', 'ambient')),
     need('Signal follows the engine', by('signal-follows', 'moves')),
     need('Live data shows what is on the wire', by('live-vs-plug', 'agrees')),
     need(
@@ -114,8 +121,13 @@ const REQUIREMENTS: Record<CauseId, readonly Requirement[]> = {
   ],
 };
 
-export function gateFor(cause: CauseId, findings: readonly Finding[]): Gate {
-  const items = REQUIREMENTS[cause].map((requirement) => judge(requirement, findings));
+/** What a family has no check for cannot be asked of it. */
+export function gateFor(cause: CauseId, findings: readonly Finding[], family: FamilyId): Gate {
+  const checks = checksFor(family);
+  const items = REQUIREMENTS[cause]
+    .map(({ label, ways }) => ({ label, ways: ways.filter(({ check }) => checks.includes(check)) }))
+    .filter(({ ways }) => ways.length > 0)
+    .map((requirement) => judge(requirement, findings));
   return { met: items.every((item) => item.state === 'proven'), items };
 }
 

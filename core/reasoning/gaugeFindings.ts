@@ -6,29 +6,23 @@ import {
   type GaugeReading,
   type GaugeTap,
 } from '../evidence/index.ts';
-import { HEALTHY_IDLE_KPA_ABS } from '../expectation/index.ts';
+import { HEALTHY_IDLE_KPA_ABS } from '../family/index.ts';
 import { formatPressure } from '../quantity/index.ts';
-import { comparePressures, type MeasuredPressure } from '../uncertainty/index.ts';
+import { compareValues, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { finding, type Finding, type Remark } from './finding.ts';
-import { gaugePressure } from './gaugePressure.ts';
-import { pressureOfSignal } from './sensorPressure.ts';
+import { gaugeAgainstSensor } from './gaugePressure.ts';
+import { valueOfSignal } from './sensorValue.ts';
 import { signalAtRail } from './signalFindings.ts';
 
 export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings: Finding[] = [];
   const remarks: Remark[] = [];
+  if (caseFile.family !== 'manifold-pressure') return { findings, remarks };
   for (const tap of GAUGE_TAPS) {
     const reading = gaugeAt(caseFile, tap);
     if (!reading) continue;
-    if (!caseFile.ambient) {
-      remarks.push({
-        sentence: 'The gauge cannot be set beside the sensor before the ambient pressure is known.',
-        readingIds: [reading.id],
-      });
-      continue;
-    }
-    const gauge = gaugePressure(reading, caseFile.ambient, caseFile.gauge);
+    const gauge = gaugeAgainstSensor(reading, caseFile.profile.measures, caseFile.ambient, caseFile.gauge);
     if (!gauge.ok) {
       remarks.push({ sentence: `${gauge.problem.message} ${gauge.problem.next}`, readingIds: [reading.id] });
       continue;
@@ -44,17 +38,17 @@ const gaugeAt = (caseFile: CaseFile, tap: GaugeTap): GaugeReading | undefined =>
   latest(
     caseFile.readings,
     (reading): reading is GaugeReading =>
-      reading.kind === 'gauge' && reading.tap === tap && running(reading.state),
+      reading.kind === 'gauge' && reading.tap === tap && running(reading.state) && !reading.state.stimulus,
   );
 
 function vacuumFinding(
   caseFile: CaseFile,
   tap: GaugeTap,
   reading: GaugeReading,
-  gauge: MeasuredPressure,
+  gauge: MeasuredValue,
 ): Finding {
-  const low = gauge.pressureKpaAbs - gauge.expandedUncertaintyKpa > HEALTHY_IDLE_KPA_ABS.highest;
-  const shown = formatPressure(gauge.pressureKpaAbs, caseFile.pressureUnit);
+  const low = gauge.value - gauge.expandedUncertainty > HEALTHY_IDLE_KPA_ABS.highest;
+  const shown = formatPressure(gauge.value, caseFile.pressureUnit);
   const limit = formatPressure(HEALTHY_IDLE_KPA_ABS.highest, caseFile.pressureUnit);
   return finding(
     tap === 'manifold' ? 'vacuum-at-manifold' : 'vacuum-at-hose',
@@ -70,23 +64,23 @@ function sensorAgainst(
   caseFile: CaseFile,
   tap: GaugeTap,
   reading: GaugeReading,
-  gauge: MeasuredPressure,
+  gauge: MeasuredValue,
 ): Finding | Remark | undefined {
   const signal = latestWire(
     caseFile.readings,
     'signal',
     'plug',
-    (state) => state.plug === 'connected' && state.engine === reading.state.engine,
+    (state) => state.plug === 'connected' && state.engine === reading.state.engine && !state.stimulus,
   );
   if (!signal || signalAtRail(signal, caseFile)) return undefined;
-  const sensor = pressureOfSignal(caseFile, signal);
+  const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return undefined;
   const { own, asSeen, assumed } = sensor.value;
-  const matters = caseFile.profile.differenceThatMattersKpa;
+  const matters = caseFile.profile.differenceThatMatters;
   const readingIds = [...sensor.value.readingIds, reading.id];
   const show = (kpa: number) => formatPressure(kpa, caseFile.pressureUnit);
-  const pair = `sensor ${show(own.pressureKpaAbs)}, gauge ${show(gauge.pressureKpaAbs)} absolute`;
-  const comparison = comparePressures(own, gauge, matters);
+  const pair = `sensor ${show(own.value)}, gauge ${show(gauge.value)} absolute`;
+  const comparison = compareValues(own, gauge, matters);
   if (comparison.outcome === 'cannot-tell') {
     return {
       sentence: `These instruments cannot tell (${pair}): limited by ${comparison.limitedBy}.`,
@@ -94,12 +88,12 @@ function sensorAgainst(
     };
   }
   const check = tap === 'manifold' ? 'sensor-vs-gauge-manifold' : 'sensor-vs-gauge-hose';
-  if (comparison.outcome === 'disagree' && Math.abs(comparison.differenceKpa) > matters) {
+  if (comparison.outcome === 'disagree' && Math.abs(comparison.difference) > matters) {
     return assumed.includes('return')
       ? finding(check, ['disagree', 'disagree-by-return'], `Sensor and gauge disagree: ${pair}.`, readingIds)
       : finding(check, ['disagree'], `Sensor and gauge disagree: ${pair}.`, readingIds);
   }
-  if (Math.abs(comparePressures(asSeen, gauge, matters).differenceKpa) > matters) {
+  if (Math.abs(compareValues(asSeen, gauge, matters).difference) > matters) {
     const sentence = `Against its own return the sensor agrees with the gauge (${pair}): the return shifts it.`;
     return finding(check, ['disagree-by-return'], sentence, readingIds);
   }

@@ -1,30 +1,49 @@
 import type { GaugeReading } from '../evidence/index.ts';
-import type { Result } from '../problem/index.ts';
-import { ok } from '../problem/index.ts';
-import { toKpaAbs, type Ambient } from '../quantity/index.ts';
+import { fail, ok, type Result } from '../problem/index.ts';
+import { fromKpaAbs, toKpaAbs, type Ambient, type Measurand } from '../quantity/index.ts';
 import {
   gaugeTerms,
-  measuredPressure,
+  measuredValue,
   type GaugeAccuracy,
-  type MeasuredPressure,
+  type Instrument,
+  type MeasuredValue,
 } from '../uncertainty/index.ts';
 
-/** A gauge reading as absolute pressure; the doubt of the ambient comes in with every basis but absolute. */
-export function gaugePressure(
-  reading: Pick<GaugeReading, 'pressureKpa' | 'basis'>,
-  ambient: Ambient,
-  gauge: GaugeAccuracy,
-): Result<MeasuredPressure, 'below-absolute-zero'> {
+export const AMBIENT_PRESSURE = 'ambient pressure';
+const ambientTerm = ({ expandedUncertaintyKpa }: Ambient) => ({
+  source: AMBIENT_PRESSURE,
+  standardUncertainty: expandedUncertaintyKpa / 2,
+});
+
+/**
+ * A gauge reading in the basis that the sensor reports. The doubt of the ambient comes in only where the two bases
+ * differ: a gauge beside a gauge-pressure sensor needs no barometer.
+ */
+export function gaugeAgainstSensor(
+  reading: Pick<GaugeReading, 'pressureKpa' | 'basis' | 'gauge'>,
+  measures: Measurand,
+  ambient: Ambient | undefined,
+  commonGauge: Instrument<GaugeAccuracy>,
+): Result<MeasuredValue, 'below-absolute-zero' | 'needs-ambient'> {
+  const terms = gaugeTerms(reading.gauge ?? commonGauge);
+  const wantsAbsolute = measures === 'absolute-pressure';
+  const isAbsolute = reading.basis === 'absolute';
+  if (wantsAbsolute === isAbsolute) {
+    const sign = reading.basis === 'vacuum' ? -1 : 1;
+    return ok(measuredValue(sign * reading.pressureKpa, terms));
+  }
+  if (!ambient) {
+    return fail(
+      'needs-ambient',
+      'The gauge cannot be set beside the sensor before the ambient pressure is known.',
+      'Give the ambient pressure.',
+    );
+  }
   const kpaAbs = toKpaAbs(reading, ambient.pressureKpaAbs);
   if (!kpaAbs.ok) return kpaAbs;
-  const terms = gaugeTerms(gauge);
-  if (reading.basis !== 'absolute') {
-    terms.push({ source: 'ambient pressure', standardUncertaintyKpa: ambient.expandedUncertaintyKpa / 2 });
-  }
-  return ok(measuredPressure(kpaAbs.value, terms));
+  const value = wantsAbsolute ? kpaAbs.value : fromKpaAbs(kpaAbs.value, 'gauge', ambient.pressureKpaAbs);
+  return ok(measuredValue(value, [...terms, ambientTerm(ambient)]));
 }
 
-export const ambientPressure = (ambient: Ambient): MeasuredPressure =>
-  measuredPressure(ambient.pressureKpaAbs, [
-    { source: 'ambient pressure', standardUncertaintyKpa: ambient.expandedUncertaintyKpa / 2 },
-  ]);
+export const ambientPressure = (ambient: Ambient): MeasuredValue =>
+  measuredValue(ambient.pressureKpaAbs, [ambientTerm(ambient)]);

@@ -16,6 +16,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
   }));
   const segments = laneSegments(
     {
+      family: 'manifold-pressure',
       profile: MPX4250A,
       ambient: undefined,
       readings: evidence,

@@ -1,4 +1,12 @@
-import { keyOn, latestWire, PLACES, type Lane, type Place, type WireReading } from '../evidence/index.ts';
+import {
+  keyOn,
+  latestWire,
+  PLACES,
+  sameDrive,
+  type Lane,
+  type Place,
+  type WireReading,
+} from '../evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { signalArrives } from './signalArrives.ts';
 import { referenceOutcome, returnIsGood } from './supplyFindings.ts';
@@ -17,7 +25,20 @@ const PATH: Record<Lane, readonly Place[]> = {
   reference: PLACES,
   return: PLACES,
   signal: [...PLACES].reverse(),
+  'second-signal': [...PLACES].reverse(),
+  'battery-feed': PLACES,
 };
+
+const comesFromSensor = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
+
+/** Below this a battery is flat or its feed is not sound. */
+const LOWEST_FEED_VOLTS = 10.5;
+
+function feedIsGood(lane: Lane, reading: WireReading, caseFile: CaseFile): boolean {
+  if (lane === 'return') return returnIsGood(reading, caseFile);
+  if (lane === 'battery-feed') return reading.volts >= LOWEST_FEED_VOLTS;
+  return referenceOutcome(reading, caseFile) === 'normal';
+}
 
 interface Point {
   place: Place;
@@ -39,7 +60,7 @@ export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
       readingIds: [from.id, to.id].filter((id) => id !== undefined),
     };
   });
-  return lane === 'signal'
+  return comesFromSensor(lane)
     ? views.reverse().map((view) => ({ ...view, from: view.to, to: view.from }))
     : views;
 }
@@ -57,26 +78,20 @@ function pointAt(caseFile: CaseFile, lane: Lane, place: Place): Point {
       caseFile.readings,
       lane,
       place,
-      (state) =>
-        keyOn(state) && state.plug === 'connected' && (!reading || state.engine === reading.state.engine),
+      (state) => keyOn(state) && state.plug === 'connected' && (!reading || sameDrive(state, reading.state)),
     );
-  if (lane !== 'signal') {
+  if (!comesFromSensor(lane)) {
     const reading = loaded();
-    const good =
-      reading &&
-      (lane === 'return'
-        ? returnIsGood(reading.volts, caseFile)
-        : referenceOutcome(reading.volts, caseFile) === 'normal');
-    return { place, good, id: reading?.id };
+    return { place, good: reading && feedIsGood(lane, reading, caseFile), id: reading?.id };
   }
   // The signal has no fixed value: what leaves the sensor is the measure for every point after it, state by state.
   const reading = loaded();
   const source = latestWire(
     caseFile.readings,
-    'signal',
+    lane,
     'plug',
-    (state) => state.plug === 'connected' && state.engine === reading?.state.engine,
+    (state) => state.plug === 'connected' && reading !== undefined && sameDrive(state, reading.state),
   );
   if (!reading || !source) return { place, good: undefined, id: reading?.id };
-  return { place, good: signalArrives(source.volts, reading.volts, caseFile.meter), id: reading.id };
+  return { place, good: signalArrives(source, reading, caseFile), id: reading.id };
 }

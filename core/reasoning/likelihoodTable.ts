@@ -73,6 +73,7 @@ export const LIKELIHOOD: Table = {
         low: 0.5,
         high: 0.05,
       },
+      path: { ambient: 0.5, shifted: 0.45, 'shifted-by-return': 0.01, low: 0.02, high: 0.02 },
     },
   },
   'signal-follows': {
@@ -85,6 +86,7 @@ export const LIKELIHOOD: Table = {
       'sensor-stuck': { moves: 0.03, stuck: 0.97 },
       'sensor-loads-reference': { moves: 0.3, stuck: 0.7 },
       hose: { moves: 0.3, stuck: 0.7 },
+      path: { moves: 0.4, stuck: 0.6 },
     },
   },
   'signal-unit-vs-plug': {

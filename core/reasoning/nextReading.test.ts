@@ -1,5 +1,11 @@
 import { expect, test } from 'vitest';
-import { targetWords, type Evidence, type MachineState, type Target } from '../evidence/index.ts';
+import {
+  targetWords,
+  type Evidence,
+  type MachineState,
+  type Target,
+  type ThreeWire,
+} from '../evidence/index.ts';
 import { exampleCase as caseOf } from './exampleCase.ts';
 import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, weigh, type CauseId } from './index.ts';
 import { gateFor } from './gate.ts';
@@ -73,7 +79,7 @@ test('a reading that has been taken is not asked for again', () => {
     );
     expect(again).toBe(false);
     readings.push({
-      ...wire(lane, place, lane === 'reference' ? 5 : lane === 'return' ? 0.01 : 3.2),
+      ...wire(lane as ThreeWire, place, lane === 'reference' ? 5 : lane === 'return' ? 0.01 : 3.2),
       state: next.state,
     });
   }
@@ -98,7 +104,7 @@ test('a proven open signal wire is halved at the connector, and no further', () 
 
 test('every cause can be proven: its gate is met by answers that exist', () => {
   for (const cause of CAUSE_IDS) {
-    const open = gateFor(cause, []);
+    const open = gateFor(cause, [], cause === 'path' ? 'throttle' : 'manifold-pressure');
     expect(open.met).toBe(false);
     expect(open.items.length).toBeGreaterThan(1);
     for (const { check } of open.items) expect(check && checkOf(check)).toBeDefined();
@@ -107,10 +113,14 @@ test('every cause can be proven: its gate is met by answers that exist', () => {
 });
 
 test('a refuted requirement is told apart from a missing one', () => {
-  const { items } = gateFor('sensor-shifted', [
-    { check: 'return-at-plug', outcomes: ['raised'], sentence: '', readingIds: ['a'] },
-    { check: 'signal-koeo', outcomes: ['shifted', 'shifted-by-return'], sentence: '', readingIds: ['b'] },
-  ]);
+  const { items } = gateFor(
+    'sensor-shifted',
+    [
+      { check: 'return-at-plug', outcomes: ['raised'], sentence: '', readingIds: ['a'] },
+      { check: 'signal-koeo', outcomes: ['shifted', 'shifted-by-return'], sentence: '', readingIds: ['b'] },
+    ],
+    'manifold-pressure',
+  );
   expect(items.map(({ state }) => state)).toEqual(['missing', 'refuted', 'missing']);
 });
 

@@ -2,7 +2,8 @@ import { sameTarget } from '../evidence/index.ts';
 import { cautionsFor } from '../safety/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { CAUSE_IDS, causeOf, type CauseId } from './causes.ts';
-import { CHECK_IDS, checkOf, type Check, type CheckId } from './checks.ts';
+import { checkOf, type Check, type CheckId } from './checks.ts';
+import { checkFor, checksFor } from './familyScope.ts';
 import type { Finding } from './finding.ts';
 import { gateFor } from './gate.ts';
 import { locateBreak } from './locateBreak.ts';
@@ -23,19 +24,25 @@ export function nextReading(
   findings: readonly Finding[],
 ): NextReading | undefined {
   const [leader] = ranked(weights);
-  const open = CHECK_IDS.filter((id) => isOpen(id, caseFile, findings));
+  const { family } = caseFile;
+  const open = checksFor(family).filter((id) => isOpen(id, caseFile, findings));
   if (leader && leader.share >= LEADING_SHARE) {
-    const missing = gateFor(leader.cause, findings).items.find(({ check }) => check && open.includes(check));
+    const missing = gateFor(leader.cause, findings, family).items.find(
+      ({ check }) => check && open.includes(check),
+    );
     if (missing?.check) {
       const why = `“${causeOf(leader.cause).title}” leads. Still to show: ${lowerFirst(missing.label)}.`;
       return describe(missing.check, caseFile, weights, why);
     }
-    if (leader.share >= DECIDING_SHARE && gateFor(leader.cause, findings).met) {
+    if (leader.share >= DECIDING_SHARE && gateFor(leader.cause, findings, family).met) {
       return locateBreak(leader.cause, caseFile);
     }
   }
   const best = open
-    .map((id) => ({ id, worth: expectedInformation(id, weights) / minutesLeft(checkOf(id), caseFile) }))
+    .map((id) => ({
+      id,
+      worth: expectedInformation(id, weights) / minutesLeft(checkFor(id, family), caseFile),
+    }))
     .reduce<{ id: CheckId; worth: number } | undefined>(
       (top, one) => (!top || one.worth > top.worth ? one : top),
       undefined,
@@ -45,7 +52,10 @@ export function nextReading(
 
 /** Worth making: not answered yet, and some reading of it still to take. */
 function isOpen(id: CheckId, caseFile: CaseFile, findings: readonly Finding[]): boolean {
-  return !findings.some(({ check }) => check === id) && missingNeeds(checkOf(id), caseFile).length > 0;
+  return (
+    !findings.some(({ check }) => check === id) &&
+    missingNeeds(checkFor(id, caseFile.family), caseFile).length > 0
+  );
 }
 
 const missingNeeds = (check: Check, { readings }: CaseFile) =>
@@ -55,7 +65,8 @@ const missingNeeds = (check: Check, { readings }: CaseFile) =>
         (reading) =>
           sameTarget(reading, target) &&
           reading.state.engine === state.engine &&
-          reading.state.plug === state.plug,
+          reading.state.plug === state.plug &&
+          reading.state.stimulus?.kind === state.stimulus?.kind,
       ),
   );
 
@@ -88,7 +99,10 @@ export function afterAnswer(weights: Weights, id: CheckId, outcomes: readonly st
 }
 
 export const ranked = (weights: Weights): { cause: CauseId; share: number }[] =>
-  [...weights].map(([cause, weight]) => ({ cause, share: weight })).sort((a, b) => b.share - a.share);
+  [...weights]
+    .filter(([, weight]) => weight > 0)
+    .map(([cause, weight]) => ({ cause, share: weight }))
+    .sort((a, b) => b.share - a.share);
 
 function whyItSeparates(id: CheckId, weights: Weights): string {
   const outcomes = Object.keys(checkOf(id).outcomes);
@@ -105,7 +119,7 @@ function whyItSeparates(id: CheckId, weights: Weights): string {
 }
 
 function describe(id: CheckId, caseFile: CaseFile, weights: Weights, why: string): NextReading | undefined {
-  const check = checkOf(id);
+  const check = checkFor(id, caseFile.family);
   const need = missingNeeds(check, caseFile)[0];
   if (!need) return undefined;
   return {

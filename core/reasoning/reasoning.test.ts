@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { LANES, PLACES, type Evidence, type MachineState } from '../evidence/index.ts';
+import { FAMILY_IDS } from '../family/index.ts';
 import { toKpa } from '../quantity/index.ts';
 import { EXAMPLE_PROFILE, exampleCase as caseOf } from './exampleCase.ts';
-import { CAUSE_IDS, causeOf, CHECK_IDS, checkOf, laneSegments, weigh } from './index.ts';
+import { CAUSE_IDS, CHECK_IDS, checkOf, laneSegments, priorsFor, weigh } from './index.ts';
 import { LIKELIHOOD, likelihood } from './likelihoodTable.ts';
 import { expectedInformation } from './nextReading.ts';
 
@@ -52,8 +53,8 @@ test('every row of the table is a distribution over the answers of its check, an
   }
 });
 
-test('the starting weights sum to one', () => {
-  expect(CAUSE_IDS.reduce((sum, cause) => sum + causeOf(cause).prior, 0)).toBeCloseTo(1, 9);
+test.each(FAMILY_IDS)('the starting weights of %s sum to one', (family) => {
+  expect([...priorsFor(family).values()].reduce((sum, prior) => sum + prior, 0)).toBeCloseTo(1, 9);
 });
 
 test('no ranking without evidence, but a first reading to take', () => {
@@ -153,20 +154,19 @@ test('a return read with the plug off is remarked on, and proves nothing', () =>
 });
 
 test('coarse instruments: “cannot tell” is a remark that names the limit, never evidence', () => {
-  const coarse = { gauge: { classPercent: 10, spanKpa: 100, divisionKpa: 5 } };
+  const accuracy = { kind: 'gauge', classPercent: 10, spanKpa: 100, divisionKpa: 5 } as const;
+  const coarse = { gauge: { name: 'old gauge', accuracy } };
   const readings = [...goodSupply(), wire('signal', 'plug', volts(40), idle), vacuum(18, 'sensor-hose')];
   const weighing = weigh(caseOf(readings, coarse));
   expect(weighing.findings.map(({ check }) => check)).not.toContain('sensor-vs-gauge-hose');
-  expect(weighing.remarks.map(({ sentence }) => sentence).join()).toContain('gauge class');
+  expect(weighing.remarks.map(({ sentence }) => sentence).join()).toContain('class of old gauge');
 });
 
 test('every cause’s gate refers to checks that can give its answers', () => {
   const anything = weigh(caseOf(goodSupply()));
-  expect(anything.causes).toHaveLength(CAUSE_IDS.length);
+  expect(anything.causes).toHaveLength(priorsFor('manifold-pressure').size);
   for (const check of CHECK_IDS) {
-    expect(
-      expectedInformation(check, new Map(CAUSE_IDS.map((cause) => [cause, causeOf(cause).prior]))),
-    ).toBeGreaterThan(0);
+    expect(expectedInformation(check, priorsFor('manifold-pressure'))).toBeGreaterThan(0);
   }
 });
 

@@ -1,11 +1,29 @@
-import { keyOn, latest, latestWire, type ScanReading, type WireReading } from '../evidence/index.ts';
-import { formatPressure } from '../quantity/index.ts';
+import {
+  ENGINE_WORDS,
+  keyOn,
+  latest,
+  latestWire,
+  STIMULUS_WORDS,
+  type ScanReading,
+  type WireReading,
+} from '../evidence/index.ts';
+import { expectedValue, liveDataStep, type ExpectationFault } from '../family/index.ts';
+import { ok, type Result } from '../problem/index.ts';
+import { formatValue, isPressure, MEASURANDS } from '../quantity/index.ts';
 import { signalBand } from '../transfer/index.ts';
-import { comparePressures, fromResolution, measuredPressure, SCAN_STEP_KPA } from '../uncertainty/index.ts';
+import {
+  compareValues,
+  fromLimits,
+  liveDataTerms,
+  measuredValue,
+  type MeasuredValue,
+} from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { withoutTolerance } from './comparisons.ts';
+import { movedBy } from './familyScope.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
-import { pressureOfSignal } from './sensorPressure.ts';
+import { valueOfSignal, type SensorValue } from './sensorValue.ts';
 import { signalArrives } from './signalArrives.ts';
 
 /** Less movement than this between a stopped and a running engine is no movement: 0.1 V is about 1 inHg. */
@@ -31,7 +49,7 @@ const at = (caseFile: CaseFile, place: 'plug' | 'unit', engine: string): WireRea
     caseFile.readings,
     'signal',
     place,
-    (state) => state.plug === 'connected' && state.engine === engine,
+    (state) => state.plug === 'connected' && state.engine === engine && !state.stimulus,
   );
 
 /** Whether the unit would call this signal a circuit fault, and so show a substituted value. */
@@ -46,65 +64,105 @@ function stoppedEngine(caseFile: CaseFile): Partial<Found> {
   const said = `Signal at the sensor plug is ${voltsInWords(signal.volts)} with the engine stopped`;
   const rail = signalAtRail(signal, caseFile);
   if (rail) {
-    const sentence = `${said}: past the circuit-${rail} limit, no pressure gives that.`;
+    const sentence = `${said}: past the circuit-${rail} limit, no ${nounOf(caseFile)} gives that.`;
     return { findings: [finding('signal-koeo', [rail], sentence, [signal.id])] };
   }
-  const sensor = pressureOfSignal(caseFile, signal);
+  const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return { remarks: [{ sentence: sensor.problem.message, readingIds: [signal.id] }] };
-  if (!caseFile.ambient) {
-    return {
-      remarks: [
-        { sentence: `${said}; whether that is ambient needs the ambient pressure.`, readingIds: [signal.id] },
-      ],
-    };
+  const should = expectedStopped(caseFile);
+  if (!should.ok) {
+    const sentence = `${said}. ${should.problem.message} ${should.problem.next}`;
+    return { remarks: [{ sentence, readingIds: [signal.id] }] };
   }
-  const { asSeen, own, assumed, readingIds } = sensor.value;
-  const ambient = ambientPressure(caseFile.ambient);
-  const matters = caseFile.profile.differenceThatMattersKpa;
-  const seen = comparePressures(asSeen, ambient, matters);
-  const shown = `${said}: ${formatPressure(asSeen.pressureKpaAbs, caseFile.pressureUnit)}`;
-  const expected = formatPressure(ambient.pressureKpaAbs, caseFile.pressureUnit);
+  return againstExpected(caseFile, said, sensor.value, should.value);
+}
+
+interface Stopped {
+  measured: MeasuredValue;
+  inWords: string;
+}
+
+/** The band as a value with limits; the doubt of ambient is in it where the sensor counts from nothing. */
+function expectedStopped(caseFile: CaseFile): Result<Stopped, ExpectationFault> {
+  const band = expectedValue({ engine: 'koeo', plug: 'connected' }, caseFile);
+  if (!band.ok) return band;
+  const { lowest, highest } = band.value;
+  const { ambient, profile, pressureUnit } = caseFile;
+  const terms = profile.measures === 'absolute-pressure' && ambient ? ambientPressure(ambient).terms : [];
+  const width = { source: 'what it should read', standardUncertainty: fromLimits((highest - lowest) / 2) };
+  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+  return ok(
+    highest > lowest
+      ? {
+          measured: measuredValue((lowest + highest) / 2, [...terms, width]),
+          inWords: `${show(lowest)} to ${show(highest)}`,
+        }
+      : { measured: measuredValue(lowest, terms), inWords: show(lowest) },
+  );
+}
+
+function againstExpected(
+  caseFile: CaseFile,
+  said: string,
+  { asSeen, own, assumed, readingIds }: SensorValue,
+  should: Stopped,
+): Partial<Found> {
+  const { profile, family, pressureUnit } = caseFile;
+  const matters = profile.differenceThatMatters;
+  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+  const seen = compareValues(asSeen, should.measured, matters);
+  const shown = `${said}: ${show(asSeen.value)}`;
+  const manifold = family === 'manifold-pressure';
   if (seen.outcome === 'cannot-tell') {
     return {
       remarks: [{ sentence: `${shown}; limited by ${seen.limitedBy}, these cannot tell.`, readingIds }],
     };
   }
-  if (seen.outcome === 'agree' || Math.abs(seen.differenceKpa) <= matters) {
-    return { findings: [finding('signal-koeo', ['ambient'], `${shown}, as ambient is.`, readingIds)] };
+  if (seen.outcome === 'agree' || Math.abs(seen.difference) <= matters) {
+    const sentence = `${shown}, ${manifold ? 'as ambient is' : 'as it should'}.`;
+    return { findings: [finding('signal-koeo', ['ambient'], sentence, readingIds)] };
   }
-  const away = `${shown}, but ambient is ${expected}`;
+  const away = `${shown}, but ${manifold ? 'ambient is' : 'it should be'} ${should.inWords}`;
   if (assumed.includes('return')) {
     const sentence = `${away}. The return has not been measured yet: it could explain this.`;
     return { findings: [finding('signal-koeo', ['shifted', 'shifted-by-return'], sentence, readingIds)] };
   }
-  const honest = Math.abs(comparePressures(own, ambient, matters).differenceKpa) <= matters;
-  return honest
-    ? {
-        findings: [
-          finding(
-            'signal-koeo',
-            ['shifted-by-return'],
-            `${away}. Taken against its own return the sensor is right: the return shifts it.`,
-            readingIds,
-          ),
-        ],
-      }
-    : { findings: [finding('signal-koeo', ['shifted'], `${away}.`, readingIds)] };
+  if (Math.abs(compareValues(own, should.measured, matters).difference) > matters) {
+    return { findings: [finding('signal-koeo', ['shifted'], `${away}.`, readingIds)] };
+  }
+  const sentence = `${away}. Taken against its own return the sensor is right: the return shifts it.`;
+  return { findings: [finding('signal-koeo', ['shifted-by-return'], sentence, readingIds)] };
 }
+
+const nounOf = ({ profile }: CaseFile): string =>
+  isPressure(profile.measures) ? 'pressure' : MEASURANDS[profile.measures].words;
 
 function follows(caseFile: CaseFile): Partial<Found> {
   const stopped = at(caseFile, 'plug', 'koeo');
-  const idle = at(caseFile, 'plug', 'idle');
-  if (!stopped || !idle) return {};
-  const stuck = Math.abs(stopped.volts - idle.volts) < STUCK_VOLTS;
-  const path = `from ${voltsInWords(stopped.volts)} with the engine stopped to ${voltsInWords(idle.volts)} at idle`;
+  const drive = movedBy(caseFile.family);
+  const driven =
+    drive &&
+    latestWire(
+      caseFile.readings,
+      'signal',
+      'plug',
+      (state) =>
+        state.plug === 'connected' &&
+        state.engine === drive.state.engine &&
+        state.stimulus?.kind === drive.state.stimulus?.kind,
+    );
+  if (!stopped || !driven) return {};
+  const stuck = Math.abs(stopped.volts - driven.volts) < STUCK_VOLTS;
+  const { engine, stimulus } = driven.state;
+  const where = stimulus ? STIMULUS_WORDS[stimulus.kind] : `at ${ENGINE_WORDS[engine]}`;
+  const path = `from ${voltsInWords(stopped.volts)} with the engine stopped to ${voltsInWords(driven.volts)} ${where}`;
   return {
     findings: [
       finding(
         'signal-follows',
         [stuck ? 'stuck' : 'moves'],
         stuck ? `The signal stays put: ${path}.` : `The signal moves ${path}.`,
-        [stopped.id, idle.id],
+        [stopped.id, driven.id],
       ),
     ],
   };
@@ -115,7 +173,7 @@ function arrivesAtUnit(caseFile: CaseFile): Partial<Found> {
     const plug = at(caseFile, 'plug', engine);
     const unit = at(caseFile, 'unit', engine);
     if (!plug || !unit) continue;
-    const same = signalArrives(plug.volts, unit.volts, caseFile.meter);
+    const same = signalArrives(plug, unit, caseFile);
     const pair = `${voltsInWords(plug.volts)} at the plug, ${voltsInWords(unit.volts)} at the unit`;
     return {
       findings: [
@@ -163,6 +221,8 @@ function liveData(caseFile: CaseFile): Partial<Found> {
     caseFile.readings,
     (reading): reading is ScanReading =>
       reading.kind === 'scan' &&
+      reading.measures === caseFile.profile.measures &&
+      !reading.state.stimulus &&
       reading.state.plug === 'connected' &&
       at(caseFile, 'plug', reading.state.engine) !== undefined,
   );
@@ -174,20 +234,16 @@ function liveData(caseFile: CaseFile): Partial<Found> {
       'The signal is past a circuit limit, so live data may be a substituted value: not weighed.';
     return { remarks: [{ sentence, readingIds }] };
   }
-  const sensor = pressureOfSignal(caseFile, signal);
+  const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return {};
   // Both sides use the sensor's own curve, so its tolerance is no doubt here.
-  const onWire = measuredPressure(
-    sensor.value.asSeen.pressureKpaAbs,
-    sensor.value.asSeen.terms.filter((term) => term.source !== 'sensor tolerance'),
-  );
-  const shown = measuredPressure(scan.pressureKpaAbs, [
-    { source: 'live data step', standardUncertaintyKpa: fromResolution(SCAN_STEP_KPA) },
-  ]);
-  const { differenceKpa } = comparePressures(onWire, shown, caseFile.profile.differenceThatMattersKpa);
-  const differs = Math.abs(differenceKpa) > caseFile.profile.differenceThatMattersKpa;
-  const show = (kpa: number) => formatPressure(kpa, caseFile.pressureUnit);
-  const pair = `${show(scan.pressureKpaAbs)} in live data, ${show(onWire.pressureKpaAbs)} on the wire`;
+  const { family, profile, pressureUnit } = caseFile;
+  const onWire = withoutTolerance(sensor.value.asSeen);
+  const shown = measuredValue(scan.value, liveDataTerms(scan.step ?? liveDataStep(family, profile.measures)));
+  const { difference } = compareValues(onWire, shown, profile.differenceThatMatters);
+  const differs = Math.abs(difference) > profile.differenceThatMatters;
+  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+  const pair = `${show(scan.value)} in live data, ${show(onWire.value)} on the wire`;
   return {
     findings: [
       finding(

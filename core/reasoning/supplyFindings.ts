@@ -1,8 +1,14 @@
-import { keyOn, latestWire, type MachineState, type Place } from '../evidence/index.ts';
-import { PLACE_WORDS } from '../evidence/index.ts';
+import {
+  keyOn,
+  latestWire,
+  PLACE_WORDS,
+  type MachineState,
+  type Place,
+  type WireReading,
+} from '../evidence/index.ts';
 import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../expectation/index.ts';
-import { meterLimitVolts } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { readingLimitVolts } from './readingLimit.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 
 const MISSING_VOLTS = 0.5;
@@ -32,7 +38,7 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
     : place === 'plug'
       ? 'reference-at-plug'
       : 'reference-at-unit';
-  const outcome = referenceOutcome(reading.volts, caseFile);
+  const outcome = referenceOutcome(reading, caseFile);
   const words = { normal: 'normal', low: 'low', missing: 'missing', high: 'too high' }[outcome];
   const where = `${PLACE_WORDS[place]}${unloaded ? ' with the plug off' : ''}`;
   return finding(check, [outcome], `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`, [
@@ -42,10 +48,12 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
 
 /** The usual ±0.1 V, and beyond it only what the meter itself cannot explain. */
 export function referenceOutcome(
-  volts: number,
-  { profile, meter }: CaseFile,
+  reading: WireReading,
+  caseFile: CaseFile,
 ): 'normal' | 'low' | 'missing' | 'high' {
-  const slack = REFERENCE_TOLERANCE_VOLTS + meterLimitVolts(volts, meter);
+  const { volts } = reading;
+  const { profile } = caseFile;
+  const slack = REFERENCE_TOLERANCE_VOLTS + readingLimitVolts(reading, caseFile);
   if (volts < MISSING_VOLTS) return 'missing';
   if (volts < profile.nominalReferenceVolts - slack) return 'low';
   return volts > profile.nominalReferenceVolts + slack ? 'high' : 'normal';
@@ -55,7 +63,7 @@ function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
   const reading = latestWire(caseFile.readings, 'return', place, loaded);
   if (!reading) return undefined;
   const where = `Return at the ${PLACE_WORDS[place]} is ${voltsInWords(reading.volts)} under load`;
-  if (returnIsGood(reading.volts, caseFile)) {
+  if (returnIsGood(reading, caseFile)) {
     return finding(`return-at-${place}`, ['near-zero'], `${where}: good.`, [reading.id]);
   }
   if (place === 'plug' && Math.abs(reading.volts) > FLOATING_VOLTS) {
@@ -68,8 +76,8 @@ function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
   ]);
 }
 
-export const returnIsGood = (volts: number, { meter }: CaseFile): boolean =>
-  Math.abs(volts) <= NORMAL_RETURN_VOLTS + meterLimitVolts(volts, meter);
+export const returnIsGood = (reading: WireReading, caseFile: CaseFile): boolean =>
+  Math.abs(reading.volts) <= NORMAL_RETURN_VOLTS + readingLimitVolts(reading, caseFile);
 
 function unloadedReturnRemarks(caseFile: CaseFile): Remark[] {
   const reading = latestWire(caseFile.readings, 'return', 'plug', plugOff);

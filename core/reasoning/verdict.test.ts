@@ -14,6 +14,7 @@ const wire = (
 ): Evidence => ({ kind: 'wire', id: `${lane} ${place} ${state.engine} ${volts}`, lane, place, volts, state });
 const weighed = (...readings: Evidence[]) => {
   const caseFile: CaseFile = {
+    family: 'manifold-pressure',
     profile: MPX4115A,
     ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
     readings,
@@ -53,9 +54,7 @@ test('a requirement that the readings contradict is said to be contradicted, not
   );
   expect(causes[0]?.cause).toBe('engine-vacuum');
   expect(gate?.items.map(({ state }) => state)).toEqual(['refuted', 'proven', 'proven']);
-  expect(verdict.sentence).toContain(
-    'against it: “signal shows ambient with the engine stopped” does not hold',
-  );
+  expect(verdict.sentence).toContain('against it: “signal right with the engine stopped” does not hold');
 });
 
 test('a decided verdict carries its share, its class and what to do', () => {

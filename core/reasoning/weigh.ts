@@ -1,5 +1,8 @@
 import type { CaseFile } from './caseFile.ts';
-import { CAUSE_IDS, causeOf, type CauseId, type VerdictClass } from './causes.ts';
+import { causeOf, type CauseId, type VerdictClass } from './causes.ts';
+import { disagreements } from './disagreements.ts';
+import type { FamilyId } from '../family/index.ts';
+import { causesFor } from './familyScope.ts';
 import type { Finding, Remark } from './finding.ts';
 import { gateFor, type Gate, type GateItem } from './gate.ts';
 import { gaugeFindings } from './gaugeFindings.ts';
@@ -29,6 +32,8 @@ export interface Weighing {
   causes: WeighedCause[];
   findings: Finding[];
   remarks: Remark[];
+  /** What is shown to be wrong without saying why: not weighed, but never "nothing wrong" either. */
+  disagreements: Remark[];
   /** What must be shown before the leading cause may be named. */
   gate: Gate | undefined;
   verdict: Verdict;
@@ -42,8 +47,11 @@ const TELLING_RATIO = 2;
 export function weigh(caseFile: CaseFile): Weighing {
   const parts = [supplyFindings, signalFindings, gaugeFindings].map((part) => part(caseFile));
   const findings = parts.flatMap((part) => part.findings);
+  const wrong = disagreements(caseFile);
   const remarks = parts.flatMap((part) => part.remarks);
-  const priors: Weights = new Map(CAUSE_IDS.map((cause) => [cause, causeOf(cause).prior]));
+  const { family } = caseFile;
+  // Something is wrong, whatever it is.
+  const priors = wrong.length > 0 ? without('nothing', priorsFor(family)) : priorsFor(family);
   const weights = findings.reduce(
     (sofar, { check, outcomes }) => afterAnswer(sofar, check, outcomes),
     priors,
@@ -51,25 +59,49 @@ export function weigh(caseFile: CaseFile): Weighing {
   const next = nextReading(caseFile, weights, findings);
   if (findings.length === 0) {
     const sentence = 'Not proven yet: no reading says anything so far.';
-    return { causes: [], findings, remarks, gate: undefined, verdict: { decided: false, sentence }, next };
+    return {
+      causes: [],
+      findings,
+      remarks,
+      disagreements: wrong,
+      gate: undefined,
+      verdict: { decided: false, sentence },
+      next,
+    };
   }
-  const causes = ranked(weights).map(({ cause, share }) => weighed(cause, share, findings, weights));
+  const causes = ranked(weights).map(({ cause, share }) => weighed(cause, share, findings, priors));
   const leader = causes[0] as WeighedCause;
-  const gate = gateFor(leader.cause, findings);
-  return { causes, findings, remarks, gate, verdict: verdictOn(leader, gate), next };
+  const gate = gateFor(leader.cause, findings, family);
+  return {
+    causes,
+    findings,
+    remarks,
+    disagreements: wrong,
+    gate,
+    verdict: verdictOn(leader, gate),
+    next,
+  };
 }
 
-function weighed(
-  cause: CauseId,
-  share: number,
-  findings: readonly Finding[],
-  weights: Weights,
-): WeighedCause {
+function without(cause: CauseId, weights: Weights): Weights {
+  const left = [...weights].filter(([one]) => one !== cause);
+  const total = left.reduce((sum, [, weight]) => sum + weight, 0);
+  return new Map(left.map(([one, weight]) => [one, weight / total]));
+}
+
+/** Shared out over the causes that a family has, so that they sum to one. */
+export function priorsFor(family: FamilyId): Weights {
+  const causes = causesFor(family);
+  const total = causes.reduce((sum, cause) => sum + causeOf(cause).prior, 0);
+  return new Map(causes.map((cause) => [cause, causeOf(cause).prior / total]));
+}
+
+function weighed(cause: CauseId, share: number, findings: readonly Finding[], priors: Weights): WeighedCause {
   const ratio = ({ check, outcomes }: Finding): number => {
-    const others = CAUSE_IDS.filter((other) => other !== cause);
-    const total = others.reduce((sum, other) => sum + causeOf(other).prior, 0);
+    const others = [...priors].filter(([other]) => other !== cause);
+    const total = others.reduce((sum, [, prior]) => sum + prior, 0);
     const elsewhere = others.reduce(
-      (sum, other) => sum + (causeOf(other).prior / total) * likelihood(check, outcomes, other),
+      (sum, [other, prior]) => sum + (prior / total) * likelihood(check, outcomes, other),
       0,
     );
     return likelihood(check, outcomes, cause) / elsewhere;
@@ -81,7 +113,7 @@ function weighed(
     title,
     class: verdictClass,
     remedy,
-    share: weights.get(cause) ?? share,
+    share,
     speaksFor: findings.filter((found) => ratio(found) >= TELLING_RATIO).sort(byStrength),
     speaksAgainst: findings.filter((found) => ratio(found) <= 1 / TELLING_RATIO).sort(byStrength),
   };

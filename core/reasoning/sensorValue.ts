@@ -1,14 +1,15 @@
-import { keyOn, latestWire, type EngineState, type WireReading } from '../evidence/index.ts';
+import { keyOn, latestWire, sameDrive, type Drive, type WireReading } from '../evidence/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
-import { pressureFromSignal, type WireVolts } from '../transfer/index.ts';
-import { measuredPressure, signalTerms, type MeasuredPressure } from '../uncertainty/index.ts';
+import { valueFromSignal, type WireVolts } from '../transfer/index.ts';
+import { measuredValue, signalTerms, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
-export interface SensorPressure {
+/** In the unit of what the sensor measures. */
+export interface SensorValue {
   /** What the control unit makes of the signal: against battery negative. */
-  asSeen: MeasuredPressure;
+  asSeen: MeasuredValue;
   /** What the sensor itself says: its return taken off. The same as `asSeen` while the return is not measured. */
-  own: MeasuredPressure;
+  own: MeasuredValue;
   wires: WireVolts;
   /** Wires whose value is taken for granted because nobody has measured them. */
   assumed: ('reference' | 'return')[];
@@ -16,16 +17,16 @@ export interface SensorPressure {
   readingIds: string[];
 }
 
-/** The sensor's pressure from the newest readings at its plug in an engine state, plug connected. */
-export function sensorPressure(
+/** The sensor's value from the newest readings at its plug in a state of engine and stimulus, plug connected. */
+export function sensorValue(
   caseFile: CaseFile,
-  engine: EngineState,
-): Result<SensorPressure, 'no-signal-reading' | 'reference-missing'> {
+  drive: Drive,
+): Result<SensorValue, 'no-signal-reading' | 'reference-missing'> {
   const signal = latestWire(
     caseFile.readings,
     'signal',
     'plug',
-    (state) => state.plug === 'connected' && state.engine === engine,
+    (state) => state.plug === 'connected' && sameDrive(state, drive),
   );
   if (!signal)
     return fail(
@@ -33,14 +34,14 @@ export function sensorPressure(
       'The signal has not been read in this state.',
       'Read the signal at the plug.',
     );
-  return pressureOfSignal(caseFile, signal);
+  return valueOfSignal(caseFile, signal);
 }
 
 /** The same for one signal reading, with the reference and return that belong to it. */
-export function pressureOfSignal(
+export function valueOfSignal(
   caseFile: CaseFile,
   signal: WireReading,
-): Result<SensorPressure, 'reference-missing'> {
+): Result<SensorValue, 'reference-missing'> {
   const reference = supplyReading(caseFile, 'reference', signal);
   const returned = supplyReading(caseFile, 'return', signal);
   const wires = {
@@ -48,16 +49,17 @@ export function pressureOfSignal(
     referenceVolts: reference?.volts ?? caseFile.profile.nominalReferenceVolts,
     returnVolts: returned?.volts ?? 0,
   };
-  const own = pressureFromSignal(wires, caseFile.profile);
+  const own = valueFromSignal(wires, caseFile.profile);
   if (!own.ok) return own;
   const atGround = { ...wires, returnVolts: 0 };
-  const asSeen = pressureFromSignal(atGround, caseFile.profile);
+  const asSeen = valueFromSignal(atGround, caseFile.profile);
   if (!asSeen.ok) return asSeen;
-  const measured = (kpaAbs: number, at: WireVolts) =>
-    measuredPressure(kpaAbs, signalTerms(at, caseFile.profile, caseFile.meter));
+  const meters = { signal: signal.meter ?? caseFile.meter, reference: reference?.meter ?? caseFile.meter };
+  const measured = (value: number, at: WireVolts) =>
+    measuredValue(value, signalTerms(at, caseFile.profile, meters));
   return ok({
-    own: measured(own.value.pressureKpaAbs, wires),
-    asSeen: measured(asSeen.value.pressureKpaAbs, atGround),
+    own: measured(own.value.value, wires),
+    asSeen: measured(asSeen.value.value, atGround),
     wires,
     assumed: [...(reference ? [] : (['reference'] as const)), ...(returned ? [] : (['return'] as const))],
     extrapolated: own.value.extrapolated,

@@ -1,0 +1,75 @@
+import { driveWords, keyOn, sameDrive, type WireReading } from '../evidence/index.ts';
+import { expectedValue } from '../family/index.ts';
+import { formatValue } from '../quantity/index.ts';
+import { COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import type { Remark } from './finding.ts';
+import { pumpPoint } from './pumpSweep.ts';
+import { valueOfSignal } from './sensorValue.ts';
+import { signalAtRail } from './signalFindings.ts';
+import { trackPairIn } from './trackPair.ts';
+
+/**
+ * What the readings show to be wrong without saying why: tracks that do not belong together, pump steps that are not
+ * followed, values that the family does not have in a state. Not weighed, but nobody may call it "nothing wrong".
+ */
+export function disagreements(caseFile: CaseFile): Remark[] {
+  return [...ofTracks(caseFile), ...ofPump(caseFile), ...ofStates(caseFile)];
+}
+
+/** Each drive that the signal was read in at the plug, with the newest reading of it. Nothing speaks with the key off. */
+function signalsByDrive({ readings }: CaseFile): WireReading[] {
+  const newest: WireReading[] = [];
+  for (const reading of readings) {
+    if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.place !== 'plug') continue;
+    if (reading.state.plug !== 'connected' || !keyOn(reading.state)) continue;
+    const known = newest.findIndex((one) => sameDrive(one.state, reading.state));
+    if (known < 0) newest.push(reading);
+    else newest[known] = reading;
+  }
+  return newest;
+}
+
+function ofTracks(caseFile: CaseFile): Remark[] {
+  return signalsByDrive(caseFile).flatMap(({ state }) => {
+    const pair = trackPairIn(caseFile, state);
+    if (!pair?.matters) return [];
+    const sentence = `The tracks do not belong together (${driveWords(state)}): track 2 is ${Math.abs(pair.deviationPercentOfReference).toFixed(1)} % of the reference off.`;
+    return [{ sentence, readingIds: pair.readingIds }];
+  });
+}
+
+function ofPump(caseFile: CaseFile): Remark[] {
+  const points = signalsByDrive(caseFile).flatMap(({ state: { stimulus } }) =>
+    stimulus?.kind === 'pump' ? [pumpPoint(caseFile, stimulus.kpaAboveAmbient, COMMON_VACUUM_GAUGE)] : [],
+  );
+  const bad = points.filter(
+    ({ judged }) => judged?.ok && judged.value.outcome === 'disagree' && judged.value.matters,
+  );
+  if (bad.length === 0) return [];
+  const readingIds = bad.flatMap(({ reading }) => (reading ? [reading.id] : []));
+  const sentence = `The sensor does not follow the pump: ${bad.length} of ${points.length} steps disagree, and it matters.`;
+  return [{ sentence, readingIds }];
+}
+
+/** A manifold's states are weighed already; the others are only set beside what they should be. */
+function ofStates(caseFile: CaseFile): Remark[] {
+  if (caseFile.family === 'manifold-pressure') return [];
+  const { profile, pressureUnit } = caseFile;
+  return signalsByDrive(caseFile).flatMap((signal) => {
+    const { state } = signal;
+    // At rest the first question of the order of work weighs it; past a circuit limit it is no value at all.
+    if (state.stimulus?.kind === 'pump' || (state.engine === 'koeo' && !state.stimulus)) return [];
+    const band = expectedValue(state, caseFile);
+    if (!band.ok || signalAtRail(signal, caseFile)) return [];
+    const sensor = valueOfSignal(caseFile, signal);
+    if (!sensor.ok) return [];
+    const { value, expandedUncertainty } = sensor.value.own;
+    const { lowest, highest } = band.value;
+    const away = Math.max(lowest - value, value - highest);
+    if (away <= Math.max(expandedUncertainty, profile.differenceThatMatters)) return [];
+    const show = (given: number) => formatValue(given, profile.measures, pressureUnit);
+    const sentence = `The sensor reads ${show(value)} (${driveWords(state)}); ${show(lowest)} to ${show(highest)} would be usual.`;
+    return [{ sentence, readingIds: [signal.id] }];
+  });
+}

@@ -1,0 +1,120 @@
+import { expect, test } from 'vitest';
+import type { Evidence, MachineState } from '../evidence/index.ts';
+import { FAMILY_IDS } from '../family/index.ts';
+import type { SensorProfile } from '../transfer/index.ts';
+import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
+import { checkFor, weigh, type CaseFile } from './index.ts';
+import { checksFor, movedBy } from './familyScope.ts';
+
+const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
+const full: MachineState = { ...koeo, stimulus: { kind: 'full-travel' } };
+let count = 0;
+const wire = (
+  lane: 'signal' | 'second-signal' | 'reference' | 'return',
+  volts: number,
+  state = koeo,
+  place: 'unit' | 'plug' = 'plug',
+): Evidence => ({ kind: 'wire', id: `w${++count}`, lane, place, volts, state });
+const throttle: SensorProfile = {
+  ...EXAMPLE_PROFILE,
+  measures: 'position',
+  transfer: { form: 'linear', low: { volts: 0.9, value: 0 }, high: { volts: 3.9, value: 100 } },
+  lowest: 0,
+  highest: 100,
+  tolerance: { form: 'plus-minus', plusMinus: 2 },
+  differenceThatMatters: 5,
+};
+const job = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
+  weigh(exampleCase(readings, { family: 'throttle', profile: throttle, ...over }));
+const answers = (readings: Evidence[]) =>
+  Object.fromEntries(job(readings).findings.map(({ check, outcomes }) => [check, outcomes]));
+const supply = () => [wire('reference', 5), wire('return', 0.01)];
+
+test('a closed throttle at 0.9 V reads what it should, and 3.9 V wide open follows (common practice)', () => {
+  expect(answers([...supply(), wire('signal', 0.95), wire('signal', 3.85, full)])).toMatchObject({
+    'signal-koeo': ['ambient'],
+    'signal-follows': ['moves'],
+  });
+});
+
+test('a throttle that reads 40 % closed is shifted, and one that stays when moved is stuck', () => {
+  expect(answers([...supply(), wire('signal', 2.1), wire('signal', 2.1, full)])).toMatchObject({
+    'signal-koeo': ['shifted'],
+    'signal-follows': ['stuck'],
+  });
+});
+
+test('the sensor of a linkage is never condemned for what the linkage may do', () => {
+  const { verdict, causes } = job([...supply(), wire('signal', 2.1), wire('signal', 2.1, full)]);
+  expect(verdict.decided).toBe(false);
+  expect(causes.map(({ cause }) => cause)).toContain('path');
+  expect(causes.map(({ cause }) => cause)).not.toContain('engine-vacuum');
+});
+
+test('full supply on the signal of a throttle is past the circuit limit: no position gives that', () => {
+  const { findings } = job([...supply(), wire('signal', 4.98)]);
+  expect(findings.find(({ check }) => check === 'signal-koeo')).toMatchObject({ outcomes: ['high'] });
+  expect(findings.map(({ sentence }) => sentence).join(' ')).toContain('no position gives that');
+});
+
+test('tracks that do not belong together are told, and never called nothing wrong', () => {
+  const readings = [
+    ...supply(),
+    wire('signal', 0.95),
+    wire('signal', 3.85, full),
+    wire('second-signal', 1.6, full),
+    wire('signal', 0.95, koeo, 'unit'),
+    { kind: 'scan', id: 's', measures: 'position', value: 1.7, state: koeo } as const,
+  ];
+  const companion = { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false } as const;
+  const { disagreements, verdict, causes } = job(readings, { companion });
+  expect(causes.map(({ cause }) => cause)).not.toContain('nothing');
+  expect(disagreements[0]?.sentence).toMatch(
+    /tracks do not belong together .*full travel\): track 2 is 9\.0 %/u,
+  );
+  expect(verdict.decided).toBe(false);
+});
+
+test('a flow meter that shows 2.6 g/s on a 5.4 L engine at idle is told (common practice)', () => {
+  const { disagreements } = weigh(
+    exampleCase([...supply(), wire('signal', 1.58, { engine: 'idle', plug: 'connected' })], {
+      family: 'air-flow',
+      displacementLitres: 5.4,
+      profile: {
+        ...throttle,
+        measures: 'air-flow',
+        transfer: { form: 'hot-element', a: 0.9, b: 0.95, n: 0.52 },
+        lowest: 0,
+        highest: 300,
+        tolerance: { form: 'of-value', percent: 4, atLeast: 0.2 },
+        differenceThatMatters: 1.5,
+      },
+    }),
+  );
+  expect(disagreements.map(({ sentence }) => sentence).join(' ')).toMatch(
+    /reads 2\.\d\d g\/s \(idle\); 5\.40 g\/s to 8\.10 g\/s would be usual/u,
+  );
+});
+
+test('a scan of another quantity is not set beside the signal', () => {
+  const readings: Evidence[] = [
+    ...supply(),
+    wire('signal', 0.95),
+    { kind: 'scan', id: 's', measures: 'absolute-pressure', value: 99, state: koeo },
+  ];
+  expect(answers(readings)).not.toHaveProperty('live-vs-plug');
+});
+
+test('every family has checks that can be made, in words of its own', () => {
+  for (const family of FAMILY_IDS) {
+    const checks = checksFor(family);
+    expect(checks.length).toBeGreaterThan(6);
+    for (const id of checks) {
+      const { question, how, needs, outcomes } = checkFor(id, family);
+      const text = `${question} ${how} ${Object.values(outcomes).join(' ')}`;
+      if (family !== 'manifold-pressure') expect(text).not.toMatch(/manifold|ambient|vacuum/iu);
+      expect(needs.length).toBeGreaterThan(0);
+    }
+    expect(checks.includes('signal-follows')).toBe(movedBy(family) !== undefined);
+  }
+});
