@@ -1,23 +1,62 @@
+import type { Evidence } from '@lettura/core/evidence';
 import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
+import type { Instrument } from './instruments.ts';
 import { standingReadings, type Reading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
+import type { Vehicle } from './vehicles.ts';
+
+export interface JobRecord {
+  readings: readonly Reading[];
+  sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
+  vehicle: Pick<Vehicle, 'displacementLitres'>;
+  instruments: readonly Instrument[];
+}
 
 /** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
 export function caseFileOf(
-  { readings, sensor }: { readings: readonly Reading[]; sensor: Pick<Sensor, 'profile'> },
+  { readings, sensor, vehicle, instruments }: JobRecord,
   pressureUnit: PressureUnit,
 ): CaseFile {
   const standing = standingReadings(readings);
   const noted = standing.findLast((reading) => reading.kind === 'ambient');
   const ambient = noted && ambientFrom(noted.ambient);
+  const byId = new Map(instruments.map((instrument) => [instrument.id, instrument]));
   return {
+    family: sensor.family,
     profile: sensor.profile,
+    companion: sensor.companion,
+    displacementLitres: vehicle.displacementLitres,
     ambient: ambient?.ok ? ambient.value : undefined,
-    readings: standing.filter((reading) => reading.kind !== 'ambient'),
+    readings: standing
+      .filter((reading) => reading.kind !== 'ambient')
+      .map((reading) => withInstrument(reading, byId)),
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit,
   };
+}
+
+type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' }>;
+
+function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): Evidence {
+  const reading = withPumpGauge(given, byId);
+  if (!given.instrumentId) return reading;
+  const taken = byId.get(given.instrumentId);
+  if (!taken) return reading;
+  const { name, accuracy } = taken;
+  if (reading.kind === 'wire' && accuracy.kind === 'meter') return { ...reading, meter: { name, accuracy } };
+  if (reading.kind === 'gauge' && accuracy.kind === 'gauge') return { ...reading, gauge: { name, accuracy } };
+  if (reading.kind === 'scan' && accuracy.kind === 'live-data') return { ...reading, step: accuracy.step };
+  return reading;
+}
+
+function withPumpGauge(reading: Measured, byId: ReadonlyMap<string, Instrument>): Evidence {
+  const { stimulus } = reading.state;
+  const shown =
+    stimulus?.kind === 'pump' && stimulus.instrumentId ? byId.get(stimulus.instrumentId) : undefined;
+  if (stimulus?.kind !== 'pump' || shown?.accuracy.kind !== 'gauge') return reading;
+  const gauge = { name: shown.name, accuracy: shown.accuracy };
+  return { ...reading, state: { ...reading.state, stimulus: { ...stimulus, gauge } } };
 }

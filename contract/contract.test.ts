@@ -11,6 +11,9 @@ import {
   sensorProfile,
   standingReadings,
   type Reading,
+  instrumentsNamed,
+  newInstrument,
+  type Instrument,
 } from './index.ts';
 
 const { jobId, uuid, wire, withdrawal, ambient, profile } = SHARED;
@@ -32,17 +35,21 @@ test('a reading put back after a withdrawal stands again, and in its own time', 
   expect(standing.map(({ id }) => id)).toEqual([back.id, later.id]);
 });
 
+const sensor = { profile, family: 'manifold-pressure' } as const;
+
 test('the newest ambient pressure of a job is the one that counts', () => {
   const readings: Reading[] = [
     ambient(1, { source: 'altitude', altitudeM: 0 }),
     ambient(2, { source: 'barometer', stationKpaAbs: 98.7 }),
   ];
-  const caseFile = caseFileOf({ readings, sensor: { profile } }, 'kPa');
+  const caseFile = caseFileOf({ readings, sensor, vehicle: {}, instruments: [] }, 'kPa');
   expect(caseFile.ambient).toMatchObject({ pressureKpaAbs: 98.7, source: 'barometer' });
   expect(caseFile.readings).toEqual([]);
   expect(
-    caseFileOf({ readings: [...readings, withdrawal(3, uuid(2))], sensor: { profile } }, 'kPa').ambient
-      ?.source,
+    caseFileOf(
+      { readings: [...readings, withdrawal(3, uuid(2))], sensor, vehicle: {}, instruments: [] },
+      'kPa',
+    ).ambient?.source,
   ).toBe('altitude');
 });
 
@@ -59,14 +66,14 @@ test.each([
 });
 
 test.each([
-  ['a range upside down', { lowestKpaAbs: 250, highestKpaAbs: 20 }],
+  ['a range upside down', { lowest: 250, highest: 20 }],
   ['limits upside down', { circuitLowVolts: 4.9, circuitHighVolts: 0.1 }],
-  ['a signal that does not move', { transfer: { form: 'ratiometric', sharePerKpa: 0, shareAtZero: 0 } }],
+  ['a signal that does not move', { transfer: { form: 'ratiometric', sharePerUnit: 0, shareAtZero: 0 } }],
   [
     'two points that are one',
     { transfer: { form: 'linear', low: { volts: 1, kpaAbs: 20 }, high: { volts: 1, kpaAbs: 90 } } },
   ],
-  ['no tolerance', { toleranceKpa: 0 }],
+  ['no tolerance', { tolerance: { form: 'plus-minus', plusMinus: 0 } }],
 ])('%s is no sensor', (_what, over) => {
   expect(sensorProfile.safeParse({ ...profile, ...over }).success).toBe(false);
 });
@@ -96,4 +103,70 @@ test('the OpenAPI description has one operation for every endpoint', () => {
     (path) => Object.values(path) as { operationId: string }[],
   );
   expect(operations.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(endpoints).sort());
+});
+
+test('a reading, and the gauge of a pump step, carry the accuracy of the instrument named', () => {
+  const instruments: Instrument[] = [
+    {
+      ...newInstrument.parse({
+        id: uuid(50),
+        name: 'Bench meter',
+        sort: 'meter',
+        accuracy: { kind: 'meter', percentOfReading: 0.1, counts: 1, displayCounts: 50_000 },
+        lowest: 0,
+        highest: 600,
+      }),
+      lineageId: uuid(50),
+      version: 1,
+    },
+    {
+      ...newInstrument.parse({
+        id: uuid(51),
+        name: 'Pump',
+        sort: 'hand-pump',
+        accuracy: { kind: 'gauge', classPercent: 2.5, spanKpa: 200, divisionKpa: 2 },
+        lowest: -100,
+        highest: 100,
+      }),
+      lineageId: uuid(51),
+      version: 1,
+    },
+  ];
+  const state = {
+    engine: 'koeo',
+    plug: 'connected',
+    stimulus: { kind: 'pump', kpaAboveAmbient: -20, instrumentId: uuid(51) },
+  } as const;
+  const row = wire(1, { instrumentId: uuid(50), state });
+  expect(instrumentsNamed(row)).toEqual([uuid(50), uuid(51)]);
+  const [reading] = caseFileOf({ readings: [row], sensor, vehicle: {}, instruments }, 'kPa').readings;
+  expect(reading).toMatchObject({
+    meter: { name: 'Bench meter', accuracy: { percentOfReading: 0.1 } },
+    state: { stimulus: { gauge: { name: 'Pump', accuracy: { classPercent: 2.5 } } } },
+  });
+  // Without the instruments at hand the common ones are taken, and nothing fails.
+  const [bare] = caseFileOf({ readings: [row], sensor, vehicle: {}, instruments: [] }, 'kPa').readings;
+  expect(bare).not.toHaveProperty('meter');
+});
+
+test.each([
+  [
+    'a polynomial that turns round',
+    { form: 'polynomial', coefficients: [0, 0, 1], fromVolts: -1, toVolts: 2, ratiometric: false },
+  ],
+  ['a hot element without heat', { form: 'hot-element', a: 1, b: 0, n: 0.5 }],
+  ['an exponent that describes no element', { form: 'hot-element', a: 1, b: 1, n: 3 }],
+] as const)('%s is refused', (_what, transfer) => {
+  expect(sensorProfile.safeParse({ ...profile, transfer }).success).toBe(false);
+});
+
+test('temperatures of a tolerance band must rise', () => {
+  const multipliers = [
+    { celsius: 20, factor: 1 },
+    { celsius: -40, factor: 3 },
+  ];
+  const tolerance = { form: 'temperature-band', plusMinus: 1, multipliers };
+  const read = sensorProfile.safeParse({ ...profile, tolerance });
+  expect(read.success).toBe(false);
+  expect(read.error?.issues[0]?.message).toContain('rise');
 });

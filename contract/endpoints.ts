@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { id } from './ids.ts';
 import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
 import { newReading, reading } from './readings.ts';
+import { instrument, newInstrument } from './instruments.ts';
+import { sensorFile } from './sensorFile.ts';
 import { newSensor, sensor } from './sensors.ts';
 import { newVehicle, vehicle } from './vehicles.ts';
 
@@ -25,13 +27,45 @@ export const endpoints = {
     summary: 'Whether the server and its database answer',
     response: health,
   },
-  listSensors: { method: 'get', path: '/sensors', summary: 'All sensors', response: z.array(sensor) },
+  listSensors: {
+    method: 'get',
+    path: '/sensors',
+    summary: 'All sensors, in their newest version',
+    response: z.array(sensor),
+  },
   createSensor: {
     method: 'post',
     path: '/sensors',
-    summary: 'Add a sensor',
+    summary: 'Add a sensor, or a new version of one',
     body: newSensor,
     response: sensor,
+    creates: true,
+  },
+  getSensor: {
+    method: 'get',
+    path: '/sensors/:sensorId',
+    summary: 'All versions of the sensor that this is a version of, newest first',
+    response: z.array(sensor),
+  },
+  importSensors: {
+    method: 'post',
+    path: '/sensors/import',
+    summary: 'Add all sensors of a file, or none',
+    body: sensorFile,
+    response: z.strictObject({ added: z.int(), known: z.int() }),
+  },
+  listInstruments: {
+    method: 'get',
+    path: '/instruments',
+    summary: 'All instruments, in their newest version',
+    response: z.array(instrument),
+  },
+  createInstrument: {
+    method: 'post',
+    path: '/instruments',
+    summary: 'Add an instrument, or a new version of one',
+    body: newInstrument,
+    response: instrument,
     creates: true,
   },
   listVehicles: {
@@ -105,4 +139,4 @@ export const endpoints = {
   },
 } as const satisfies Record<string, Endpoint>;
 
-export const pathParameters = { jobId: id } as const;
+export const pathParameters = { jobId: id, sensorId: id } as const;

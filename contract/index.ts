@@ -22,11 +22,40 @@ export { openApi } from './openApi.ts';
 export { problemDetails, problemType, type ProblemDetails } from './problems.ts';
 export {
   ambientSource,
+  instrumentsNamed,
   newReading,
   reading,
   standingReadings,
   type NewReading,
   type Reading,
 } from './readings.ts';
-export { newSensor, sensor, sensorProfile, type Sensor } from './sensors.ts';
+export {
+  calibrationOverdue,
+  instrument,
+  INSTRUMENT_SORTS,
+  newInstrument,
+  type Instrument,
+  type InstrumentSort,
+  type NewInstrument,
+} from './instruments.ts';
+export {
+  MOST_FILE_BYTES,
+  readSensorFile,
+  sensorFile,
+  sensorFileOf,
+  sensorFileSchema,
+  tooLarge,
+  type FileFault,
+  type FileReading,
+  type SensorFile,
+} from './sensorFile.ts';
+export { lanesOf, PIN_WIRES, pins, type Pin, type PinWire } from './sensorParts.ts';
+export {
+  MOST_TABLE_POINTS,
+  newSensor,
+  sensor,
+  sensorProfile,
+  type NewSensor,
+  type Sensor,
+} from './sensors.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';

@@ -2,6 +2,8 @@ import { CAUSE_IDS } from '@lettura/core/reasoning';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { reading } from './readings.ts';
+import { instrument } from './instruments.ts';
+import { pins } from './sensorParts.ts';
 import { sensor } from './sensors.ts';
 import { vehicle } from './vehicles.ts';
 
@@ -20,6 +22,8 @@ export const jobDetails = z.strictObject({
   codes: z.array(troubleCode).max(20),
   /** What was replaced or done before, by whom. */
   history: z.string().trim().max(2000),
+  /** The plug as found on this vehicle, where it differs from the sensor's own list. */
+  pins: pins.optional(),
 });
 
 export const newJob = z.strictObject({
@@ -56,6 +60,8 @@ export const jobSheet = z.strictObject({
   vehicle,
   sensor,
   readings: z.array(reading),
+  /** Those that took the readings, in the version of then. */
+  instruments: z.array(instrument),
   verdicts: z.array(verdict),
 });
 export type JobSheet = z.infer<typeof jobSheet>;

@@ -1,9 +1,28 @@
 import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/evidence';
-import { HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, PRESSURE_BASES } from '@lettura/core/quantity';
+import {
+  HIGHEST_ALTITUDE_M,
+  LOWEST_ALTITUDE_M,
+  MEASURAND_NAMES,
+  PRESSURE_BASES,
+} from '@lettura/core/quantity';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 
-const machineState = z.strictObject({ engine: z.enum(ENGINE_STATES), plug: z.enum(PLUG_STATES) });
+const stimulus = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('pump'),
+    kpaAboveAmbient: z.number().min(-110).max(1000),
+    /** The gauge that showed it; left out where nobody said. */
+    instrumentId: id.optional(),
+  }),
+  z.strictObject({ kind: z.literal('full-travel') }),
+  z.strictObject({ kind: z.literal('valve-open') }),
+]);
+const machineState = z.strictObject({
+  engine: z.enum(ENGINE_STATES),
+  plug: z.enum(PLUG_STATES),
+  stimulus: stimulus.optional(),
+});
 
 const common = {
   id,
@@ -14,13 +33,18 @@ const common = {
   /** A correction names the reading it replaces; both stay on record. */
   supersedes: id.optional(),
 };
+/** What took it; left out where nobody said. */
+const instrumentId = id.optional();
 const kpaAbs = z.number().min(0).max(1000);
 const altitudeM = z.number().min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M);
 
+const airCelsius = z.number().min(-60).max(60).optional();
+
 export const ambientSource = z.discriminatedUnion('source', [
-  z.strictObject({ source: z.literal('barometer'), stationKpaAbs: kpaAbs }),
-  z.strictObject({ source: z.literal('altitude'), altitudeM }),
-  z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM }),
+  z.strictObject({ source: z.literal('barometer'), stationKpaAbs: kpaAbs, airCelsius }),
+  z.strictObject({ source: z.literal('vehicle'), stationKpaAbs: kpaAbs, airCelsius }),
+  z.strictObject({ source: z.literal('altitude'), altitudeM, airCelsius }),
+  z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM, airCelsius }),
 ]);
 
 /** One line of a job's record. Append-only: corrected or withdrawn by a later line, never changed. */
@@ -32,16 +56,26 @@ export const newReading = z.discriminatedUnion('kind', [
     lane: z.enum(LANES),
     place: z.enum(PLACES),
     volts: z.number().min(-30).max(60),
+    instrumentId,
   }),
   z.strictObject({
     ...common,
     kind: z.literal('gauge'),
     state: machineState,
     tap: z.enum(GAUGE_TAPS),
-    pressureKpa: z.number().min(-110).max(1000),
+    pressureKpa: z.number().min(-110).max(400_000),
     basis: z.enum(PRESSURE_BASES),
+    instrumentId,
   }),
-  z.strictObject({ ...common, kind: z.literal('scan'), state: machineState, pressureKpaAbs: kpaAbs }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('scan'),
+    state: machineState,
+    measures: z.enum(MEASURAND_NAMES),
+    /** In the measurand's unit. */
+    value: z.number().min(-1000).max(400_000),
+    instrumentId,
+  }),
   z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
   z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
 ]);
@@ -49,6 +83,14 @@ export type NewReading = z.infer<typeof newReading>;
 
 export const reading = newReading;
 export type Reading = NewReading;
+
+/** The instruments that a line of the record names. */
+export function instrumentsNamed(row: Reading): string[] {
+  const taker = 'instrumentId' in row ? row.instrumentId : undefined;
+  const pump =
+    'state' in row && row.state.stimulus?.kind === 'pump' ? row.state.stimulus.instrumentId : undefined;
+  return [taker, pump].filter((one) => one !== undefined);
+}
 
 /** What still counts: neither replaced nor withdrawn. In the order taken. */
 export function standingReadings(rows: readonly Reading[]): Exclude<Reading, { kind: 'withdrawal' }>[] {

@@ -1,67 +1,138 @@
-import { BIASES, isMonotone, type SensorProfile } from '@lettura/core/transfer';
+import { FAMILY_IDS } from '@lettura/core/family';
+import { MEASURAND_NAMES } from '@lettura/core/quantity';
+import {
+  BIASES,
+  HOT_ELEMENT_EXPONENTS,
+  isMonotone,
+  isMonotonePolynomial,
+  type SensorProfile,
+} from '@lettura/core/transfer';
 import { z } from 'zod';
 import { id } from './ids.ts';
+import { companion, pins } from './sensorParts.ts';
+import { plainText } from './text.ts';
 
 const volts = z.number().min(-1).max(16);
-const kpaAbs = z.number().min(0).max(1000);
-const linePoint = z.strictObject({ volts, kpaAbs });
+/** In the unit of what is measured: kPa, %, ° or g/s. */
+const value = z.number().min(-1000).max(400_000);
+const width = z.number().positive().max(200_000);
+const curvePoint = z.strictObject({ volts, value });
 
-const MOST_TABLE_POINTS = 500;
+export const MOST_TABLE_POINTS = 10_000;
 
 const transfer = z.discriminatedUnion('form', [
   z
-    .strictObject({ form: z.literal('linear'), low: linePoint, high: linePoint })
-    .refine(({ low, high }) => low.kpaAbs < high.kpaAbs && low.volts !== high.volts, {
-      error: 'The two points must differ in volts, and the low point must have the lower pressure.',
+    .strictObject({ form: z.literal('linear'), low: curvePoint, high: curvePoint })
+    .refine(({ low, high }) => low.value < high.value && low.volts !== high.volts, {
+      error: 'The two points must differ in volts, and the low point must have the lower value.',
     }),
   z.strictObject({
     form: z.literal('ratiometric'),
-    sharePerKpa: z
+    sharePerUnit: z
       .number()
       .min(-1)
       .max(1)
-      .refine((share) => share !== 0, { error: 'The signal must change with pressure.' }),
+      .refine((share) => Math.abs(share) > 1e-9, { error: 'The signal must change with the value.' }),
     shareAtZero: z.number().min(-2).max(2),
   }),
   z
     .strictObject({
       form: z.literal('table'),
-      points: z.array(linePoint).min(3).max(MOST_TABLE_POINTS).readonly(),
+      points: z.array(curvePoint).min(3).max(MOST_TABLE_POINTS).readonly(),
       ratiometric: z.boolean(),
     })
     .refine(({ points }) => isMonotone(points), {
-      error: 'The points must rise or fall all the way, with no two at the same volts or pressure.',
+      error: 'The points must rise or fall all the way, with no two at the same volts or value.',
       path: ['points'],
     }),
+  z
+    .strictObject({
+      form: z.literal('polynomial'),
+      coefficients: z.array(z.number().min(-1e9).max(1e9)).min(2).max(8).readonly(),
+      fromVolts: volts,
+      toVolts: volts,
+      ratiometric: z.boolean(),
+    })
+    .refine(
+      ({ coefficients, fromVolts, toVolts }) => isMonotonePolynomial(coefficients, fromVolts, toVolts),
+      {
+        error: 'The polynomial must rise or fall all the way between its two voltages.',
+        path: ['coefficients'],
+      },
+    ),
+  z.strictObject({
+    form: z.literal('hot-element'),
+    a: z.number().min(0).max(256),
+    b: z.number().min(1e-6).max(256),
+    n: z.number().min(HOT_ELEMENT_EXPONENTS.lowest).max(HOT_ELEMENT_EXPONENTS.highest),
+  }),
+]);
+
+const percent = z.number().positive().max(100);
+const tolerance = z.discriminatedUnion('form', [
+  z.strictObject({ form: z.literal('plus-minus'), plusMinus: width }),
+  z.strictObject({ form: z.literal('of-span'), percent }),
+  z.strictObject({ form: z.literal('of-value'), percent, atLeast: z.number().min(0).max(200_000) }),
+  z.strictObject({
+    form: z.literal('temperature-band'),
+    plusMinus: width,
+    multipliers: z
+      .array(z.strictObject({ celsius: z.number().min(-100).max(300), factor: z.number().min(1).max(100) }))
+      .min(1)
+      .max(20)
+      .refine((points) => points.every(({ celsius }, i) => i === 0 || celsius > points[i - 1]!.celsius), {
+        error: 'The temperatures must rise.',
+      })
+      .readonly(),
+  }),
 ]);
 
 export const sensorProfile = z
   .strictObject({
+    measures: z.enum(MEASURAND_NAMES),
     transfer,
     nominalReferenceVolts: z.number().min(3).max(16),
-    lowestKpaAbs: kpaAbs,
-    highestKpaAbs: kpaAbs,
+    lowest: value,
+    highest: value,
     circuitLowVolts: volts,
     circuitHighVolts: volts,
-    toleranceKpa: z.number().positive().max(200),
-    differenceThatMattersKpa: z.number().positive().max(200),
+    tolerance,
+    differenceThatMatters: width,
     bias: z.enum(BIASES),
   })
-  .refine((profile) => profile.lowestKpaAbs < profile.highestKpaAbs, {
-    error: 'The range must run from a lower to a higher pressure.',
-    path: ['highestKpaAbs'],
+  .refine((profile) => profile.lowest < profile.highest, {
+    error: 'The range must run from a lower to a higher value.',
+    path: ['highest'],
   })
   .refine((profile) => profile.circuitLowVolts < profile.circuitHighVolts, {
     error: 'The circuit-low limit must be below the circuit-high limit.',
     path: ['circuitHighVolts'],
   }) satisfies z.ZodType<SensorProfile>;
 
-export const newSensor = z.strictObject({
-  id,
-  name: z.string().trim().min(1).max(120),
+/** What a sensor is, apart from its id: also what stands in a file. */
+const described = {
+  name: plainText(120).min(1, 'Give the sensor a name.'),
+  family: z.enum(FAMILY_IDS),
   /** Where the curve comes from: data sheet, known-good part, workshop. */
-  source: z.string().trim().min(1).max(200),
+  source: plainText(200).min(1, 'Say where the curve comes from.'),
+  /** What the workshop knows of it. */
+  notes: plainText(2000),
   profile: sensorProfile,
+  companion: companion.optional(),
+  pins,
+};
+/** Whoever writes a sensor may leave these out; whoever reads one gets them. */
+const written = { ...described, notes: described.notes.default(''), pins: pins.default([]) };
+export const fileSensor = z.strictObject({ id, ...written });
+
+/** A changed sensor is a new one that replaces the old: jobs keep the version they were done with. */
+export const newSensor = z.strictObject({ id, ...written, replaces: id.optional() });
+export const sensor = z.strictObject({
+  id,
+  ...described,
+  /** The same for all versions of one sensor: the id of its first. */
+  lineageId: id,
+  version: z.int().min(1),
 });
-export const sensor = newSensor;
+export type NewSensor = z.infer<typeof newSensor>;
 export type Sensor = z.infer<typeof sensor>;

@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import { id } from './ids.ts';
+import { plainText } from './text.ts';
 
 /** The vehicle or machine that a job is about. */
 export const newVehicle = z.strictObject({
   id,
-  name: z.string().trim().min(1, 'Name the vehicle or machine.').max(120),
+  name: plainText(120).min(1, 'Name the vehicle or machine.'),
+  /** Of the engine: a flow meter is judged by it. */
+  displacementLitres: z.number().min(0.05).max(100).optional(),
 });
 export const vehicle = newVehicle;
 export type Vehicle = z.infer<typeof vehicle>;

@@ -1,0 +1,122 @@
+import { fail, ok, type Problem } from '@lettura/core/problem';
+import { z } from 'zod';
+import { fileSensor, type Sensor } from './sensors.ts';
+
+export const SENSOR_FILE_FORMAT = 'lettura-sensors';
+export const SENSOR_FILE_VERSION = 1;
+export const MOST_FILE_SENSORS = 2000;
+/** Over this a file is refused unread: 2,000 sensors of a few points, or a few with 10,000. */
+export const MOST_FILE_BYTES = 8 * 1024 * 1024;
+
+/** Sensors in a file, for keeping and passing on. Its JSON Schema is published by the server. */
+export const sensorFile = z
+  .strictObject({
+    format: z.literal(SENSOR_FILE_FORMAT),
+    version: z.literal(SENSOR_FILE_VERSION),
+    sensors: z.array(fileSensor).min(1).max(MOST_FILE_SENSORS),
+  })
+  .superRefine(({ sensors }, context) => {
+    const first = new Map<string, number>();
+    sensors.forEach(({ id }, i) => {
+      const earlier = first.get(id);
+      if (earlier === undefined) return void first.set(id, i);
+      context.addIssue({
+        code: 'custom',
+        path: ['sensors', i, 'id'],
+        message: `This id was used already by sensor ${earlier + 1}.`,
+      });
+    });
+  });
+export type SensorFile = z.infer<typeof sensorFile>;
+
+/** One thing that is wrong in a file, in the words of somebody who looks at the file. */
+export interface FileFault {
+  where: string;
+  what: string;
+}
+
+export type FileReading =
+  | { ok: true; value: SensorFile }
+  | {
+      ok: false;
+      problem: Problem<'too-large' | 'not-json' | 'wrong-format' | 'faults'>;
+      faults: FileFault[];
+    };
+
+const refuse = (
+  code: 'too-large' | 'not-json' | 'wrong-format' | 'faults',
+  message: string,
+  next: string,
+  faults: FileFault[] = [],
+): FileReading => ({ ...fail(code, message, next), faults });
+
+/** Reads a file of sensors: all of it, or a list of what is wrong and where. */
+export function readSensorFile(text: string): FileReading {
+  if (text.length > MOST_FILE_BYTES) return tooLarge(text.length);
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : 'not JSON';
+    return refuse('not-json', `This is not a JSON file: ${reason}`, 'Choose a file exported from here.');
+  }
+  const head = z.looseObject({ format: z.unknown(), version: z.unknown() }).safeParse(json);
+  if (!head.success || head.data.format !== SENSOR_FILE_FORMAT) {
+    return refuse(
+      'wrong-format',
+      `The file does not say "format": "${SENSOR_FILE_FORMAT}".`,
+      'Choose a file of sensors, exported from here or written to the published schema.',
+    );
+  }
+  if (head.data.version !== SENSOR_FILE_VERSION) {
+    return refuse(
+      'wrong-format',
+      `The file has schema version ${JSON.stringify(head.data.version)}; this program reads version ${SENSOR_FILE_VERSION}.`,
+      'Export it again from a program that writes this version.',
+    );
+  }
+  const read = sensorFile.safeParse(json);
+  if (read.success) return ok(read.data);
+  const faults = read.error.issues.map((issue) => ({
+    where: placeOf(issue.path, json),
+    what: issue.message,
+  }));
+  return refuse(
+    'faults',
+    `${faults.length} ${faults.length === 1 ? 'thing is' : 'things are'} wrong in this file. Nothing was imported.`,
+    'Correct what is listed and choose the file again.',
+    faults,
+  );
+}
+
+export function tooLarge(bytes: number): FileReading {
+  return refuse(
+    'too-large',
+    `The file has ${Math.round(bytes / 1024 / 1024)} MB; ${MOST_FILE_BYTES / 1024 / 1024} MB is the most.`,
+    'Split it into several files.',
+  );
+}
+
+/** `sensor 3, “Tern”: profile, tolerance, percent`, counted from one as people do. */
+function placeOf(path: readonly PropertyKey[], json: unknown): string {
+  const [list, index, ...rest] = path;
+  if (list !== 'sensors' || typeof index !== 'number') return path.join(', ') || 'the file';
+  const name = (json as { sensors: { name?: unknown }[] }).sensors[index]?.name;
+  const called = typeof name === 'string' ? `, “${name.slice(0, 40)}”` : '';
+  const inside = rest.map((step) => (typeof step === 'number' ? `number ${step + 1}` : String(step)));
+  return `sensor ${index + 1}${called}${inside.length > 0 ? `: ${inside.join(', ')}` : ''}`;
+}
+
+/** What leaves the library: neither versions nor lineage, which belong to this library alone. */
+export const sensorFileOf = (sensors: readonly Sensor[]): SensorFile => ({
+  format: SENSOR_FILE_FORMAT,
+  version: SENSOR_FILE_VERSION,
+  sensors: sensors.map(({ lineageId: _lineageId, version: _version, ...rest }) => rest),
+});
+
+/** JSON Schema (draft 2020-12), generated from what the program itself checks with. */
+export const sensorFileSchema = () => ({
+  $id: 'urn:lettura:schema:sensors:1',
+  title: 'Lettura sensors, version 1',
+  ...z.toJSONSchema(sensorFile, { io: 'input' }),
+});

@@ -1,0 +1,81 @@
+import type { Companion } from '@lettura/core/companion';
+import { THREE_WIRES, type Lane } from '@lettura/core/evidence';
+import type { PairLaw } from '@lettura/core/positionPair';
+import type { ThermistorLaw } from '@lettura/core/thermistor';
+import { z } from 'zod';
+import { plainText } from './text.ts';
+
+const pairLaw = z.discriminatedUnion('law', [
+  z.strictObject({ law: z.literal('mirrored') }),
+  z.strictObject({
+    law: z.literal('ratio'),
+    ratio: z.number().min(0.1).max(10),
+    offsetVolts: z.number().min(-5).max(5),
+  }),
+]) satisfies z.ZodType<PairLaw>;
+
+const thermistor = z.discriminatedUnion('law', [
+  z.strictObject({
+    law: z.literal('beta'),
+    ohmsAt25Celsius: z.number().min(10).max(1e6),
+    betaKelvin: z.number().min(500).max(10_000),
+  }),
+  z.strictObject({
+    law: z.literal('steinhart-hart'),
+    a: z.number().min(1e-5).max(1e-2),
+    b: z.number().min(1e-6).max(1e-2),
+    c: z.number().min(1e-10).max(1e-5),
+  }),
+]) satisfies z.ZodType<ThermistorLaw>;
+
+/** What else the same body reports. */
+export const companion = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('second-track'),
+    pair: pairLaw,
+    /** Whether each track has a reference and return of its own. */
+    separateFeeds: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('temperature'),
+    thermistor,
+    /** In the control unit, from the reference. */
+    pullUpOhms: z.number().min(100).max(1e6),
+  }),
+]) satisfies z.ZodType<Companion>;
+
+export const PIN_WIRES = [
+  'reference',
+  'signal',
+  'return',
+  'second-signal',
+  'second-reference',
+  'second-return',
+  'temperature-signal',
+  'battery-feed',
+  'other',
+] as const;
+export type PinWire = (typeof PIN_WIRES)[number];
+
+export const pin = z.strictObject({
+  /** As stamped on the plug. */
+  terminal: plainText(8).min(1, 'Give the terminal its number.'),
+  wire: z.enum(PIN_WIRES),
+  colour: plainText(40),
+});
+export type Pin = z.infer<typeof pin>;
+
+export const pins = z
+  .array(pin)
+  .max(12)
+  .refine((all) => new Set(all.map(({ terminal }) => terminal)).size === all.length, {
+    error: 'Two pins have the same terminal.',
+  })
+  .readonly();
+
+/** The wires to draw and to probe: the three of every sensor, and those that this body has besides. */
+export const lanesOf = (sensor: { companion?: Companion | undefined; pins: readonly Pin[] }): Lane[] => [
+  ...THREE_WIRES,
+  ...(sensor.companion ? (['second-signal'] as const) : []),
+  ...(sensor.pins.some(({ wire }) => wire === 'battery-feed') ? (['battery-feed'] as const) : []),
+];
