@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { endpoints, openApi } from '@lettura/contract';
+import { endpoints, MOST_FILE_BYTES, openApi, sensorFileSchema } from '@lettura/contract';
 import { fail, ok } from '@lettura/core/problem';
 import { sql } from 'drizzle-orm';
 import express, { type Express } from 'express';
@@ -12,6 +12,7 @@ import { requestLog } from './http/requestLog.ts';
 import { serve } from './http/serve.ts';
 import { jobStore } from './jobs/jobStore.ts';
 import { readingStore } from './readings/readingStore.ts';
+import { instrumentStore } from './instruments/instrumentStore.ts';
 import { sensorStore } from './sensors/sensorStore.ts';
 import { vehicleStore } from './vehicles/vehicleStore.ts';
 import { verdictStore } from './verdicts/verdictStore.ts';
@@ -31,6 +32,8 @@ export function createApp({ db, log, webFolder }: AppParts): Express {
   app.use(requestLog(log));
   // On loopback there is no TLS to upgrade to; behind a balancer the balancer says so.
   app.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } } }));
+  // A sensor may carry a table of 10,000 points, and a file many sensors.
+  app.use('/api/sensors', express.json({ limit: MOST_FILE_BYTES }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db));
   if (webFolder) serveWeb(app, webFolder);
   app.use(errorHandler(log));
@@ -42,6 +45,7 @@ function apiRoutes(db: Database) {
   const jobs = jobStore(db);
   const readings = readingStore(db);
   const sensors = sensorStore(db);
+  const instruments = instrumentStore(db);
   const vehicles = vehicleStore(db);
   const verdicts = verdictStore(db);
 
@@ -51,6 +55,10 @@ function apiRoutes(db: Database) {
   });
   serve(api, endpoints.listSensors, async () => ok(await sensors.list()));
   serve(api, endpoints.createSensor, ({ body }) => sensors.record(body));
+  serve(api, endpoints.getSensor, ({ params }) => sensors.versions(params.sensorId));
+  serve(api, endpoints.importSensors, ({ body }) => sensors.importFile(body));
+  serve(api, endpoints.listInstruments, async () => ok(await instruments.list()));
+  serve(api, endpoints.createInstrument, ({ body }) => instruments.record(body));
   serve(api, endpoints.listVehicles, async () => ok(await vehicles.list()));
   serve(api, endpoints.createVehicle, ({ body }) => vehicles.record(body));
   serve(api, endpoints.listJobs, async () => ok(await jobs.list()));
@@ -67,6 +75,8 @@ function apiRoutes(db: Database) {
   );
 
   const description = openApi();
+  const schema = sensorFileSchema();
+  api.get('/schemas/sensors.json', (_req, res) => void res.json(schema));
   api.get('/openapi.json', (_req, res) => void res.json(description));
   api.use((req, res) =>
     sendProblem(res, {

@@ -8,6 +8,7 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { seedDemo } from './demo/seedDemo.ts';
+import { shipInstruments } from './instruments/shippedInstruments.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
 const config = readConfig(process.env);
@@ -27,6 +28,7 @@ const log = pino({ level: LOG_LEVEL });
 const { db, pool } = connect(DATABASE_URL, log);
 await migrateToLatest(pool);
 await shipSensors(db);
+await shipInstruments(db);
 if (LETTURA_DATA === 'demo') await seedDemo(db);
 
 const server = createServer(createApp({ db, log, webFolder }));

@@ -5,6 +5,7 @@ import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
+import { shipInstruments } from './instruments/shippedInstruments.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
 /** The real application on a database of its own, for one test file. */
@@ -21,6 +22,7 @@ export async function testServer() {
   const { db, pool } = connect(databaseUrl, log);
   await migrateToLatest(pool);
   await shipSensors(db);
+  await shipInstruments(db);
   const server = createServer(createApp({ db, log }));
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;

@@ -14,9 +14,7 @@ export async function recordOnce<T extends { id: string }>(
   const inserted = await insert();
   if (inserted) return ok({ record: inserted, created: true });
   const found = await find();
-  // Only what the client sent is compared: columns that the server adds are its own.
-  const same = found && isDeepStrictEqual(normal(found, given), normal(given, given));
-  return same
+  return found && sameRecord(found, given)
     ? ok({ record: found, created: false })
     : fail(
         'id-conflict',
@@ -24,6 +22,10 @@ export async function recordOnce<T extends { id: string }>(
         'Send it again under a new id.',
       );
 }
+
+/** Only what the client sent is compared: columns that the server adds are its own. */
+export const sameRecord = <T extends object>(found: T, given: Partial<T>): boolean =>
+  isDeepStrictEqual(normal(found, given), normal(given, given));
 
 const INSTANT = /^\d{4}-\d\d-\d\dT/u;
 

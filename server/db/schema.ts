@@ -1,12 +1,16 @@
 import type { AmbientSource } from '@lettura/core/quantity';
-import type { EngineState, GaugeTap, Lane, Place, PlugState } from '@lettura/core/evidence';
-import type { PressureBasis } from '@lettura/core/quantity';
+import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
+import type { Companion } from '@lettura/core/companion';
+import type { FamilyId } from '@lettura/core/family';
+import type { Measurand, PressureBasis } from '@lettura/core/quantity';
 import type { SensorProfile } from '@lettura/core/transfer';
-import type { Job, JobVerdict, Reading } from '@lettura/contract';
+import type { Instrument, InstrumentSort, Job, JobVerdict, Pin, Reading } from '@lettura/contract';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
+  boolean,
   check,
+  date,
   doublePrecision,
   index,
   integer,
@@ -14,6 +18,7 @@ import {
   pgTable,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
@@ -24,16 +29,47 @@ const recordedAt = () => instant('recorded_at').notNull().defaultNow();
 export const vehicleTable = pgTable('vehicle', {
   id: uuid().primaryKey(),
   name: text().notNull(),
+  displacementLitres: doublePrecision('displacement_litres'),
   recordedAt: recordedAt(),
 });
 
-export const sensorTable = pgTable('sensor', {
+/** Every row is one version; a change is a new row of the same lineage, so that a job keeps what it was done with. */
+const versioned = {
   id: uuid().primaryKey(),
+  lineageId: uuid('lineage_id').notNull(),
+  version: integer().notNull(),
   name: text().notNull(),
-  source: text().notNull(),
-  profile: jsonb().$type<SensorProfile>().notNull(),
+  notes: text().notNull().default(''),
   recordedAt: recordedAt(),
-});
+};
+
+export const sensorTable = pgTable(
+  'sensor',
+  {
+    ...versioned,
+    family: text().$type<FamilyId>().notNull(),
+    source: text().notNull(),
+    profile: jsonb().$type<SensorProfile>().notNull(),
+    companion: jsonb().$type<Companion>(),
+    pins: jsonb().$type<readonly Pin[]>().notNull().default([]),
+  },
+  (t) => [uniqueIndex('sensor_version').on(t.lineageId, t.version)],
+);
+
+export const instrumentTable = pgTable(
+  'instrument',
+  {
+    ...versioned,
+    sort: text().$type<InstrumentSort>().notNull(),
+    accuracy: jsonb().$type<Instrument['accuracy']>().notNull(),
+    lowest: doublePrecision().notNull(),
+    highest: doublePrecision().notNull(),
+    calibratedOn: date('calibrated_on', { mode: 'string' }),
+    calibrationDue: date('calibration_due', { mode: 'string' }),
+    retired: boolean().notNull().default(false),
+  },
+  (t) => [uniqueIndex('instrument_version').on(t.lineageId, t.version)],
+);
 
 export const jobTable = pgTable('job', {
   id: uuid().primaryKey(),
@@ -46,6 +82,7 @@ export const jobTable = pgTable('job', {
   complaint: text().notNull(),
   codes: text().array().notNull(),
   history: text().notNull(),
+  pins: jsonb().$type<readonly Pin[]>(),
   bench: jsonb().$type<NonNullable<Job['bench']>>(),
   openedAt: instant('opened_at').notNull(),
   deletedAt: instant('deleted_at'),
@@ -68,12 +105,17 @@ export const readingTable = pgTable(
     supersedes: uuid().references((): AnyPgColumn => readingTable.id),
     engineState: text('engine_state').$type<EngineState>(),
     plugState: text('plug_state').$type<PlugState>(),
+    stimulus: jsonb().$type<Stimulus>(),
     lane: text().$type<Lane>(),
     place: text().$type<Place>(),
     volts: doublePrecision(),
     tap: text().$type<GaugeTap>(),
     pressureKpa: doublePrecision('pressure_kpa'),
     pressureBasis: text('pressure_basis').$type<PressureBasis>(),
+    /** Of live data; absolute pressure in rows from before other families. */
+    measures: text().$type<Measurand>(),
+    liveValue: doublePrecision('live_value'),
+    instrumentId: uuid('instrument_id').references(() => instrumentTable.id),
     ambient: jsonb().$type<AmbientSource>(),
     recordedAt: recordedAt(),
   },
@@ -85,6 +127,7 @@ export const readingTable = pgTable(
         when 'wire' then ${t.volts} is not null and ${t.lane} is not null and ${t.place} is not null
         when 'gauge' then ${t.pressureKpa} is not null and ${t.pressureBasis} is not null and ${t.tap} is not null
         when 'scan' then ${t.pressureKpa} is not null
+          or (${t.liveValue} is not null and ${t.measures} is not null)
         when 'ambient' then ${t.ambient} is not null
         when 'withdrawal' then ${t.supersedes} is not null
         else false end`,

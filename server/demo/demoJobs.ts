@@ -1,16 +1,25 @@
-import type { EngineState, GaugeTap, Lane, Place, PlugState } from '@lettura/core/evidence';
+import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
 import type { AmbientSource } from '@lettura/core/quantity';
 import type { CauseId } from '@lettura/core/reasoning';
-import type { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
 
 type Reading =
-  | { lane: Lane; place: Place; typed: string; volts: number; engine?: EngineState; plug?: PlugState }
+  | {
+      lane: Lane;
+      place: Place;
+      typed: string;
+      volts: number;
+      engine?: EngineState;
+      plug?: PlugState;
+      stimulus?: Stimulus;
+    }
   | { tap: GaugeTap; typed: string; vacuumInHg: number; engine: EngineState }
-  | { typed: string; scanKpaAbs: number; engine: EngineState };
+  | { typed: string; scanKpaAbs: number; engine: EngineState }
+  | { typed: string; flowGramsPerSecond: number; engine: EngineState };
 
 export interface DemoJob {
   vehicle: string;
-  sensor: (typeof SHIPPED_SENSORS)[number]['name'];
+  displacementLitres?: number;
+  sensor: string;
   complaint: string;
   codes: string[];
   history: string;
@@ -102,6 +111,74 @@ export const DEMO_JOBS: DemoJob[] = [
     history: 'Came in from the Thornby drain this morning.',
     openedHoursAgo: 1,
     readings: [],
+  },
+  {
+    vehicle: 'Larch 1.6 crew van 3',
+    sensor: 'Larch AP-2 pedal, half-ratio pair',
+    complaint: 'Drops to limp mode when pulling away, comes back after a restart.',
+    codes: ['P2138'],
+    history: 'Pedal replaced last year by a roadside service.',
+    openedHoursAgo: 22,
+    readings: [
+      { lane: 'reference', place: 'plug', typed: 'ref 5.01', volts: 5.01 },
+      { lane: 'return', place: 'plug', typed: 'ret 9mV', volts: 0.009 },
+      { lane: 'signal', place: 'plug', typed: 'sig 1.02', volts: 1.02 },
+      { lane: 'second-signal', place: 'plug', typed: 'sig2 0.51', volts: 0.51 },
+      { lane: 'signal', place: 'plug', typed: 'sig 4.38', volts: 4.38, stimulus: { kind: 'full-travel' } },
+      {
+        lane: 'second-signal',
+        place: 'plug',
+        typed: 'sig2 1.88',
+        volts: 1.88,
+        stimulus: { kind: 'full-travel' },
+      },
+    ],
+  },
+  {
+    vehicle: 'Eastfen pump 2, 5.4 engine',
+    displacementLitres: 5.4,
+    sensor: 'Brill HF-5 air flow, hot element with air temperature',
+    complaint: 'Hunts at idle and hesitates since the air filter was changed.',
+    codes: ['P0171'],
+    history: 'Flow meter cleaned twice.',
+    openedHoursAgo: 2,
+    ambient: { source: 'barometer', stationKpaAbs: 101.1, airCelsius: 18 },
+    readings: [
+      { lane: 'battery-feed', place: 'plug', typed: 'feed 12.4', volts: 12.4 },
+      { lane: 'reference', place: 'plug', typed: 'ref 5.00', volts: 5 },
+      { lane: 'return', place: 'plug', typed: 'ret 12mV', volts: 0.012 },
+      { lane: 'second-signal', place: 'plug', typed: 'temp 2.86', volts: 2.86 },
+      { lane: 'signal', place: 'plug', typed: 'sig 0.96', volts: 0.96 },
+      { lane: 'signal', place: 'plug', typed: 'sig 1.58', volts: 1.58, engine: 'idle' },
+      { typed: 'scan 2.61', flowGramsPerSecond: 2.61, engine: 'idle' },
+    ],
+  },
+  {
+    vehicle: 'Weir Lane crane engine',
+    sensor: 'Sedge DP-100 filter differential',
+    complaint: 'Asks for a filter cleaning every second day.',
+    codes: ['P2452'],
+    history: 'Filter cleaned off the machine, no change.',
+    openedHoursAgo: 4,
+    ambient: { source: 'vehicle', stationKpaAbs: 101 },
+    readings: [
+      { lane: 'reference', place: 'plug', typed: 'ref 4.99', volts: 4.99 },
+      { lane: 'return', place: 'plug', typed: 'ret 8mV', volts: 0.008 },
+      { lane: 'signal', place: 'plug', typed: 'sig 0.51', volts: 0.51 },
+      ...[
+        [0, 0.507],
+        [25, 1.512],
+        [50, 2.503],
+        [75, 2.94],
+        [100, 2.96],
+      ].map(([kpaAboveAmbient = 0, volts = 0]) => ({
+        lane: 'signal' as const,
+        place: 'plug' as const,
+        typed: String(volts),
+        volts,
+        stimulus: { kind: 'pump' as const, kpaAboveAmbient },
+      })),
+    ],
   },
   {
     vehicle: 'Brill P4 pump engine (simulated)',

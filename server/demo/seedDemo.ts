@@ -28,7 +28,14 @@ async function seedJob(db: Database, demo: DemoJob): Promise<void> {
   if (!sensor) throw new Error(`The demo names a sensor that is not shipped: ${demo.sensor}`);
   const vehicleId = v7({ msecs: openedMs });
   const jobId = v7({ msecs: openedMs });
-  must(await vehicleStore(db).record({ id: vehicleId, name: demo.vehicle }));
+  const { displacementLitres } = demo;
+  must(
+    await vehicleStore(db).record({
+      id: vehicleId,
+      name: demo.vehicle,
+      ...(displacementLitres === undefined ? {} : { displacementLitres }),
+    }),
+  );
   must(
     await jobStore(db).record({
       id: jobId,
@@ -65,7 +72,8 @@ type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt'> : ne
 function readingsOf({ ambient, readings }: DemoJob): Unstamped<NewReading>[] {
   const taken = readings.map((reading): Unstamped<NewReading> => {
     const plug = 'plug' in reading && reading.plug ? reading.plug : 'connected';
-    const state: MachineState = { engine: reading.engine ?? 'koeo', plug };
+    const stimulus = 'stimulus' in reading && reading.stimulus ? { stimulus: reading.stimulus } : {};
+    const state: MachineState = { engine: reading.engine ?? 'koeo', plug, ...stimulus };
     const enteredText = reading.typed;
     if ('lane' in reading) {
       const { lane, place, volts } = reading;
@@ -75,7 +83,10 @@ function readingsOf({ ambient, readings }: DemoJob): Unstamped<NewReading>[] {
       const pressureKpa = toKpa(reading.vacuumInHg, 'inHg');
       return { kind: 'gauge', state, enteredText, tap: reading.tap, pressureKpa, basis: 'vacuum' };
     }
-    return { kind: 'scan', state, enteredText, pressureKpaAbs: reading.scanKpaAbs };
+    const live = { kind: 'scan', state, enteredText } as const;
+    return 'scanKpaAbs' in reading
+      ? { ...live, measures: 'absolute-pressure', value: reading.scanKpaAbs }
+      : { ...live, measures: 'air-flow', value: reading.flowGramsPerSecond };
   });
   return ambient ? [{ kind: 'ambient', ambient, enteredText: ambient.source }, ...taken] : taken;
 }

@@ -7,6 +7,7 @@ const STATUS = {
   'invalid-request': [400, 'Something in the request is not as it should be'],
   'not-found': [404, 'Not found'],
   'id-conflict': [409, 'This id is taken by something else'],
+  'changed-elsewhere': [409, 'It was changed elsewhere'],
   'job-changed': [409, 'The job was changed elsewhere'],
   'job-deleted': [410, 'The job was deleted'],
   'body-too-large': [413, 'The request is too large'],

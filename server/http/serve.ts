@@ -11,9 +11,11 @@ export interface Recorded<T> {
 }
 
 type Body<E extends Endpoint> = E extends { body: z.ZodType } ? z.infer<E['body']> : undefined;
-type Params<E extends Endpoint> = E['path'] extends `${string}:jobId${string}`
-  ? { jobId: string }
-  : Record<never, string>;
+type Params<E extends Endpoint> = {
+  [
+    Name in keyof typeof pathParameters as E['path'] extends `${string}:${Name}${string}` ? Name : never
+  ]: string;
+};
 type Answer<E extends Endpoint> = E extends { creates: true }
   ? Recorded<z.infer<E['response']>>
   : z.infer<E['response']>;

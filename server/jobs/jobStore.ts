@@ -1,4 +1,4 @@
-import type { Job, JobSheet, JobSummary, NewJob } from '@lettura/contract';
+import { instrumentsNamed, type Job, type JobSheet, type JobSummary, type NewJob } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/problem';
 import { and, count, desc, eq, ne, sql } from 'drizzle-orm';
 import type { z } from 'zod';
@@ -8,12 +8,16 @@ import { recordOnce } from '../db/recordOnce.ts';
 import { jobTable, readingTable, sensorTable, vehicleTable, verdictTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
 import { readingStore } from '../readings/readingStore.ts';
+import { instrumentStore } from '../instruments/instrumentStore.ts';
+import { sensorColumns, sensorFromRow } from '../sensors/sensorStore.ts';
+import { vehicleColumns, vehicleFromRow } from '../vehicles/vehicleStore.ts';
 import { verdictFromRow, verdictsOfJob } from '../verdicts/verdictRow.ts';
 import { noSuchJob, openJobIn, type JobFault, type JobRow } from './openJob.ts';
 
 export const jobStore = (db: Database) => {
   const openJob = openJobIn(db);
   const readings = readingStore(db);
+  const instruments = instrumentStore(db);
   return {
     async list(): Promise<JobSummary[]> {
       const readingCounts = db
@@ -59,13 +63,8 @@ export const jobStore = (db: Database) => {
       const [row] = await db
         .select({
           job: jobTable,
-          vehicle: { id: vehicleTable.id, name: vehicleTable.name },
-          sensor: {
-            id: sensorTable.id,
-            name: sensorTable.name,
-            source: sensorTable.source,
-            profile: sensorTable.profile,
-          },
+          vehicle: vehicleColumns,
+          sensor: sensorColumns,
         })
         .from(jobTable)
         .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
@@ -74,7 +73,15 @@ export const jobStore = (db: Database) => {
       if (!row) return noSuchJob();
       const lines = await readings.ofJob(jobId);
       const verdicts = await verdictsOfJob(db, jobId);
-      return ok({ ...row, job: toJob(row.job), readings: lines, verdicts });
+      const taken = new Set(lines.flatMap(instrumentsNamed));
+      return ok({
+        job: toJob(row.job),
+        vehicle: vehicleFromRow(row.vehicle),
+        sensor: sensorFromRow(row.sensor),
+        readings: lines,
+        instruments: await instruments.ofIds([...taken]),
+        verdicts,
+      });
     },
 
     async record(given: NewJob): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
@@ -84,7 +91,12 @@ export const jobStore = (db: Database) => {
       return recordOnce<Job>(
         given as Job,
         async () => {
-          const values = { ...given, openedAt: new Date(given.openedAt), bench: given.bench ?? null };
+          const values = {
+            ...given,
+            openedAt: new Date(given.openedAt),
+            bench: given.bench ?? null,
+            pins: given.pins ?? null,
+          };
           const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
           return row && toJob(row);
         },
@@ -112,7 +124,7 @@ export const jobStore = (db: Database) => {
       if (!open.ok) return open;
       const [row] = await db
         .update(jobTable)
-        .set({ ...details, revision: sql`${jobTable.revision} + 1` })
+        .set({ ...details, pins: details.pins ?? null, revision: sql`${jobTable.revision} + 1` })
         .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
         .returning();
       return row
@@ -131,9 +143,10 @@ export const jobStore = (db: Database) => {
   };
 };
 
-const toJob = ({ recordedAt: _recordedAt, bench, deletedAt, openedAt, ...row }: JobRow): Job => ({
+const toJob = ({ recordedAt: _recordedAt, bench, pins, deletedAt, openedAt, ...row }: JobRow): Job => ({
   ...row,
   openedAt: openedAt.toISOString(),
   ...(bench ? { bench } : {}),
+  ...(pins ? { pins } : {}),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
 });

@@ -34,7 +34,13 @@ const reading: fc.Arbitrary<Reading> = fc.oneof(
     pressureKpa: kpa,
     basis: fc.constantFrom(...PRESSURE_BASES),
   }),
-  fc.record({ ...common, kind: fc.constant('scan' as const), state, pressureKpaAbs: kpa }),
+  fc.record({
+    ...common,
+    kind: fc.constant('scan' as const),
+    state,
+    measures: fc.constant('absolute-pressure' as const),
+    value: kpa,
+  }),
   fc.record({
     ...common,
     kind: fc.constant('ambient' as const),

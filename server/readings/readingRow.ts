@@ -1,4 +1,5 @@
 import type { Reading } from '@lettura/contract';
+import type { MachineState } from '@lettura/core/evidence';
 import type { readingTable } from '../db/schema.ts';
 
 type Row = typeof readingTable.$inferSelect;
@@ -15,6 +16,7 @@ export function toRow(reading: Reading): typeof readingTable.$inferInsert {
         lane: reading.lane,
         place: reading.place,
         volts: reading.volts,
+        instrumentId: reading.instrumentId,
       };
     case 'gauge':
       return {
@@ -23,13 +25,15 @@ export function toRow(reading: Reading): typeof readingTable.$inferInsert {
         tap: reading.tap,
         pressureKpa: reading.pressureKpa,
         pressureBasis: reading.basis,
+        instrumentId: reading.instrumentId,
       };
     case 'scan':
       return {
         ...common,
         ...stateColumns(reading.state),
-        pressureKpa: reading.pressureKpaAbs,
-        pressureBasis: 'absolute',
+        measures: reading.measures,
+        liveValue: reading.value,
+        instrumentId: reading.instrumentId,
       };
     case 'ambient':
       return { ...common, ambient: reading.ambient };
@@ -55,6 +59,7 @@ export function fromRow(row: Row): Reading {
         lane: present(row.lane, row),
         place: present(row.place, row),
         volts: present(row.volts, row),
+        ...takenWith(row),
       };
     case 'gauge':
       return {
@@ -64,9 +69,17 @@ export function fromRow(row: Row): Reading {
         tap: present(row.tap, row),
         pressureKpa: present(row.pressureKpa, row),
         basis: present(row.pressureBasis, row),
+        ...takenWith(row),
       };
     case 'scan':
-      return { ...common, kind: 'scan', state: stateOf(row), pressureKpaAbs: present(row.pressureKpa, row) };
+      return {
+        ...common,
+        kind: 'scan',
+        state: stateOf(row),
+        measures: row.measures ?? 'absolute-pressure',
+        value: present(row.liveValue ?? row.pressureKpa, row),
+        ...takenWith(row),
+      };
     case 'ambient':
       return { ...common, kind: 'ambient', ambient: present(row.ambient, row) };
     case 'withdrawal':
@@ -74,11 +87,17 @@ export function fromRow(row: Row): Reading {
   }
 }
 
-const stateColumns = ({ engine, plug }: { engine: Row['engineState']; plug: Row['plugState'] }) => ({
+const stateColumns = ({ engine, plug, stimulus }: MachineState) => ({
   engineState: engine,
   plugState: plug,
+  stimulus,
 });
-const stateOf = (row: Row) => ({ engine: present(row.engineState, row), plug: present(row.plugState, row) });
+const stateOf = (row: Row): MachineState => ({
+  engine: present(row.engineState, row),
+  plug: present(row.plugState, row),
+  ...(row.stimulus ? { stimulus: row.stimulus } : {}),
+});
+const takenWith = ({ instrumentId }: Row) => (instrumentId ? { instrumentId } : {});
 
 /** The table's own check promises these; without one the row is damaged. */
 function present<T>(value: T | null, row: Row): T {

@@ -1,16 +1,18 @@
-import type { NewReading, Reading } from '@lettura/contract';
+import { instrumentsNamed, type NewReading, type Reading } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/problem';
 import { and, asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { readingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
+import { instrumentStore } from '../instruments/instrumentStore.ts';
 import { openJobIn, type JobFault } from '../jobs/openJob.ts';
 import { fromRow, toRow } from './readingRow.ts';
 
 export const readingStore = (db: Database) => {
   const openJob = openJobIn(db);
   const insert = insertPrepared(db);
+  const instruments = instrumentStore(db);
   return {
     async ofJob(jobId: string): Promise<Reading[]> {
       const rows = await db
@@ -31,6 +33,14 @@ export const readingStore = (db: Database) => {
           'unknown-reference',
           'The reading to be replaced is not on this job.',
           'Reload the job and correct the reading there.',
+        );
+      }
+      const named = instrumentsNamed(given);
+      if ((await instruments.ofIds(named)).length < new Set(named).size) {
+        return fail(
+          'unknown-reference',
+          'The instrument of this reading is not known.',
+          'Choose the instrument again, or none.',
         );
       }
       return recordOnce(

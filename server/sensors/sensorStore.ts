@@ -1,22 +1,100 @@
-import type { Sensor } from '@lettura/contract';
-import { asc, eq } from 'drizzle-orm';
+import type { NewSensor, Sensor, SensorFile } from '@lettura/contract';
+import { fail, ok, type Result } from '@lettura/core/problem';
+import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
-import { recordOnce } from '../db/recordOnce.ts';
+import { sameRecord } from '../db/recordOnce.ts';
+import { recordVersion } from '../db/recordVersion.ts';
 import { sensorTable } from '../db/schema.ts';
 
-const columns = {
+export const sensorColumns = {
   id: sensorTable.id,
   name: sensorTable.name,
+  family: sensorTable.family,
   source: sensorTable.source,
+  notes: sensorTable.notes,
   profile: sensorTable.profile,
+  companion: sensorTable.companion,
+  pins: sensorTable.pins,
+  lineageId: sensorTable.lineageId,
+  version: sensorTable.version,
 };
+type Row = Omit<Sensor, 'companion'> & { companion: Sensor['companion'] | null };
 
-export const sensorStore = (db: Database) => ({
-  list: (): Promise<Sensor[]> => db.select(columns).from(sensorTable).orderBy(asc(sensorTable.name)),
-  record: (given: Sensor) =>
-    recordOnce(
-      given,
-      async () => (await db.insert(sensorTable).values(given).onConflictDoNothing().returning(columns))[0],
-      async () => (await db.select(columns).from(sensorTable).where(eq(sensorTable.id, given.id)))[0],
-    ),
+export const sensorFromRow = ({ companion, ...row }: Row): Sensor => ({
+  ...row,
+  ...(companion ? { companion } : {}),
 });
+
+export const sensorStore = (db: Database) => {
+  const find = async (id: string): Promise<Sensor | undefined> => {
+    const [row] = await db.select(sensorColumns).from(sensorTable).where(eq(sensorTable.id, id));
+    return row && sensorFromRow(row);
+  };
+  return {
+    async list(): Promise<Sensor[]> {
+      const newest = await db
+        .selectDistinctOn([sensorTable.lineageId], sensorColumns)
+        .from(sensorTable)
+        .orderBy(sensorTable.lineageId, desc(sensorTable.version));
+      return newest.map(sensorFromRow).sort((a, b) => a.name.localeCompare(b.name, 'en'));
+    },
+
+    async versions(id: string): Promise<Result<Sensor[], 'not-found'>> {
+      const one = await find(id);
+      if (!one)
+        return fail('not-found', 'There is no such sensor.', 'Go back to the library and choose one.');
+      const rows = await db
+        .select(sensorColumns)
+        .from(sensorTable)
+        .where(eq(sensorTable.lineageId, one.lineageId))
+        .orderBy(desc(sensorTable.version));
+      return ok(rows.map(sensorFromRow));
+    },
+
+    record: (given: NewSensor) =>
+      recordVersion<Sensor>(given, {
+        find,
+        insert: async (full) => {
+          const [row] = await db
+            .insert(sensorTable)
+            .values(full)
+            .onConflictDoNothing()
+            .returning(sensorColumns);
+          return row && sensorFromRow(row);
+        },
+      }),
+
+    /** All or none: a file half taken in would be worse than one refused. */
+    async importFile({
+      sensors,
+    }: SensorFile): Promise<Result<{ added: number; known: number }, 'id-conflict'>> {
+      const ids = sensors.map(({ id }) => id);
+      return db.transaction(async (tx) => {
+        const there = await tx
+          .select(sensorColumns)
+          .from(sensorTable)
+          .where(inArray(sensorTable.id, ids))
+          .orderBy(asc(sensorTable.id));
+        const byId = new Map(there.map((row) => [row.id, sensorFromRow(row)]));
+        const taken = sensors.findIndex((sensor) => {
+          const known = byId.get(sensor.id);
+          return known !== undefined && !sameRecord(known, sensor);
+        });
+        if (taken >= 0) {
+          return fail(
+            'id-conflict',
+            `Sensor ${taken + 1}, “${sensors[taken]?.name}”, has the id of a different sensor in this library.`,
+            'Give it a new id in the file, or change the one in the library instead. Nothing was imported.',
+          );
+        }
+        const fresh = sensors.filter(({ id }) => !byId.has(id));
+        if (fresh.length > 0) {
+          await tx
+            .insert(sensorTable)
+            .values(fresh.map((sensor) => ({ ...sensor, lineageId: sensor.id, version: 1 })));
+        }
+        return ok({ added: fresh.length, known: sensors.length - fresh.length });
+      });
+    },
+  };
+};

@@ -4,14 +4,37 @@ import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { vehicleTable } from '../db/schema.ts';
 
-const columns = { id: vehicleTable.id, name: vehicleTable.name };
+export const vehicleColumns = {
+  id: vehicleTable.id,
+  name: vehicleTable.name,
+  displacementLitres: vehicleTable.displacementLitres,
+};
+type Row = Pick<typeof vehicleTable.$inferSelect, keyof typeof vehicleColumns>;
+
+export const vehicleFromRow = ({ displacementLitres, ...row }: Row): Vehicle => ({
+  ...row,
+  ...(displacementLitres === null ? {} : { displacementLitres }),
+});
 
 export const vehicleStore = (db: Database) => ({
-  list: (): Promise<Vehicle[]> => db.select(columns).from(vehicleTable).orderBy(asc(vehicleTable.name)),
+  async list(): Promise<Vehicle[]> {
+    const rows = await db.select(vehicleColumns).from(vehicleTable).orderBy(asc(vehicleTable.name));
+    return rows.map(vehicleFromRow);
+  },
   record: (given: Vehicle) =>
-    recordOnce(
+    recordOnce<Vehicle>(
       given,
-      async () => (await db.insert(vehicleTable).values(given).onConflictDoNothing().returning(columns))[0],
-      async () => (await db.select(columns).from(vehicleTable).where(eq(vehicleTable.id, given.id)))[0],
+      async () => {
+        const [row] = await db
+          .insert(vehicleTable)
+          .values(given)
+          .onConflictDoNothing()
+          .returning(vehicleColumns);
+        return row && vehicleFromRow(row);
+      },
+      async () => {
+        const [row] = await db.select(vehicleColumns).from(vehicleTable).where(eq(vehicleTable.id, given.id));
+        return row && vehicleFromRow(row);
+      },
     ),
 });
