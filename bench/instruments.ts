@@ -1,6 +1,6 @@
 import { keyOn, type MachineState } from '@lettura/core/evidence';
 import { fromKpa, toKpa } from '@lettura/core/quantity';
-import { pressureFromSignal, signalBand } from '@lettura/core/transfer';
+import { valueFromSignal, signalBand } from '@lettura/core/transfer';
 import { COMMON_METER, COMMON_VACUUM_GAUGE, meterLimitVolts, SCAN_STEP_KPA } from '@lettura/core/uncertainty';
 import { BRILL_P4 } from './machines/brillP4.ts';
 import { normalDeviate, seededRandom } from './random.ts';
@@ -17,7 +17,7 @@ export interface MeterDisplay {
 export function meterDisplay(trueVolts: number, seed: number, tick: number): MeterDisplay {
   const gainError = seededRandom(seed)() - 0.5; // this meter's own, inside its stated limits
   const noise = normalDeviate(seededRandom(seed + tick * 7919)) * 0.0004;
-  const volts = trueVolts + gainError * meterLimitVolts(trueVolts, COMMON_METER) + noise;
+  const volts = trueVolts + gainError * meterLimitVolts(trueVolts, COMMON_METER.accuracy) + noise;
   if (Math.abs(volts) < 0.6) {
     const millivolts = Math.round(volts * 10_000) / 10;
     return { text: millivolts.toFixed(1), unit: 'mV', volts: millivolts / 1000 };
@@ -33,7 +33,7 @@ export function gaugeDisplay(
   state: MachineState,
   seed: number,
 ): { vacuumInHg: number; pressureKpa: number } {
-  const { classPercent, spanKpa, divisionKpa } = COMMON_VACUUM_GAUGE;
+  const { classPercent, spanKpa, divisionKpa } = COMMON_VACUUM_GAUGE.accuracy;
   const errorKpa = (seededRandom(seed + 1)() - 0.5) * (classPercent / 100) * spanKpa;
   const vacuumKpa = machine.ambientKpaAbs - machine.manifoldKpaAbs(state) + errorKpa;
   const halfDivision = fromKpa(divisionKpa, 'inHg') / 2;
@@ -54,9 +54,9 @@ export function liveDataDisplay(
   if (band === 'circuit-low') return { pressureKpaAbs: BRILL_P4.substitutedKpaAbs, code: 'P0107' };
   if (band === 'circuit-high') return { pressureKpaAbs: BRILL_P4.substitutedKpaAbs, code: 'P0108' };
   const wires = { signalVolts: volts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-  const pressure = pressureFromSignal(wires, profile);
+  const pressure = valueFromSignal(wires, profile);
   if (!pressure.ok) throw new Error('The nominal reference is always enough to convert with.');
-  const steps = Math.round(pressure.value.pressureKpaAbs / SCAN_STEP_KPA);
+  const steps = Math.round(pressure.value.value / SCAN_STEP_KPA);
   return { pressureKpaAbs: Math.max(0, steps * SCAN_STEP_KPA), code: undefined };
 }
 

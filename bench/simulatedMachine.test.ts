@@ -1,4 +1,4 @@
-import { LANES, PLACES, type MachineState } from '@lettura/core/evidence';
+import { THREE_WIRES, PLACES, type MachineState } from '@lettura/core/evidence';
 import { expect, test } from 'vitest';
 import {
   CASE_LETTERS,
@@ -87,7 +87,7 @@ test('low vacuum is the engine’s: the wires are those of a sound machine', () 
 test('wherever the probe goes there is a finite voltage between the rails', () => {
   for (const fault of HIDDEN_FAULTS) {
     for (const state of [koeo, idle, off]) {
-      for (const lane of LANES) {
+      for (const lane of THREE_WIRES) {
         for (const place of PLACES) {
           const volts = simulatedMachine(fault, 3).voltsAt(lane, place, state);
           expect(volts).toBeGreaterThan(-0.01);

@@ -1,6 +1,6 @@
 import { solveNodeVoltages, type Component } from '@lettura/core/circuit';
-import { keyOn, type Lane, type MachineState, type Place } from '@lettura/core/evidence';
-import { signalFromPressure } from '@lettura/core/transfer';
+import { keyOn, type ThreeWire, type MachineState, type Place } from '@lettura/core/evidence';
+import { signalFromValue } from '@lettura/core/transfer';
 import type { HiddenFault } from './hiddenFaults.ts';
 import { BRILL_P4 } from './machines/brillP4.ts';
 import { seededRandom } from './random.ts';
@@ -9,16 +9,16 @@ const BATTERY_NEGATIVE = 0;
 const UNIT_GROUND = 1;
 const NODE_COUNT = 14;
 /** Four nodes a lane: at the unit, at the inline connector, at the plug on the harness side, inside the sensor. */
-const FIRST_NODE: Record<Lane, number> = { reference: 2, signal: 6, return: 10 };
+const FIRST_NODE: Record<ThreeWire, number> = { reference: 2, signal: 6, return: 10 };
 const STEP: Record<Place, number> = { unit: 0, connector: 1, plug: 2 };
-const nodeOf = (lane: Lane, place: Place): number => FIRST_NODE[lane] + STEP[place];
-const sensorNode = (lane: Lane): number => FIRST_NODE[lane] + 3;
+const nodeOf = (lane: ThreeWire, place: Place): number => FIRST_NODE[lane] + STEP[place];
+const sensorNode = (lane: ThreeWire): number => FIRST_NODE[lane] + 3;
 
 const METER_OHMS = 10e6;
 
 export interface SimulatedMachine {
   /** Volts against battery negative, with a 10 MΩ meter attached there and nowhere else. */
-  voltsAt(lane: Lane, place: Place, state: MachineState): number;
+  voltsAt(lane: ThreeWire, place: Place, state: MachineState): number;
   /** What the control unit's input sees against its own ground, with no meter attached. */
   unitInputVolts(state: MachineState): number;
   manifoldKpaAbs(state: MachineState): number;
@@ -53,7 +53,7 @@ export function simulatedMachine(fault: HiddenFault, seed: number): SimulatedMac
     }
   };
 
-  const harness = (lane: Lane): Component[] => {
+  const harness = (lane: ThreeWire): Component[] => {
     const cut = lane === 'reference' ? 'reference-open' : lane === 'signal' ? 'signal-open' : undefined;
     return [0, 1].flatMap((segment) => {
       const faulty = segment === individual.faultySegment;
@@ -67,7 +67,7 @@ export function simulatedMachine(fault: HiddenFault, seed: number): SimulatedMac
   const network = (state: MachineState): Component[] => {
     const { profile } = BRILL_P4.sensor;
     const { nominalReferenceVolts } = profile;
-    const { signalVolts } = signalFromPressure(manifoldKpaAbs(state), nominalReferenceVolts, profile);
+    const { signalVolts } = signalFromValue(manifoldKpaAbs(state), nominalReferenceVolts, profile);
     const share =
       individual.stuckShare ?? Math.min(0.97, Math.max(0.03, signalVolts / nominalReferenceVolts));
     const parts: Component[] = [

@@ -1,4 +1,4 @@
-import type { Evidence, MachineState, Target } from '@lettura/core/evidence';
+import type { ThreeWire, Evidence, MachineState, Target } from '@lettura/core/evidence';
 import { ambientFrom } from '@lettura/core/quantity';
 import { condemnsAPart, weigh, type CaseFile, type Weighing } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
@@ -34,6 +34,7 @@ function workTheCase(fault: HiddenFault, seed: number) {
   const path: Weighing[] = [];
   for (;;) {
     const caseFile: CaseFile = {
+      family: 'manifold-pressure',
       profile: BRILL_P4.sensor.profile,
       ambient: ambient.value,
       readings,
@@ -54,7 +55,7 @@ function workTheCase(fault: HiddenFault, seed: number) {
           ...target,
           id,
           state,
-          volts: meterDisplay(machine.voltsAt(target.lane, target.place, state), seed, 1).volts,
+          volts: meterDisplay(machine.voltsAt(target.lane as ThreeWire, target.place, state), seed, 1).volts,
         };
       case 'gauge':
         return {
@@ -69,7 +70,8 @@ function workTheCase(fault: HiddenFault, seed: number) {
           kind: 'scan',
           id,
           state,
-          pressureKpaAbs: liveDataDisplay(machine, state)?.pressureKpaAbs ?? NaN,
+          measures: 'absolute-pressure',
+          value: liveDataDisplay(machine, state)?.pressureKpaAbs ?? NaN,
         };
     }
   }

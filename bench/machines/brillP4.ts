@@ -3,16 +3,18 @@ import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA, type SensorProfile } from '@lettu
 /** Invented: a pump-station engine with a three-wire manifold pressure sensor and a pulled-down input. */
 export const BRILL_P4_SENSOR = {
   name: 'Corvel MS-3 manifold pressure',
+  family: 'manifold-pressure' as const,
   source: 'Invented for the demo',
   profile: {
-    transfer: { form: 'ratiometric', sharePerKpa: 0.0078, shareAtZero: 0.02 },
+    measures: 'absolute-pressure',
+    transfer: { form: 'ratiometric', sharePerUnit: 0.0078, shareAtZero: 0.02 },
     nominalReferenceVolts: 5,
-    lowestKpaAbs: 15,
-    highestKpaAbs: 115,
+    lowest: 15,
+    highest: 115,
     circuitLowVolts: 0.3,
     circuitHighVolts: 4.75,
-    toleranceKpa: 1.8,
-    differenceThatMattersKpa: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
+    tolerance: { form: 'plus-minus', plusMinus: 1.8 },
+    differenceThatMatters: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
     bias: 'pull-down',
   } satisfies SensorProfile,
 };
