@@ -9,7 +9,8 @@ import { themeNamed } from './theme.ts';
 
 const JobsPage = lazy(() => import('../features/jobs/JobsPage.tsx'));
 const NewJobPage = lazy(() => import('../features/jobs/NewJobPage.tsx'));
-const NewSensorPage = lazy(() => import('../features/sensors/NewSensorPage.tsx'));
+const InstrumentsPage = lazy(() => import('../features/instruments/InstrumentsPage.tsx'));
+const SensorFormPage = lazy(() => import('../features/sensors/SensorFormPage.tsx'));
 const SensorsPage = lazy(() => import('../features/sensors/SensorsPage.tsx'));
 const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
 const ReferencePage = lazy(() => import('../features/reference/ReferencePage.tsx'));
@@ -28,7 +29,13 @@ export function App() {
             <Route path="/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs/:jobId" element={<SheetPage />} />
             <Route path="/jobs/:jobId/report" element={<ReportPage />} />
-            <Route path="/sensors/new" element={<NewSensorPage />} />
+            <Route path="/sensors/new" element={<SensorFormPage key="new" purpose="new" />} />
+            <Route
+              path="/sensors/:sensorId/change"
+              element={<SensorFormPage key="change" purpose="change" />}
+            />
+            <Route path="/sensors/:sensorId/copy" element={<SensorFormPage key="copy" purpose="copy" />} />
+            <Route path="/instruments" element={<InstrumentsPage />} />
             <Route path="/sensors/:sensorId?" element={<SensorsPage />} />
             <Route path="/reference/:calculator?" element={<ReferencePage />} />
             <Route

@@ -1,4 +1,5 @@
 import {
+  instrument,
   job,
   jobSheet,
   jobSummary,
@@ -6,14 +7,18 @@ import {
   sensor,
   vehicle,
   verdict,
+  type Instrument,
   type Job,
   type JobSheet,
   type JobSummary,
   type JobVerdict,
+  type NewInstrument,
   type NewJob,
   type NewReading,
+  type NewSensor,
   type Reading,
   type Sensor,
+  type SensorFile,
   type Vehicle,
 } from '@lettura/contract';
 import type { jobChange } from '@lettura/contract';
@@ -24,7 +29,7 @@ import { z } from 'zod';
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
-  tagTypes: ['Job', 'JobList', 'Sensor', 'Vehicle'],
+  tagTypes: ['Instrument', 'Job', 'JobList', 'Sensor', 'Vehicle'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -48,7 +53,27 @@ export const api = createApi({
       responseSchema: z.array(vehicle),
       providesTags: ['Vehicle'],
     }),
-    createSensor: build.mutation<Sensor, Sensor>({
+    sensorVersions: build.query<Sensor[], string>({
+      query: (sensorId) => `sensors/${sensorId}`,
+      responseSchema: z.array(sensor),
+      providesTags: ['Sensor'],
+    }),
+    importSensors: build.mutation<{ added: number; known: number }, SensorFile>({
+      query: (body) => ({ url: 'sensors/import', method: 'POST', body, timeout: 60_000 }),
+      responseSchema: z.object({ added: z.int(), known: z.int() }),
+      invalidatesTags: ['Sensor'],
+    }),
+    listInstruments: build.query<Instrument[], void>({
+      query: () => 'instruments',
+      responseSchema: z.array(instrument),
+      providesTags: ['Instrument'],
+    }),
+    createInstrument: build.mutation<Instrument, NewInstrument>({
+      query: (body) => ({ url: 'instruments', method: 'POST', body }),
+      responseSchema: instrument,
+      invalidatesTags: ['Instrument'],
+    }),
+    createSensor: build.mutation<Sensor, NewSensor>({
       query: (body) => ({ url: 'sensors', method: 'POST', body }),
       responseSchema: sensor,
       invalidatesTags: ['Sensor'],
@@ -94,7 +119,11 @@ export const api = createApi({
 
 export const {
   useChangeJobMutation,
+  useCreateInstrumentMutation,
   useCreateJobMutation,
+  useImportSensorsMutation,
+  useListInstrumentsQuery,
+  useSensorVersionsQuery,
   useCreateSensorMutation,
   useCreateVehicleMutation,
   useDeleteJobMutation,

@@ -9,12 +9,15 @@ const pressureUnit = z.enum(PRESSURE_UNITS as [PressureUnit, ...PressureUnit[]])
 const preferences = z.object({
   units: z.object({ absolute: pressureUnit, vacuum: pressureUnit }),
   theme: z.enum(['light', 'dim']),
+  /** What readings are taken with, by the sort of reading. */
+  instruments: z.object({ wire: z.string(), gauge: z.string(), scan: z.string() }).partial().default({}),
 });
 type Preferences = z.infer<typeof preferences>;
 
 export const preferencesStorage = stored<Preferences>('lettura.preferences', preferences, {
   units: { absolute: 'kPa', vacuum: 'inHg' },
   theme: 'light',
+  instruments: {},
 });
 
 export const preferencesSlice = createSlice({
@@ -24,15 +27,20 @@ export const preferencesSlice = createSlice({
     unitsChosen: (state, { payload }: PayloadAction<Partial<Units>>) => {
       Object.assign(state.units, payload);
     },
+    instrumentChosen: (state, { payload }: PayloadAction<Preferences['instruments']>) => {
+      Object.assign(state.instruments, payload);
+    },
     themeChosen: (state, { payload }: PayloadAction<ThemeName>) => {
       state.theme = payload;
     },
   },
 });
-export const { themeChosen, unitsChosen } = preferencesSlice.actions;
+export const { instrumentChosen, themeChosen, unitsChosen } = preferencesSlice.actions;
 
 interface WithPreferences {
   preferences: Preferences;
 }
 export const selectUnits = (state: WithPreferences): Units => state.preferences.units;
+export const selectInstruments = (state: WithPreferences): Preferences['instruments'] =>
+  state.preferences.instruments;
 export const selectTheme = (state: WithPreferences): ThemeName => state.preferences.theme;

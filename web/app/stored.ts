@@ -3,6 +3,7 @@ import type { z } from 'zod';
 export interface Stored<T> {
   load(): T;
   save(value: T): void;
+  clear(): void;
 }
 
 /** A value kept in this browser. What an older version left, or a full or closed storage, gives the fallback. */
@@ -22,6 +23,13 @@ export function stored<T>(key: string, schema: z.ZodType<T>, fallback: T): Store
         localStorage.setItem(key, JSON.stringify(value));
       } catch {
         // Private windows may refuse; the value then lives as long as the page.
+      }
+    },
+    clear() {
+      try {
+        localStorage.removeItem(key);
+      } catch {
+        // As above.
       }
     },
   };

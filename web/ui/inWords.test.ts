@@ -16,7 +16,9 @@ test('each reading is shown in its own unit and with its basis', () => {
   expect(valueInWords({ ...common, kind: 'wire', lane: 'signal', place: 'plug', volts: 0.0124 }, units)).toBe(
     '12 mV',
   );
-  expect(valueInWords({ ...common, kind: 'scan', pressureKpaAbs: 47 }, units)).toBe('47 kPa abs');
+  expect(valueInWords({ ...common, kind: 'scan', measures: 'absolute-pressure', value: 47 }, units)).toBe(
+    '47 kPa abs',
+  );
   const gauge = { ...common, kind: 'gauge', tap: 'manifold', pressureKpa: 55.875 } as const;
   expect(valueInWords({ ...gauge, basis: 'vacuum' }, units)).toBe('16.50 inHg vac');
   expect(valueInWords({ ...gauge, basis: 'absolute' }, units)).toBe('55.9 kPa abs');

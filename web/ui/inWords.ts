@@ -1,6 +1,6 @@
 import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import {
-  ENGINE_WORDS,
+  driveWords,
   PLACE_WORDS,
   PLUG_WORDS,
   TAP_WORDS,
@@ -10,6 +10,8 @@ import {
 import type { Expectation } from '@lettura/core/expectation';
 import {
   formatPressure,
+  formatValue,
+  formatWithBasis,
   fromKpa,
   fromKpaAbs,
   pressureDecimals,
@@ -21,7 +23,13 @@ import { causeOf, voltsInWords } from '@lettura/core/reasoning';
 import type { Units } from './units.ts';
 
 const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
-const LANE = { reference: 'Reference', signal: 'Signal', return: 'Return' } as const;
+const LANE = {
+  reference: 'Reference',
+  signal: 'Signal',
+  return: 'Return',
+  'second-signal': 'Second signal',
+  'battery-feed': 'Battery feed',
+} as const;
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -33,7 +41,9 @@ export function valueInWords(reading: Reading, units: Units): string {
     case 'gauge':
       return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${BASIS[reading.basis]}`;
     case 'scan':
-      return `${formatPressure(reading.pressureKpaAbs, units.absolute, SCAN_STEP_KPA)} abs`;
+      return reading.measures === 'absolute-pressure'
+        ? `${formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)} abs`
+        : formatWithBasis(reading.value, reading.measures, units.absolute);
     case 'ambient':
       return ambientSourceInWords(reading.ambient, units);
     case 'withdrawal':
@@ -60,6 +70,8 @@ export function ambientSourceInWords(given: AmbientSource, units: Units): string
   switch (given.source) {
     case 'barometer':
       return `${formatPressure(given.stationKpaAbs, units.absolute)} by barometer`;
+    case 'vehicle':
+      return `${formatPressure(given.stationKpaAbs, units.absolute)} by the vehicle’s barometer`;
     case 'altitude':
       return `altitude ${given.altitudeM} m`;
     case 'weather':
@@ -78,11 +90,16 @@ export function expectationInWords(
   ambient: Ambient | undefined,
 ): string {
   const { lowest, highest } = expectation;
-  if (expectation.unit === 'V') {
+  if (expectation.of === 'volts') {
     if (highest < 0.6) return `${Math.max(0, Math.round(lowest * 1000))} to ${Math.round(highest * 1000)} mV`;
     return `${lowest.toFixed(2)} to ${highest.toFixed(2)} V`;
   }
-  const vacuum = target.kind === 'gauge' && ambient;
+  if (expectation.of !== 'absolute-pressure') {
+    const { of } = expectation;
+    const bare = formatValue(lowest, of, units.absolute).replace(/ \S+$/u, '');
+    return `${bare} to ${formatWithBasis(highest, of, units.absolute)}`;
+  }
+  const vacuum = target.kind === 'gauge' && ambient && lowest < ambient.pressureKpaAbs - 2;
   const unit = vacuum ? units.vacuum : units.absolute;
   const ends = (
     vacuum
@@ -95,8 +112,8 @@ export function expectationInWords(
 }
 
 /** The connected plug goes without saying. */
-export const briefState = ({ engine, plug }: MachineState): string =>
-  plug === 'connected' ? ENGINE_WORDS[engine] : `${ENGINE_WORDS[engine]}, ${PLUG_WORDS[plug]}`;
+export const briefState = (state: MachineState): string =>
+  state.plug === 'connected' ? driveWords(state) : `${driveWords(state)}, ${PLUG_WORDS[state.plug]}`;
 
 export const causeInWords = (cause: JobVerdict['cause']): string =>
   cause === NOT_PROVEN ? 'Not proven yet' : causeOf(cause).title;

@@ -13,6 +13,7 @@ import type { AmbientText } from './readAmbient.ts';
 
 const SOURCE_LABEL = {
   barometer: 'Barometer here',
+  vehicle: 'Vehicle’s barometer',
   altitude: 'Altitude',
   weather: 'Weather report',
 } as const;
@@ -25,7 +26,7 @@ export interface AmbientFieldsProps {
 
 /** Three ways to come by the pressure of this place. */
 export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) {
-  const { source, pressure, altitude, unit } = value;
+  const { source, pressure, altitude, unit, air } = value;
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
       <ToggleButtonGroup
@@ -47,7 +48,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
         <>
           <TextField
             size="small"
-            label={source === 'barometer' ? 'Station pressure' : 'Pressure at sea level'}
+            label={source === 'weather' ? 'Pressure at sea level' : 'Station pressure'}
             value={pressure}
             onChange={(event) => onChange({ ...value, pressure: event.target.value })}
             error={problem !== undefined}
@@ -70,7 +71,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
           </TextField>
         </>
       )}
-      {source !== 'barometer' && (
+      {(source === 'altitude' || source === 'weather') && (
         <TextField
           size="small"
           label="Altitude in m"
@@ -81,6 +82,13 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
           sx={{ width: 190 }}
         />
       )}
+      <TextField
+        size="small"
+        label="Air, °C (if known)"
+        value={air}
+        onChange={(event) => onChange({ ...value, air: event.target.value })}
+        sx={{ width: 150 }}
+      />
     </Box>
   );
 }

@@ -1,2 +1,2 @@
 export { AmbientFields } from './AmbientFields.tsx';
-export { readAmbient, type AmbientText } from './readAmbient.ts';
+export { ambientInText, emptyAmbient, readAmbient, type AmbientText } from './readAmbient.ts';

@@ -6,6 +6,7 @@ const text = (over: Partial<AmbientText>): AmbientText => ({
   pressure: '',
   altitude: '',
   unit: 'kPa',
+  air: '',
   ...over,
 });
 
@@ -30,8 +31,16 @@ test.each([
   [text({ source: 'altitude', altitude: 'high up' }), 'not-a-number'],
   [text({ source: 'altitude', altitude: '9000' }), 'altitude-out-of-range'],
   [text({ source: 'weather', pressure: '1019', unit: 'hPa' }), 'not-a-number'],
+  [text({ pressure: '100', air: 'warm' }), 'not-a-number'],
+  [text({ pressure: '100', air: '95' }), 'not-a-number'],
 ])('%j is refused as %s, with what to do', (given, code) => {
   const result = readAmbient(given);
   expect(result).toMatchObject({ ok: false, problem: { code } });
   expect(!result.ok && result.problem.next.length).toBeGreaterThan(10);
+});
+
+test('the vehicle’s own barometric value is a source of its own, and the air temperature may come with any', () => {
+  expect(readAmbient(text({ source: 'vehicle', pressure: '99', air: '18,5 °C' }))).toMatchObject({
+    value: { source: 'vehicle', stationKpaAbs: 99, airCelsius: 18.5 },
+  });
 });

@@ -7,13 +7,27 @@ export interface AmbientText {
   pressure: string;
   altitude: string;
   unit: PressureUnit;
+  /** °C; may stay empty. */
+  air: string;
 }
 
-export function readAmbient({ source, pressure, altitude, unit }: AmbientText): Result<AmbientSource> {
+/** An untouched form. */
+export const emptyAmbient = (unit: PressureUnit): AmbientText => ({
+  source: 'barometer',
+  pressure: '',
+  altitude: '',
+  unit,
+  air: '',
+});
+
+export function readAmbient({ source, pressure, altitude, unit, air }: AmbientText): Result<AmbientSource> {
   const given = gather();
   if (!given.ok) return given;
   const possible = ambientFrom(given.value);
-  return possible.ok ? given : possible;
+  if (!possible.ok) return possible;
+  if (air.trim() === '') return given;
+  const airCelsius = readAir(air);
+  return airCelsius.ok ? { ok: true, value: { ...given.value, airCelsius: airCelsius.value } } : airCelsius;
 
   function gather(): Result<AmbientSource> {
     if (source === 'altitude') {
@@ -22,12 +36,21 @@ export function readAmbient({ source, pressure, altitude, unit }: AmbientText): 
     }
     const read = parseReading(pressure, unit);
     if (!read.ok) return read;
-    if (source === 'barometer') return { ok: true, value: { source, stationKpaAbs: read.value.value } };
+    if (source === 'barometer' || source === 'vehicle')
+      return { ok: true, value: { source, stationKpaAbs: read.value.value } };
     const metres = readAltitude(altitude);
     return metres.ok
       ? { ok: true, value: { source, seaLevelKpa: read.value.value, altitudeM: metres.value } }
       : metres;
   }
+}
+
+function readAir(text: string): Result<number> {
+  const match = /^([+\-−]?\d{1,2}(?:[.,]\d)?)\s*(?:°?\s*C)?$/iu.exec(text.trim());
+  const celsius = match && Number((match[1] as string).replace('−', '-').replace(',', '.'));
+  return celsius !== null && celsius >= -60 && celsius <= 60
+    ? { ok: true, value: celsius }
+    : fail('not-a-number', `“${text}” is not an air temperature.`, 'Enter °C, −60 to 60, for example 18.');
 }
 
 function readAltitude(text: string): Result<number> {
@@ -41,3 +64,9 @@ function readAltitude(text: string): Result<number> {
   }
   return { ok: true, value: Number((match[1] as string).replace('−', '-')) };
 }
+
+/** The form in one line, as it goes on record beside its value. */
+export const ambientInText = ({ source, pressure, altitude, unit, air }: AmbientText): string =>
+  [source, pressure && `${pressure} ${unit}`, altitude && `${altitude} m`, air && `${air} °C`]
+    .filter(Boolean)
+    .join(' ');

@@ -135,3 +135,19 @@ test('what an older version or another hand left in the storage is passed over',
   localStorage.setItem('lettura.outbox.b', 'not json');
   expect(outboxStorage.load()).toEqual([]);
 });
+
+test('live data that waits from the first version is sent on in the words of this one', () => {
+  const old = {
+    id: '01935a00-0000-7000-8000-000000000077',
+    jobId: JOB,
+    kind: 'scan',
+    takenAt: '2026-11-24T08:00:00.000Z',
+    enteredText: 'scan 47 kPa',
+    state: { engine: 'idle', plug: 'connected' },
+    pressureKpaAbs: 47,
+  };
+  localStorage.setItem(`lettura.outbox.${old.id}`, JSON.stringify(old));
+  expect(outboxStorage.load()).toMatchObject([
+    { reading: { kind: 'scan', measures: 'absolute-pressure', value: 47 } },
+  ]);
+});

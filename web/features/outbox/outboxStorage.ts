@@ -1,4 +1,5 @@
 import { newReading } from '@lettura/contract';
+import { z } from 'zod';
 import type { OutboxEntry, OutboxState } from './outboxEntry.ts';
 
 const PREFIX = 'lettura.outbox.';
@@ -8,7 +9,7 @@ export const outboxStorage = {
   load(): OutboxEntry[] {
     const entries: OutboxEntry[] = [];
     for (const key of storedKeys()) {
-      const parsed = newReading.safeParse(parse(localStorage.getItem(key)));
+      const parsed = newReading.safeParse(upgraded(parse(localStorage.getItem(key))));
       if (parsed.success) entries.push({ reading: parsed.data });
     }
     return entries.sort((a, b) => a.reading.id.localeCompare(b.reading.id)); // UUID v7 sorts by time
@@ -36,6 +37,15 @@ function storedKeys(): string[] {
     return [];
   }
 }
+
+/** Live data of the first version was manifold pressure alone, under another name: what waits from then still goes out. */
+function upgraded(stored: unknown): unknown {
+  const old = oldLiveData.safeParse(stored);
+  if (!old.success) return stored;
+  const { pressureKpaAbs, ...rest } = old.data;
+  return { ...rest, measures: 'absolute-pressure', value: pressureKpaAbs };
+}
+const oldLiveData = z.looseObject({ kind: z.literal('scan'), pressureKpaAbs: z.number() });
 
 function parse(text: string | null): unknown {
   try {

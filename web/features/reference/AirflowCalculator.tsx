@@ -1,4 +1,8 @@
-import { expectedAirflowGramsPerSecond, idleRuleGramsPerSecond } from '@lettura/core/airflow';
+import {
+  expectedAirflowGramsPerSecond,
+  idleRuleGramsPerSecond,
+  volumeFlowLitresPerSecond,
+} from '@lettura/core/airflow';
 import {
   fromGramsPerSecond,
   fromKpa,
@@ -10,7 +14,7 @@ import {
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from './fieldNumber.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
 
 const DEFAULTS = {
@@ -22,6 +26,9 @@ const DEFAULTS = {
   efficiency: '75',
   unit: 'g/s',
 };
+
+/** The conditions that a volume is stated at. */
+const NORMAL_AIR = { pressureKpaAbs: 101.325, temperatureKelvin: 293.15 } as const;
 
 /** What a flow meter should read by speed and density, beside the litres rule of thumb. */
 export function AirflowCalculator() {
@@ -56,6 +63,11 @@ export function AirflowCalculator() {
     const rule = idleRuleGramsPerSecond(litres.value);
     outcomes.push(
       { label: 'By speed and density', value: `${show(flow)} ${unit}` },
+      {
+        label: 'The same as a volume',
+        value: `${volumeFlowLitresPerSecond(flow, NORMAL_AIR).toFixed(2)} L/s`,
+        note: 'Drawn in from 20 °C and 101.325 kPa.',
+      },
       {
         label: 'At warm idle, by the litres rule',
         value: `${show(rule.lowest)} to ${show(rule.highest)} ${unit}`,

@@ -1,14 +1,15 @@
 import { loadedSupply } from '@lettura/core/circuit';
-import { formatPressure, fromKpa, toKpa } from '@lettura/core/quantity';
-import { pressureFromSignal, signalFromPressure } from '@lettura/core/transfer';
+import { formatValue, formatWithBasis, fromShown, toShown, unitInWords } from '@lettura/core/quantity';
+import { valueFromSignal, signalFromValue } from '@lettura/core/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from './fieldNumber.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
+import { ANY, roomAround } from './roomAround.ts';
 import { useFields } from './useFields.ts';
 import { useSensorChoice } from './useSensorChoice.tsx';
 
-const DEFAULTS = { sensor: '', returnOhms: '5', referenceOhms: '0', milliamps: '7', pressure: '40' };
+const DEFAULTS = { sensor: '', returnOhms: '5', referenceOhms: '0', milliamps: '7', value: '' };
 const OHMS = { lowest: 0, highest: 100_000, unit: 'Ω' };
 
 /** What ohms in a supply wire do to the reading: a wire that passes a continuity test may still shift it. */
@@ -19,13 +20,13 @@ export function OhmsCalculator() {
   const returnOhms = fieldNumber(values.returnOhms, OHMS);
   const referenceOhms = fieldNumber(values.referenceOhms, OHMS);
   const milliamps = fieldNumber(values.milliamps, { lowest: 0.1, highest: 200, unit: 'mA' });
-  const pressure = fieldNumber(values.pressure, {
-    lowest: 0,
-    highest: Math.round(fromKpa(1000, absolute)),
-    unit: absolute,
-  });
+  const { measures, lowest, highest } = sensor?.profile ?? ANY;
+  const quarter = toShown(lowest + (highest - lowest) / 4, measures, absolute);
+  const valueText = values.value === '' ? quarter.toPrecision(3) : values.value;
+  const value = fieldNumber(valueText, roomAround(lowest, highest, measures, absolute));
+  const show = (given: number) => formatValue(given, measures, absolute);
   const outcomes: Outcome[] = [];
-  if (sensor && returnOhms.ok && referenceOhms.ok && milliamps.ok && pressure.ok) {
+  if (sensor && returnOhms.ok && referenceOhms.ok && milliamps.ok && value.ok) {
     const { nominalReferenceVolts } = sensor.profile;
     const supply = loadedSupply({
       referenceVolts: nominalReferenceVolts,
@@ -33,10 +34,10 @@ export function OhmsCalculator() {
       referenceOhms: referenceOhms.value,
       returnOhms: returnOhms.value,
     });
-    const trueKpaAbs = toKpa(pressure.value, absolute);
-    const own = signalFromPressure(trueKpaAbs, supply.referenceVolts - supply.returnVolts, sensor.profile);
+    const trueValue = fromShown(value.value, measures, absolute);
+    const own = signalFromValue(trueValue, supply.referenceVolts - supply.returnVolts, sensor.profile);
     const signalVolts = own.signalVolts + supply.returnVolts;
-    const seen = pressureFromSignal(
+    const seen = valueFromSignal(
       { signalVolts, referenceVolts: nominalReferenceVolts, returnVolts: 0 },
       sensor.profile,
     );
@@ -49,11 +50,11 @@ export function OhmsCalculator() {
       { label: 'Reference at the plug', value: `${supply.referenceVolts.toFixed(2)} V` },
     );
     if (seen.ok) {
-      const shift = seen.value.pressureKpaAbs - trueKpaAbs;
+      const shift = seen.value.value - trueValue;
       outcomes.push({
         label: 'The control unit then reads',
-        value: `${formatPressure(seen.value.pressureKpaAbs, absolute)} abs`,
-        note: `${formatPressure(Math.abs(shift), absolute)} ${shift < 0 ? 'below' : 'above'} the truth${Math.abs(shift) > sensor.profile.differenceThatMattersKpa ? ': it matters.' : ': too little to matter.'}`,
+        value: formatWithBasis(seen.value.value, measures, absolute),
+        note: `${show(Math.abs(shift))} ${shift < 0 ? 'below' : 'above'} the truth${Math.abs(shift) > sensor.profile.differenceThatMatters ? ': it matters.' : ': too little to matter.'}`,
       });
     }
   }
@@ -84,10 +85,10 @@ export function OhmsCalculator() {
             read={milliamps}
           />
           <NumberField
-            label={`True pressure in ${absolute} absolute`}
-            value={values.pressure}
-            onChange={(value) => set('pressure', value)}
-            read={pressure}
+            label={`True value in ${unitInWords(measures, absolute)}`}
+            value={valueText}
+            onChange={(text) => set('value', text)}
+            read={value}
           />
         </>
       }

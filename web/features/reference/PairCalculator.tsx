@@ -1,6 +1,6 @@
 import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE, type PairLaw } from '@lettura/core/positionPair';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from './fieldNumber.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
 
 const DEFAULTS = {

@@ -10,7 +10,7 @@ import {
   toKpaAbs,
 } from '@lettura/core/quantity';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from './fieldNumber.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
 
 const DEFAULTS = { value: '16.4', unit: 'inHg', basis: 'vacuum', altitude: '0', to: 'kPa' };

@@ -3,6 +3,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { useEffect, type ComponentType } from 'react';
 import { Link, useParams } from 'react-router';
+import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { AirflowCalculator } from './AirflowCalculator.tsx';
 import { OhmsCalculator } from './OhmsCalculator.tsx';
@@ -13,11 +14,11 @@ import { SensorCalculator } from './SensorCalculator.tsx';
 
 const CALCULATORS: Record<string, { label: string; Calculator: ComponentType }> = {
   pressure: { label: 'Pressure', Calculator: PressureCalculator },
-  sensor: { label: 'Volts and pressure', Calculator: SensorCalculator },
+  sensor: { label: 'Volts and value', Calculator: SensorCalculator },
   ohms: { label: 'Ohms in a wire', Calculator: OhmsCalculator },
   airflow: { label: 'Airflow', Calculator: AirflowCalculator },
   pair: { label: 'Track pair', Calculator: PairCalculator },
-  refrigerant: { label: 'R-134a', Calculator: RefrigerantCalculator },
+  refrigerant: { label: 'Refrigerant', Calculator: RefrigerantCalculator },
 };
 
 /** Calculators that stand alone, opened in passing; the address of each holds its numbers. */
@@ -30,7 +31,9 @@ export default function ReferencePage() {
   }, [current]);
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Reference" />
+      <PageHeader title="Reference">
+        <LibraryLinks />
+      </PageHeader>
       <Box component="main" sx={{ p: 2, maxWidth: 1000, mx: 'auto' }}>
         <Box
           sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 2 }}

@@ -1,55 +1,56 @@
-import { formatPressure, fromKpa, toKpa } from '@lettura/core/quantity';
-import { pressureFromSignal, signalFromPressure } from '@lettura/core/transfer';
+import { formatValue, formatWithBasis, fromShown, toShown, unitInWords } from '@lettura/core/quantity';
+import { signalFromValue, toleranceAt, valueFromSignal } from '@lettura/core/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from './fieldNumber.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
+import { ANY, roomAround } from './roomAround.ts';
 import { useFields } from './useFields.ts';
 import { useSensorChoice } from './useSensorChoice.tsx';
 
-const DEFAULTS = { sensor: '', reference: '5.00', volts: '2.50', pressure: '100' };
+const DEFAULTS = { sensor: '', reference: '5.00', volts: '2.50', value: '' };
 const VOLTS = { lowest: 0, highest: 16, unit: 'V' };
 
-/** Volts to pressure and back, for any sensor in the library at any reference. */
+/** Volts to what is measured and back, for any sensor in the library at any reference. */
 export function SensorCalculator() {
   const { values, set } = useFields(DEFAULTS);
   const { absolute } = useSelector(selectUnits);
   const { sensor, field: sensorField } = useSensorChoice(values.sensor, (id) => set('sensor', id));
   const reference = fieldNumber(values.reference, VOLTS);
   const volts = fieldNumber(values.volts, VOLTS);
-  const pressure = fieldNumber(values.pressure, {
-    lowest: 0,
-    highest: Math.round(fromKpa(1000, absolute)),
-    unit: absolute,
-  });
+  const { measures, lowest, highest } = sensor?.profile ?? ANY;
+  const middle = toShown((lowest + highest) / 2, measures, absolute);
+  const valueText = values.value === '' ? middle.toPrecision(3) : values.value;
+  const value = fieldNumber(valueText, roomAround(lowest, highest, measures, absolute));
+  const show = (given: number) => formatWithBasis(given, measures, absolute);
   const outcomes: Outcome[] = [];
-  let supply: ReturnType<typeof pressureFromSignal> | undefined;
+  let supply: ReturnType<typeof valueFromSignal> | undefined;
   if (sensor && reference.ok && volts.ok) {
-    supply = pressureFromSignal(
+    supply = valueFromSignal(
       { signalVolts: volts.value, referenceVolts: reference.value, returnVolts: 0 },
       sensor.profile,
     );
     if (supply.ok) {
       outcomes.push({
         label: `${values.volts} V is`,
-        value: `${formatPressure(supply.value.pressureKpaAbs, absolute)} abs`,
+        value: show(supply.value.value),
         note: supply.value.extrapolated
-          ? 'Outside the sensor’s range: no pressure that it is made for.'
-          : `±${formatPressure(sensor.profile.toleranceKpa, absolute)} by the sensor’s tolerance.`,
+          ? 'Outside the sensor’s range: nothing that it is made for.'
+          : `±${formatValue(toleranceAt(supply.value.value, sensor.profile), measures, absolute)} by the sensor’s tolerance.`,
       });
     }
   }
-  if (sensor && reference.ok && pressure.ok && supply?.ok) {
-    const back = signalFromPressure(toKpa(pressure.value, absolute), reference.value, sensor.profile);
+  if (sensor && reference.ok && value.ok && supply?.ok) {
+    const back = signalFromValue(fromShown(value.value, measures, absolute), reference.value, sensor.profile);
     outcomes.push({
-      label: `${values.pressure} ${absolute} absolute is`,
+      label: `${valueText} ${unitInWords(measures, absolute)} is`,
       value: `${back.signalVolts.toFixed(3)} V`,
       ...(back.extrapolated ? { note: 'Outside the sensor’s range.' } : {}),
     });
   }
   return (
     <Calculator
-      title="Volts and pressure"
+      title="Volts and value"
       outcomes={outcomes}
       about={
         sensor
@@ -72,10 +73,10 @@ export function SensorCalculator() {
             read={volts}
           />
           <NumberField
-            label={`Pressure in ${absolute} absolute`}
-            value={values.pressure}
-            onChange={(value) => set('pressure', value)}
-            read={pressure}
+            label={`Value in ${unitInWords(measures, absolute)}`}
+            value={valueText}
+            onChange={(text) => set('value', text)}
+            read={value}
           />
         </>
       }

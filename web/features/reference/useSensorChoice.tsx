@@ -9,7 +9,10 @@ export function useSensorChoice(
   onChoose: (id: string) => void,
 ): { sensor: Sensor | undefined; field: ReactNode } {
   const { data: sensors = [] } = useListSensorsQuery();
-  const sensor = sensors.find((one) => one.id === id) ?? sensors[0];
+  const sensor =
+    sensors.find((one) => one.id === id) ??
+    sensors.find(({ family }) => family === 'manifold-pressure') ??
+    sensors[0];
   const options = sensors.map(({ id: value, name }) => ({ value, label: name }));
   return {
     sensor,
