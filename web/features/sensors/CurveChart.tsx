@@ -1,7 +1,8 @@
 import { useTheme } from '@mui/material/styles';
-import { fromKpa, type PressureUnit } from '@lettura/core/quantity';
-import { curveOf, type LinePoint, type SensorProfile } from '@lettura/core/transfer';
+import { MEASURANDS, toShown, unitInWords, type PressureUnit } from '@lettura/core/quantity';
+import { curveOf, toleranceAt, type CurvePoint, type SensorProfile } from '@lettura/core/transfer';
 import { ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis, CartesianGrid } from 'recharts';
+import { thinnedPoints } from './thinnedPoints.ts';
 
 const STEPS = 80;
 
@@ -9,35 +10,39 @@ export interface CurveChartProps {
   profile: SensorProfile;
   unit: PressureUnit;
   /** Measured points, drawn on the curve they made. */
-  points?: readonly LinePoint[];
+  points?: readonly CurvePoint[];
   doubtful?: number | undefined;
+  /** Of the sensor itself, where its tolerance depends on it. */
+  sensorCelsius?: number | undefined;
 }
 
 /** The sensor's curve at its nominal reference, with the band of its tolerance. */
-export default function CurveChart({ profile, unit, points = [], doubtful }: CurveChartProps) {
+export default function CurveChart({ profile, unit, points = [], doubtful, sensorCelsius }: CurveChartProps) {
   const { palette } = useTheme();
+  const { measures, lowest, highest } = profile;
   const curve = curveOf(profile, profile.nominalReferenceVolts);
-  const { lowestKpaAbs, highestKpaAbs, toleranceKpa } = profile;
   const rows = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const kpa = lowestKpaAbs + ((highestKpaAbs - lowestKpaAbs) * i) / STEPS;
+    const value = lowest + ((highest - lowest) * i) / STEPS;
+    const tolerance = toleranceAt(value, profile, sensorCelsius);
     return {
-      pressure: fromKpa(kpa, unit),
-      volts: curve.voltsAt(kpa),
-      lower: curve.voltsAt(kpa - toleranceKpa),
-      upper: curve.voltsAt(kpa + toleranceKpa),
+      value: toShown(value, measures, unit),
+      volts: curve.voltsAt(value),
+      // Less than no flow is not drawn: the law is only mirrored there to keep a dead signal readable.
+      lower: curve.voltsAt(measures === 'air-flow' ? Math.max(0, value - tolerance) : value - tolerance),
+      upper: curve.voltsAt(value + tolerance),
     };
   });
-  const marks = points.map(({ kpaAbs, volts }, i) => ({
-    pressure: fromKpa(kpaAbs, unit),
+  const marks = thinnedPoints(points, doubtful).map(({ value, volts, bad }) => ({
+    value: toShown(value, measures, unit),
     measured: volts,
-    bad: i === doubtful,
+    bad,
   }));
-  const highestVolts = Math.ceil(
-    Math.max(
-      ...rows.map(({ upper, lower }) => Math.max(upper, lower)),
-      ...marks.map(({ measured }) => measured),
-    ),
-  );
+  const every = [
+    ...rows.flatMap(({ upper, lower }) => [upper, lower]),
+    ...marks.map(({ measured }) => measured),
+  ];
+  const lowestVolts = Math.min(0, Math.floor(every.reduce((a, b) => Math.min(a, b), Infinity)));
+  const highestVolts = Math.ceil(every.reduce((a, b) => Math.max(a, b), -Infinity));
   const ink = palette.text.primary;
   const band = {
     stroke: palette.standing.unknown,
@@ -45,10 +50,11 @@ export default function CurveChart({ profile, unit, points = [], doubtful }: Cur
     dot: false,
     isAnimationActive: false,
   } as const;
+  const span = toShown(highest, measures, unit) - toShown(lowest, measures, unit);
   return (
     <div
       role="img"
-      aria-label={`Signal against pressure, ${profile.lowestKpaAbs} to ${profile.highestKpaAbs} kPa absolute, with the tolerance dashed`}
+      aria-label={`Signal against ${MEASURANDS[measures].words}, ${lowest} to ${highest} ${MEASURANDS[measures].unit}, with the tolerance dashed`}
     >
       <ResponsiveContainer width="100%" height={300}>
         <ComposedChart
@@ -58,19 +64,19 @@ export default function CurveChart({ profile, unit, points = [], doubtful }: Cur
         >
           <CartesianGrid stroke={palette.divider} strokeOpacity={0.5} />
           <XAxis
-            dataKey="pressure"
+            dataKey="value"
             type="number"
             domain={['dataMin', 'dataMax']}
             stroke={ink}
             fontSize={14}
-            tickFormatter={(value: number) => value.toFixed(value < 10 ? 1 : 0)}
-            label={{ value: `${unit} absolute`, position: 'insideBottom', offset: -12, fill: ink }}
+            tickFormatter={(value: number) => value.toFixed(span < 10 ? 1 : 0)}
+            label={{ value: unitInWords(measures, unit), position: 'insideBottom', offset: -12, fill: ink }}
           />
           <YAxis
             stroke={ink}
             fontSize={14}
-            domain={[0, highestVolts]}
-            tickCount={highestVolts + 1}
+            domain={[lowestVolts, highestVolts]}
+            tickCount={Math.min(12, highestVolts - lowestVolts + 1)}
             tickFormatter={(value: number) => value.toFixed(1)}
             label={{ value: 'V', angle: 0, position: 'insideTopLeft', fill: ink }}
           />

@@ -1,19 +1,24 @@
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TextField from '@mui/material/TextField';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Sensor } from '@lettura/contract';
-import { ambientFrom, formatPressure, parseReading } from '@lettura/core/quantity';
-import { lazy, Suspense, useState } from 'react';
+import { sensorFileOf, type Sensor } from '@lettura/contract';
+import { FAMILIES } from '@lettura/core/family';
+import { formatValue, formatWithBasis } from '@lettura/core/quantity';
+import { lazy, Suspense } from 'react';
 import { useSelector } from 'react-redux';
+import { Link } from 'react-router';
+import { useSensorVersionsQuery } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
-import { NUMERALS } from '../../app/theme.ts';
 import { Loading } from '../../ui/Centred.tsx';
-import { expectedTable } from './expectedTable.ts';
+import { downloadText } from '../../ui/downloadText.ts';
+import { CompanionFacts } from './CompanionFacts.tsx';
+import { ExpectedStates } from './ExpectedStates.tsx';
+import { lawInWords } from './FitView.tsx';
+import { PinsTable } from './PinsTable.tsx';
+import { pointsToCsv } from './pointsCsv.ts';
+import { StimulusRows } from './StimulusRows.tsx';
+import { toleranceInWords } from './toleranceInWords.ts';
+import { useSurroundings } from './useSurroundings.tsx';
 
 const CurveChart = lazy(() => import('./CurveChart.tsx'));
 
@@ -23,76 +28,112 @@ const BIAS_WORDS = {
   unknown: 'not known',
 } as const;
 
-/** One sensor: its curve, its limits, and what a pump table should read at this ambient. */
+/** One sensor: its curve and limits, its plug, and what it should read in each state and at each stimulus. */
 export function SensorFacts({ sensor }: { sensor: Sensor }) {
-  const { profile, name, source } = sensor;
+  const { profile, name, source, family, notes, pins, companion } = sensor;
+  const { data: versions = [] } = useSensorVersionsQuery(sensor.id);
+  const newest = versions[0];
   const units = useSelector(selectUnits);
-  const [ambientText, setAmbientText] = useState('101.3 kPa');
-  const typed = parseReading(ambientText, units.absolute);
-  const ambient = typed.ok ? ambientFrom({ source: 'barometer', stationKpaAbs: typed.value.value }) : typed;
-  const show = (kpa: number) => formatPressure(kpa, units.absolute);
+  const { surroundings, fields } = useSurroundings(sensor);
+  const show = (value: number) => formatValue(value, profile.measures, units.absolute);
+  const follows =
+    profile.transfer.form === 'ratiometric' ||
+    ('ratiometric' in profile.transfer && profile.transfer.ratiometric);
+  const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return (
-    <Box>
-      <Typography variant="h2" component="h2">
-        {name}
-      </Typography>
-      <Typography variant="body2">{source}. The maker’s data overrules these values.</Typography>
+    <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+      <Box>
+        <Typography variant="h2" component="h2">
+          {name}
+        </Typography>
+        <Typography variant="body2">
+          {FAMILIES[family].words}. {source}. Version {sensor.version}
+          {newest && newest.version > sensor.version ? (
+            <>
+              , an old one: <Link to={`/sensors/${newest.id}`}>go to version {newest.version}</Link>
+            </>
+          ) : (
+            ''
+          )}
+          . The maker’s data overrules these values.
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/change`}>
+          Change
+        </Button>
+        <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/copy`}>
+          Duplicate
+        </Button>
+        <Button
+          variant="outlined"
+          color="inherit"
+          onClick={() =>
+            downloadText(`${file}.json`, 'application/json', JSON.stringify(sensorFileOf([sensor]), null, 2))
+          }
+        >
+          Export JSON
+        </Button>
+        <Button
+          variant="outlined"
+          color="inherit"
+          onClick={() => downloadText(`${file}.csv`, 'text/csv', pointsToCsv(profile, units.absolute))}
+        >
+          Curve as CSV
+        </Button>
+      </Box>
       <Suspense fallback={<Loading what="the curve" />}>
         <CurveChart
           profile={profile}
           unit={units.absolute}
           points={profile.transfer.form === 'table' ? profile.transfer.points : []}
+          sensorCelsius={surroundings.sensorCelsius}
         />
       </Suspense>
       <Typography variant="body2">
-        Range {show(profile.lowestKpaAbs)} to {show(profile.highestKpaAbs)} absolute, ±
-        {show(profile.toleranceKpa)}. Reference {profile.nominalReferenceVolts.toFixed(2)} V, output{' '}
-        {profile.transfer.form === 'ratiometric' ||
-        (profile.transfer.form === 'table' && profile.transfer.ratiometric)
-          ? 'follows the reference'
-          : 'does not follow the reference'}
-        . Circuit low below {profile.circuitLowVolts.toFixed(2)} V, high above{' '}
-        {profile.circuitHighVolts.toFixed(2)} V. Input {BIAS_WORDS[profile.bias]}.
+        {lawInWords(profile)} Range {show(profile.lowest)} to{' '}
+        {formatWithBasis(profile.highest, profile.measures, units.absolute)},{' '}
+        {toleranceInWords(profile, units)}. Reference {profile.nominalReferenceVolts.toFixed(2)} V, output{' '}
+        {follows ? 'follows the reference' : 'does not follow the reference'}. Circuit low below{' '}
+        {profile.circuitLowVolts.toFixed(2)} V, high above {profile.circuitHighVolts.toFixed(2)} V. Input{' '}
+        {BIAS_WORDS[profile.bias]}. A difference of {show(profile.differenceThatMatters)} matters.
       </Typography>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h3" component="h3">
-          Pump table
-        </Typography>
-        <TextField
-          size="small"
-          label="Ambient pressure"
-          value={ambientText}
-          onChange={(event) => setAmbientText(event.target.value)}
-          error={!ambient.ok}
-          helperText={ambient.ok ? undefined : `${ambient.problem.message} ${ambient.problem.next}`}
-        />
-      </Box>
-      {ambient.ok && (
-        <Table size="small" aria-label="What a pump table should read">
-          <TableHead>
-            <TableRow>
-              <TableCell align="right">{units.vacuum} of vacuum</TableCell>
-              <TableCell align="right">Absolute</TableCell>
-              <TableCell align="right">Signal</TableCell>
-              <TableCell align="right">From – to</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {expectedTable(profile, ambient.value.pressureKpaAbs, units.vacuum).map((row) => (
-              <TableRow
-                key={row.vacuum}
-                sx={{ '& td': { fontFamily: NUMERALS, whiteSpace: 'nowrap', px: 1 } }}
-              >
-                <TableCell align="right">{Number(row.vacuum.toFixed(3))}</TableCell>
-                <TableCell align="right">{show(row.kpaAbs)}</TableCell>
-                <TableCell align="right">{row.volts.toFixed(2)} V</TableCell>
-                <TableCell align="right">
-                  {row.lowestVolts.toFixed(2)} – {row.highestVolts.toFixed(2)} V
-                </TableCell>
-              </TableRow>
+      {fields}
+      <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />
+      <ExpectedStates sensor={sensor} surroundings={surroundings} units={units} />
+      {companion && <CompanionFacts companion={companion} profile={profile} />}
+      {pins.length > 0 && (
+        <Box>
+          <Typography variant="h3" component="h3">
+            Plug
+          </Typography>
+          <PinsTable pins={pins} />
+        </Box>
+      )}
+      {(notes || FAMILIES[family].notes.length > 0) && (
+        <Box>
+          <Typography variant="h3" component="h3">
+            Trade notes
+          </Typography>
+          <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
+            {notes && <li>{notes}</li>}
+            {FAMILIES[family].notes.map((note) => (
+              <li key={note}>{note} (common practice)</li>
             ))}
-          </TableBody>
-        </Table>
+          </Box>
+        </Box>
+      )}
+      {versions.length > 1 && (
+        <Typography variant="body2">
+          Versions:{' '}
+          {versions.map(({ id, version }, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              {id === sensor.id ? version : <Link to={`/sensors/${id}`}>{version}</Link>}
+            </span>
+          ))}
+          . Jobs keep the one they were done with.
+        </Typography>
       )}
     </Box>
   );

@@ -1,34 +1,51 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import List from '@mui/material/List';
-import ListItemButton from '@mui/material/ListItemButton';
-import ListItemText from '@mui/material/ListItemText';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { sensorFileOf } from '@lettura/contract';
+import { FAMILIES, FAMILY_IDS } from '@lettura/core/family';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useListSensorsQuery } from '../../app/api.ts';
+import { useListSensorsQuery, useSensorVersionsQuery } from '../../app/api.ts';
+import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { downloadText } from '../../ui/downloadText.ts';
+import { useSettled } from '../../ui/useSettled.ts';
+import { ImportSensors } from './ImportSensors.tsx';
 import { SensorFacts } from './SensorFacts.tsx';
+import { SensorList } from './SensorList.tsx';
+import { searchSensors } from './searchSensors.ts';
 
-/** The library: every sensor that a job can be opened for, and what each should read. */
+/** The library: every sensor that a job can be opened for, by family, and what each should read. */
 export default function SensorsPage() {
   const { sensorId } = useParams();
   const { data, error } = useListSensorsQuery();
   const [search, setSearch] = useState('');
-  const words = search.toLowerCase().split(/\s+/u);
-  const shown = data?.filter(({ name, source }) =>
-    words.every((word) => `${name} ${source}`.toLowerCase().includes(word)),
-  );
-  const sensor = data?.find(({ id }) => id === sensorId) ?? shown?.[0];
+  const [family, setFamily] = useState('');
+  // The list follows a moment behind, so that two thousand sensors never hold up the typing.
+  const wanted = useDeferredValue(search);
+  const shown = useMemo(() => searchSensors(data ?? [], wanted, family), [data, wanted, family]);
+  // Which sensor is shown beside the list changes when the typing rests: its curve costs more than the search.
+  const rested = useSettled(shown, 350);
+  const listed = data?.find(({ id }) => id === sensorId);
+  // An old version is in no list, only under its own address.
+  const { data: versions } = useSensorVersionsQuery(sensorId ?? '', {
+    skip: sensorId === undefined || data === undefined || listed !== undefined,
+  });
+  const chosen = listed ?? (sensorId ? versions?.find(({ id }) => id === sensorId) : undefined);
+  const sensor = chosen ?? rested[0] ?? shown[0];
+  const facts = useMemo(() => sensor && <SensorFacts key={sensor.id} sensor={sensor} />, [sensor]);
   useEffect(() => {
     document.title = 'Sensors · Lettura';
   }, []);
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Sensors" />
+      <PageHeader title="Sensors">
+        <LibraryLinks />
+      </PageHeader>
       {error && !data && <Trouble {...requestProblem(error)} />}
       {!data && !error && <Loading what="sensors" />}
       {data && (
@@ -37,7 +54,7 @@ export default function SensorsPage() {
           sx={{
             p: 2,
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '270px 1fr' },
+            gridTemplateColumns: { xs: '1fr', sm: '230px minmax(0, 1fr)', md: '290px minmax(0, 1fr)' },
             gap: 2,
             maxWidth: 1240,
             mx: 'auto',
@@ -51,9 +68,11 @@ export default function SensorsPage() {
               borderRadius: 1,
               p: 1.5,
               alignSelf: 'start',
+              display: 'grid',
+              gap: 1,
             }}
           >
-            <Button component={Link} to="/sensors/new" variant="contained" fullWidth sx={{ mb: 1.5 }}>
+            <Button component={Link} to="/sensors/new" variant="contained" fullWidth>
               New sensor from points
             </Button>
             <TextField
@@ -64,22 +83,40 @@ export default function SensorsPage() {
               value={search}
               onChange={(event) => setSearch(event.target.value)}
             />
-            <Box component="nav" aria-label="Sensors">
-              <List component="div">
-                {shown?.map(({ id, name, source }) => (
-                  <ListItemButton
-                    key={id}
-                    component={Link}
-                    to={`/sensors/${id}`}
-                    selected={id === sensor?.id}
-                    aria-current={id === sensor?.id ? 'page' : undefined}
-                  >
-                    <ListItemText primary={name} secondary={source} />
-                  </ListItemButton>
-                ))}
-              </List>
-            </Box>
-            {shown?.length === 0 && <Typography>No sensor matches this search.</Typography>}
+            <TextField
+              select
+              size="small"
+              fullWidth
+              label="Family"
+              value={family}
+              onChange={(event) => setFamily(event.target.value)}
+              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            >
+              <MenuItem value="">All families ({data.length})</MenuItem>
+              {FAMILY_IDS.map((id) => (
+                <MenuItem key={id} value={id}>
+                  {FAMILIES[id].words} ({data.filter((one) => one.family === id).length})
+                </MenuItem>
+              ))}
+            </TextField>
+            <SensorList sensors={shown} current={sensor?.id} />
+            {shown.length === 0 && <Typography>No sensor matches this search.</Typography>}
+            <ImportSensors />
+            <Button
+              variant="outlined"
+              color="inherit"
+              fullWidth
+              disabled={shown.length === 0}
+              onClick={() =>
+                downloadText(
+                  'lettura-sensors.json',
+                  'application/json',
+                  JSON.stringify(sensorFileOf(shown), null, 2),
+                )
+              }
+            >
+              Export these {shown.length}
+            </Button>
           </Box>
           <Box
             sx={{
@@ -91,7 +128,7 @@ export default function SensorsPage() {
               minWidth: 0,
             }}
           >
-            {sensor && <SensorFacts key={sensor.id} sensor={sensor} />}
+            {facts}
           </Box>
         </Box>
       )}

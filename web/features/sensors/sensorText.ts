@@ -1,130 +1,227 @@
-import { newSensor, sensorProfile, type Sensor } from '@lettura/contract';
+import {
+  MOST_TABLE_POINTS,
+  newSensor,
+  PIN_WIRES,
+  sensorProfile,
+  type NewSensor,
+  type Sensor,
+} from '@lettura/contract';
 import { parsePoints } from '@lettura/core/entry';
-import { toKpa, type PressureUnit } from '@lettura/core/quantity';
+import { FAMILY_IDS } from '@lettura/core/family';
+import { fromShown, MEASURAND_NAMES, PRESSURE_UNITS, type PressureUnit } from '@lettura/core/quantity';
 import {
   BIASES,
-  fitLine,
-  MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
+  SHAPES,
   transferFromPoints,
-  type LineFit,
-  type LinePoint,
+  type CurveFit,
+  type CurvePoint,
+  type SensorProfile,
 } from '@lettura/core/transfer';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
+import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';
+import { toleranceFrom, toleranceText, EMPTY_TOLERANCE } from './toleranceText.ts';
+import { numberIn } from '../../ui/numberIn.ts';
 
 const sensorText = z.object({
+  /** What pressures are typed in: that of the day the form was begun, whatever is chosen for the screen since. */
+  unit: z.enum(PRESSURE_UNITS as [PressureUnit, ...PressureUnit[]]),
   name: z.string(),
+  family: z.enum(FAMILY_IDS),
+  measures: z.enum(MEASURAND_NAMES),
   source: z.string(),
+  notes: z.string(),
   points: z.string(),
-  form: z.enum(['line', 'table']),
+  form: z.enum(SHAPES),
+  degree: z.enum(['2', '3', '4', '5']),
   ratiometric: z.boolean(),
   reference: z.string(),
-  tolerance: z.string(),
+  tolerance: toleranceText,
+  /** The difference that matters; empty takes twice the tolerance. */
+  matters: z.string(),
   circuitLow: z.string(),
   circuitHigh: z.string(),
   bias: z.enum(BIASES),
+  companion: companionText,
+  pins: z.array(z.object({ terminal: z.string(), wire: z.enum(PIN_WIRES), colour: z.string() })),
 });
-/** The form of a new sensor, as typed. */
+/** The form of a sensor, as typed. */
 export type SensorText = z.infer<typeof sensorText>;
 
-const EMPTY: SensorText = {
+export const emptySensor = (unit: PressureUnit): SensorText => ({
+  unit,
   name: '',
+  family: 'manifold-pressure',
+  measures: 'absolute-pressure',
   source: '',
+  notes: '',
   points: '',
   form: 'line',
+  degree: '3',
   ratiometric: true,
   reference: '5.00',
-  tolerance: '2',
+  tolerance: EMPTY_TOLERANCE,
+  matters: '',
   circuitLow: '0.2',
   circuitHigh: '4.8',
   bias: 'unknown',
+  companion: EMPTY_COMPANION,
+  pins: [],
+});
+
+/** One draft for a new sensor, and one for each that is being changed: half a form survives the page. */
+export const sensorDraft = (of: string) => {
+  const { load, save, clear } = stored(`lettura.sensor-draft.${of}`, sensorText.nullable(), null);
+  return { load, save, clear };
 };
-const storage = stored('lettura.new-sensor', sensorText, EMPTY);
-export const sensorDraft = { load: storage.load, save: storage.save, clear: () => storage.save(EMPTY) };
+
+export type SensorField = keyof SensorText;
 
 export interface SensorReading {
-  problems: Partial<Record<keyof SensorText, string>>;
-  points: LinePoint[];
-  fit: LineFit | undefined;
+  problems: Partial<Record<SensorField, string>>;
+  points: CurvePoint[];
+  fit: CurveFit | undefined;
   /** The curve and limits, as soon as they can be drawn: a name may come later. */
-  profile: Sensor['profile'] | undefined;
-  sensor: Omit<Sensor, 'id'> | undefined;
+  profile: SensorProfile | undefined;
+  sensor: Omit<NewSensor, 'id' | 'replaces'> | undefined;
 }
 
+/** The sensor that is being changed, and its form untouched in the unit of the text: what nobody changed keeps its exact curve and range. */
+export interface Original {
+  sensor: Sensor;
+  text: SensorText;
+}
+
+const NO_ID = '01935a00-0000-7000-8000-000000000000';
+
 /** Reads the form: what is wrong at which field, the points and their fit, and the sensor if there is one. */
-export function readSensorText(text: SensorText, unit: PressureUnit): SensorReading {
+export function readSensorText(text: SensorText, original?: Original): SensorReading {
+  const { unit } = text;
   const problems: SensorReading['problems'] = {};
-  const read = parsePoints(text.points, unit);
+  const read = parsePoints(text.points, text.measures, unit);
   const points = read.ok ? read.value : [];
-  const fit = fitLine(points);
   const referenceVolts = numberIn(text.reference);
-  const transfer = transferFromPoints(points, {
+  const fit = transferFromPoints(points, {
     form: text.form,
+    degree: Number(text.degree),
     ratiometric: text.ratiometric,
     referenceVolts,
   });
   if (!read.ok) problems.points = `${read.problem.message} ${read.problem.next}`;
-  else if (!transfer.ok) problems.points = `${transfer.problem.message} ${transfer.problem.next}`;
-  const candidate = transfer.ok && {
-    id: '01935a00-0000-7000-8000-000000000000',
+  else if (!fit.ok) problems.points = `${fit.problem.message} ${fit.problem.next}`;
+  const profile = fit.ok && read.ok ? profileFrom(text, fit.value, points, original) : undefined;
+  const candidate = profile && {
+    id: NO_ID,
     name: text.name,
+    family: text.family,
     source: text.source,
-    profile: {
-      transfer: transfer.value,
-      nominalReferenceVolts: referenceVolts,
-      lowestKpaAbs: Math.min(...points.map(({ kpaAbs }) => kpaAbs)),
-      highestKpaAbs: Math.max(...points.map(({ kpaAbs }) => kpaAbs)),
-      circuitLowVolts: numberIn(text.circuitLow),
-      circuitHighVolts: numberIn(text.circuitHigh),
-      toleranceKpa: toKpa(numberIn(text.tolerance), unit),
-      differenceThatMattersKpa: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
-      bias: text.bias,
-    },
+    notes: text.notes,
+    profile,
+    pins: text.pins,
+    ...companionFrom(text.companion),
   };
+  const reading = { problems, points, fit: fit.ok ? fit.value : undefined };
   const checked = newSensor.safeParse(candidate);
   if (checked.success) {
-    const { id: _id, ...sensor } = checked.data;
-    return { problems, points, fit: fit.ok ? fit.value : undefined, profile: sensor.profile, sensor };
+    const { id: _id, replaces: _replaces, ...sensor } = checked.data;
+    return { ...reading, profile: sensor.profile, sensor };
   }
   for (const issue of checked.error.issues) {
-    const field = FIELD_OF[issue.path.join('.')];
+    const field = fieldOf(issue.path);
     if (field) problems[field] ??= ADVICE[field] ?? issue.message;
   }
-  if (candidate === false) {
+  if (!candidate) {
     if (text.name.trim() === '') problems.name = ADVICE.name ?? '';
     if (text.source.trim() === '') problems.source = ADVICE.source ?? '';
   }
-  const drawable = sensorProfile.safeParse(candidate && candidate.profile);
+  const drawable = sensorProfile.safeParse(profile);
+  return { ...reading, profile: drawable.success ? drawable.data : undefined, sensor: undefined };
+}
+
+function profileFrom(
+  text: SensorText,
+  fit: CurveFit,
+  points: readonly CurvePoint[],
+  original: Original | undefined,
+): SensorProfile {
+  const untouched =
+    original !== undefined &&
+    CURVE_FIELDS.every((field) => text[field] === original.text[field]) &&
+    original.sensor.profile;
+  const values = points.map(({ value }) => value);
+  const range = untouched
+    ? { transfer: untouched.transfer, lowest: untouched.lowest, highest: untouched.highest }
+    : {
+        transfer: fit.transfer,
+        lowest: values.reduce((a, b) => Math.min(a, b)),
+        highest: values.reduce((a, b) => Math.max(a, b)),
+      };
+  const { measures, unit } = text;
+  const tolerance = toleranceFrom(text.tolerance, measures, unit);
+  const span = range.highest - range.lowest;
   return {
-    problems,
-    points,
-    fit: fit.ok ? fit.value : undefined,
-    profile: drawable.success ? drawable.data : undefined,
-    sensor: undefined,
+    measures,
+    ...range,
+    nominalReferenceVolts: numberIn(text.reference),
+    circuitLowVolts: numberIn(text.circuitLow),
+    circuitHighVolts: numberIn(text.circuitHigh),
+    tolerance,
+    differenceThatMatters:
+      text.matters.trim() === ''
+        ? // Twice the tolerance is about what a workshop calls a fault (common practice).
+          Math.max(0.02 * span, 2 * widthOf(tolerance, span))
+        : fromShown(numberIn(text.matters), measures, unit),
+    bias: text.bias,
   };
 }
 
-const numberIn = (text: string): number => {
-  const plain = text.trim().replace(',', '.');
-  return /^\d{1,4}(\.\d{0,6})?$/u.test(plain) ? Number(plain) : NaN;
-};
+const CURVE_FIELDS = ['points', 'form', 'degree', 'ratiometric', 'reference', 'measures'] as const;
 
-const FIELD_OF: Partial<Record<string, keyof SensorText>> = {
+function widthOf(tolerance: SensorProfile['tolerance'], span: number): number {
+  switch (tolerance.form) {
+    case 'plus-minus':
+    case 'temperature-band':
+      return tolerance.plusMinus;
+    case 'of-span':
+      return (tolerance.percent / 100) * span;
+    case 'of-value':
+      return tolerance.atLeast;
+  }
+}
+
+const FIELD_OF: Partial<Record<string, SensorField>> = {
   name: 'name',
   source: 'source',
+  notes: 'notes',
+  pins: 'pins',
+  companion: 'companion',
   'profile.nominalReferenceVolts': 'reference',
-  'profile.toleranceKpa': 'tolerance',
   'profile.circuitLowVolts': 'circuitLow',
   'profile.circuitHighVolts': 'circuitHigh',
-  'profile.transfer.sharePerKpa': 'points',
-  'profile.transfer.shareAtZero': 'points',
-  'profile.highestKpaAbs': 'points',
+  'profile.differenceThatMatters': 'matters',
+  'profile.tolerance': 'tolerance',
+  'profile.transfer': 'points',
+  'profile.lowest': 'points',
+  'profile.highest': 'points',
 };
-const ADVICE: Partial<Record<keyof SensorText, string>> = {
-  name: 'Give the sensor a name.',
+
+/** The longest beginning of the path that a field answers for. */
+function fieldOf(path: readonly PropertyKey[]): SensorField | undefined {
+  for (let length = path.length; length > 0; length--) {
+    const field = FIELD_OF[path.slice(0, length).join('.')];
+    if (field) return field;
+  }
+  return undefined;
+}
+
+const ADVICE: Partial<Record<SensorField, string>> = {
+  name: 'Give the sensor a name, in plain words.',
   source: 'Say where the points come from: the next technician will ask.',
   reference: 'Enter the reference in volts, 3 to 16.',
   tolerance: 'Enter the maker’s limits, for example 2.',
+  matters: 'Enter the difference that would change a decision, or leave it empty.',
   circuitLow: 'Enter volts, for example 0.2.',
   circuitHigh: 'Enter volts above the circuit-low limit, for example 4.8.',
 };
+
+export const MOST_POINTS_WORDS = `up to ${MOST_TABLE_POINTS.toLocaleString('en')}`;

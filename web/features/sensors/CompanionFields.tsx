@@ -1,0 +1,73 @@
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { COMPANION_KINDS, COMPANION_WORDS, type CompanionText } from './companionText.ts';
+import type { FieldsProps } from './fieldProps.ts';
+
+/** What else the body reports: a second track, or a temperature. */
+export function CompanionFields({ text, change, problems }: FieldsProps) {
+  const { companion } = text;
+  const set = (part: Partial<CompanionText>) => change({ companion: { ...companion, ...part } });
+  const field = (name: Exclude<keyof CompanionText, 'kind' | 'separateFeeds'>, label: string) => (
+    <TextField
+      size="small"
+      label={label}
+      value={companion[name]}
+      onChange={(event) => set({ [name]: event.target.value })}
+      error={problems.companion !== undefined}
+    />
+  );
+  const track = companion.kind === 'mirrored' || companion.kind === 'ratio';
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <TextField
+        select
+        label="The same body also reports"
+        value={companion.kind}
+        onChange={(event) => set({ kind: event.target.value as CompanionText['kind'] })}
+        error={problems.companion !== undefined}
+        helperText={problems.companion && 'Check these numbers: one of them cannot be.'}
+      >
+        {COMPANION_KINDS.map((kind) => (
+          <MenuItem key={kind} value={kind}>
+            {COMPANION_WORDS[kind]}
+          </MenuItem>
+        ))}
+      </TextField>
+      {companion.kind === 'ratio' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+          {field('ratio', 'Track 1 is … times track 2')}
+          {field('offset', 'plus … V')}
+        </Box>
+      )}
+      {track && (
+        <FormControlLabel
+          control={
+            <Switch
+              checked={companion.separateFeeds}
+              onChange={(event) => set({ separateFeeds: event.target.checked })}
+            />
+          }
+          label="Each track has its own reference and return"
+        />
+      )}
+      {companion.kind === 'beta' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1.5 }}>
+          {field('ohms', 'Ω at 25 °C')}
+          {field('beta', 'β in K')}
+          {field('pullUp', 'Pull-up in Ω')}
+        </Box>
+      )}
+      {companion.kind === 'steinhart-hart' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+          {field('a', 'A')}
+          {field('b', 'B')}
+          {field('c', 'C')}
+          {field('pullUp', 'Pull-up in Ω')}
+        </Box>
+      )}
+    </Box>
+  );
+}

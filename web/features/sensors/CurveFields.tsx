@@ -1,0 +1,120 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { FAMILIES } from '@lettura/core/family';
+import { MEASURANDS, unitInWords, type Measurand } from '@lettura/core/quantity';
+import { useState } from 'react';
+import { NUMERALS } from '../../app/theme.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { FaultList } from './FaultList.tsx';
+import { bound, type FieldsProps } from './fieldProps.ts';
+import { pointsFromCsv, type CsvReading } from './pointsCsv.ts';
+import { MOST_POINTS_WORDS, type SensorText } from './sensorText.ts';
+
+const SHAPE_WORDS: Record<SensorText['form'], string> = {
+  line: 'Straight line, fitted',
+  table: 'Through every point',
+  polynomial: 'Polynomial, fitted',
+  'hot-element': 'Hot element, V² = A + B · flowⁿ',
+};
+
+/** The points and the shape that is fitted to them. */
+export function CurveFields(props: FieldsProps) {
+  const { text, change, problems, live } = props;
+  const [csv, setCsv] = useState<CsvReading>();
+  // Points are read as they are typed: a slip in line 3 is told while line 4 is being written.
+  const problem = text.points.trim() === '' ? problems.points : live.points;
+  const { measures } = FAMILIES[text.family];
+  const choose = async (file: File) => {
+    const read = pointsFromCsv(await file.text());
+    setCsv(read);
+    if (read.ok) change({ points: read.text });
+  };
+  return (
+    <>
+      {measures.length > 1 && (
+        <TextField
+          select
+          label="It measures"
+          value={text.measures}
+          onChange={(event) => change({ measures: event.target.value as Measurand })}
+        >
+          {measures.map((name) => (
+            <MenuItem key={name} value={name}>
+              {MEASURANDS[name].words}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <TextField
+        label={`Points: ${unitInWords(text.measures, text.unit)} and volts, one pair a line`}
+        value={text.points}
+        onChange={(event) => change({ points: event.target.value })}
+        multiline
+        placeholder={'20 0.50\n60 1.95\n100 3.30'}
+        error={problem !== undefined}
+        helperText={problem ?? `${MOST_POINTS_WORDS} points`}
+        slotProps={{
+          // A field that measures its own height measures all ten thousand lines at every letter.
+          input: { inputComponent: 'textarea' },
+          htmlInput: { rows: 7, style: { fontFamily: NUMERALS, resize: 'vertical' }, spellCheck: false },
+        }}
+      />
+      <FileButton accept=".csv,.tsv,.txt,text/csv" onFile={(file) => void choose(file)}>
+        Points from a CSV file…
+      </FileButton>
+      {csv && !csv.ok && (
+        <Alert severity="error" onClose={() => setCsv(undefined)}>
+          {csv.message}
+          <FaultList faults={csv.faults} />
+        </Alert>
+      )}
+      <TextField
+        select
+        label="Shape of the curve"
+        value={text.form}
+        onChange={(event) => {
+          const form = event.target.value as SensorText['form'];
+          change({ form, ...(form === 'hot-element' ? { ratiometric: false } : {}) });
+        }}
+      >
+        {Object.entries(SHAPE_WORDS).map(([form, words]) => (
+          <MenuItem key={form} value={form}>
+            {words}
+          </MenuItem>
+        ))}
+      </TextField>
+      {text.form === 'polynomial' && (
+        <TextField
+          select
+          label="Degree"
+          value={text.degree}
+          onChange={(event) => change({ degree: event.target.value as SensorText['degree'] })}
+        >
+          {(['2', '3', '4', '5'] as const).map((degree) => (
+            <MenuItem key={degree} value={degree}>
+              {degree}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {text.form !== 'hot-element' && (
+        <FormControlLabel
+          control={
+            <Switch
+              checked={text.ratiometric}
+              onChange={(event) => change({ ratiometric: event.target.checked })}
+            />
+          }
+          label="The output follows the reference"
+        />
+      )}
+      <Box>
+        <TextField {...bound(props, 'reference', 'Reference in V, when the points were noted')} fullWidth />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,84 @@
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { driveWords, ENGINE_STATES, type MachineState } from '@lettura/core/evidence';
+import { expectedReading } from '@lettura/core/expectation';
+import { expectedValue, type FamilyId } from '@lettura/core/family';
+import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { Numeral } from '../../ui/Numeral.tsx';
+import { expectationInWords, upperFirst } from '../../ui/inWords.ts';
+import type { TableProps } from './StimulusRows.tsx';
+
+/** What to expect in each state before anything is probed, and why; or what is missing to say so. */
+export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
+  const { family, profile, companion } = sensor;
+  const context = {
+    family,
+    profile,
+    companion,
+    referenceVolts: profile.nominalReferenceVolts,
+    ...surroundings,
+  };
+  const signal = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
+  return (
+    <Box>
+      <Typography variant="h3" component="h3">
+        What to expect at the plug
+      </Typography>
+      <Table size="small" aria-label="What to expect in each state" sx={{ '& td, & th': { px: 1 } }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>State</TableCell>
+            <TableCell align="right">Signal</TableCell>
+            <TableCell align="right">Live data</TableCell>
+            <TableCell sx={WIDE_ONLY}>Because</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {statesOf(family).map((state) => {
+            const volts = expectedReading(signal, state, context);
+            const live = expectedReading({ kind: 'scan' }, state, context);
+            const value = expectedValue(state, context);
+            const words = (one: typeof volts, target: Parameters<typeof expectationInWords>[1]) =>
+              one ? expectationInWords(one, target, units, surroundings.ambient) : '–';
+            const because =
+              volts?.reason ?? (value.ok ? '' : `${value.problem.message} ${value.problem.next}`);
+            return (
+              <TableRow key={driveWords(state)}>
+                <TableCell component="th" scope="row">
+                  {upperFirst(driveWords(state))}
+                  <Typography variant="body2" sx={NARROW_ONLY}>
+                    {because}
+                  </Typography>
+                </TableCell>
+                <Numeral>{words(volts, signal)}</Numeral>
+                <Numeral>{words(live, { kind: 'scan' })}</Numeral>
+                <TableCell sx={WIDE_ONLY}>{because}</TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+const STIMULATED: Partial<Record<FamilyId, MachineState>> = {
+  throttle: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
+  pedal: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
+  flap: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
+  'exhaust-flow-differential': { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
+};
+
+function statesOf(family: FamilyId): MachineState[] {
+  const states = ENGINE_STATES.filter((engine) => engine !== 'key-off').map((engine): MachineState => ({
+    engine,
+    plug: 'connected',
+  }));
+  const more = STIMULATED[family];
+  return more ? [...states, more] : states;
+}

@@ -1,0 +1,51 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { FAMILIES, FAMILY_IDS, type FamilyId } from '@lettura/core/family';
+import { CompanionFields } from './CompanionFields.tsx';
+import { bound, type FieldsProps } from './fieldProps.ts';
+import { PinsEditor } from './PinsEditor.tsx';
+
+/** What the sensor is called, what it is, and where its data come from. */
+export function IdentityFields(props: FieldsProps) {
+  const { text, change } = props;
+  return (
+    <>
+      <TextField {...bound(props, 'name', 'Name')} />
+      <TextField
+        select
+        label="Family"
+        value={text.family}
+        onChange={(event) => {
+          const family = event.target.value as FamilyId;
+          change({ family, measures: FAMILIES[family].measures[0] });
+        }}
+      >
+        {FAMILY_IDS.map((family) => (
+          <MenuItem key={family} value={family}>
+            {FAMILIES[family].words}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        {...bound(props, 'source', 'Where the points come from')}
+        placeholder="Data sheet, known-good part, pump sweep …"
+      />
+    </>
+  );
+}
+
+/** What else belongs to it: a second output, what is known of it, and its plug. */
+export function MoreFields(props: FieldsProps) {
+  const { text, change, problems } = props;
+  return (
+    <>
+      <CompanionFields {...props} />
+      <TextField {...bound(props, 'notes', 'Notes for the workshop')} multiline minRows={2} />
+      <Typography variant="h3" component="h2">
+        Pins
+      </Typography>
+      <PinsEditor pins={text.pins} onChange={(pins) => change({ pins })} problem={problems.pins} />
+    </>
+  );
+}

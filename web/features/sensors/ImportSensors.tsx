@@ -1,0 +1,62 @@
+import Alert from '@mui/material/Alert';
+import {
+  MOST_FILE_BYTES,
+  readSensorFile,
+  tooLarge,
+  type FileFault,
+  type FileReading,
+} from '@lettura/contract';
+import { useState } from 'react';
+import { useImportSensorsMutation } from '../../app/api.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { FaultList } from './FaultList.tsx';
+
+type Said =
+  | { severity: 'success'; message: string; faults: [] }
+  | { severity: 'error'; message: string; faults: readonly FileFault[] };
+
+/** Takes in a file of sensors: all of it or nothing, with every fault in words. */
+export function ImportSensors() {
+  const [said, setSaid] = useState<Said>();
+  const [importSensors, { isLoading }] = useImportSensorsMutation();
+  const choose = async (file: File) => {
+    setSaid(undefined);
+    // Asked before reading: a file of many megabytes is not pulled into the page to be refused.
+    const read: FileReading =
+      file.size > MOST_FILE_BYTES ? tooLarge(file.size) : readSensorFile(await file.text());
+    if (!read.ok) {
+      const { message, next } = read.problem;
+      return setSaid({ severity: 'error', message: `${message} ${next}`, faults: read.faults });
+    }
+    const answer = await importSensors(read.value);
+    if ('error' in answer) {
+      const { message, next } = requestProblem(answer.error);
+      return setSaid({ severity: 'error', message: `${message} ${next}`, faults: [] });
+    }
+    const { added, known } = answer.data;
+    setSaid({
+      severity: 'success',
+      message: `${added} ${added === 1 ? 'sensor' : 'sensors'} added${known > 0 ? `, ${known} were here already` : ''}.`,
+      faults: [],
+    });
+  };
+  return (
+    <>
+      <FileButton
+        accept=".json,application/json"
+        disabled={isLoading}
+        fullWidth
+        onFile={(file) => void choose(file)}
+      >
+        {isLoading ? 'Importing…' : 'Import a file…'}
+      </FileButton>
+      {said && (
+        <Alert severity={said.severity} onClose={() => setSaid(undefined)} sx={{ mt: 1 }}>
+          {said.message}
+          <FaultList faults={said.faults} />
+        </Alert>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,122 @@
+import type { Companion } from '@lettura/core/companion';
+import { z } from 'zod';
+import { numberIn } from '../../ui/numberIn.ts';
+
+export const COMPANION_KINDS = ['none', 'mirrored', 'ratio', 'beta', 'steinhart-hart'] as const;
+
+export const companionText = z.object({
+  kind: z.enum(COMPANION_KINDS),
+  ratio: z.string(),
+  offset: z.string(),
+  separateFeeds: z.boolean(),
+  ohms: z.string(),
+  beta: z.string(),
+  a: z.string(),
+  b: z.string(),
+  c: z.string(),
+  pullUp: z.string(),
+});
+export type CompanionText = z.infer<typeof companionText>;
+
+export const EMPTY_COMPANION: CompanionText = {
+  kind: 'none',
+  ratio: '2',
+  offset: '0',
+  separateFeeds: false,
+  ohms: '2000',
+  beta: '3500',
+  a: '0.001129241',
+  b: '0.0002341077',
+  c: '0.00000008775468',
+  pullUp: '2200',
+};
+
+export const COMPANION_WORDS: Record<CompanionText['kind'], string> = {
+  none: 'Nothing else',
+  mirrored: 'Second track, mirrored (both make up the reference)',
+  ratio: 'Second track, by ratio and offset',
+  beta: 'Temperature, thermistor by β',
+  'steinhart-hart': 'Temperature, thermistor by Steinhart–Hart',
+};
+
+export function companionFrom(text: CompanionText): { companion?: Companion } {
+  switch (text.kind) {
+    case 'none':
+      return {};
+    case 'mirrored':
+      return {
+        companion: {
+          kind: 'second-track',
+          pair: { law: 'mirrored' },
+          separateFeeds: text.separateFeeds,
+        },
+      };
+    case 'ratio':
+      return {
+        companion: {
+          kind: 'second-track',
+          pair: { law: 'ratio', ratio: numberIn(text.ratio), offsetVolts: numberIn(text.offset) },
+          separateFeeds: text.separateFeeds,
+        },
+      };
+    case 'beta':
+      return {
+        companion: {
+          kind: 'temperature',
+          thermistor: {
+            law: 'beta',
+            ohmsAt25Celsius: numberIn(text.ohms),
+            betaKelvin: numberIn(text.beta),
+          },
+          pullUpOhms: numberIn(text.pullUp),
+        },
+      };
+    case 'steinhart-hart':
+      return {
+        companion: {
+          kind: 'temperature',
+          thermistor: {
+            law: 'steinhart-hart',
+            a: numberIn(text.a),
+            b: numberIn(text.b),
+            c: numberIn(text.c),
+          },
+          pullUpOhms: numberIn(text.pullUp),
+        },
+      };
+  }
+}
+
+export function companionAsText(companion: Companion | undefined): CompanionText {
+  if (!companion) return EMPTY_COMPANION;
+  if (companion.kind === 'second-track') {
+    const { pair, separateFeeds } = companion;
+    return pair.law === 'mirrored'
+      ? { ...EMPTY_COMPANION, kind: 'mirrored', separateFeeds }
+      : {
+          ...EMPTY_COMPANION,
+          kind: 'ratio',
+          separateFeeds,
+          ratio: String(pair.ratio),
+          offset: String(pair.offsetVolts),
+        };
+  }
+  const { thermistor, pullUpOhms } = companion;
+  const pullUp = String(pullUpOhms);
+  return thermistor.law === 'beta'
+    ? {
+        ...EMPTY_COMPANION,
+        kind: 'beta',
+        pullUp,
+        ohms: String(thermistor.ohmsAt25Celsius),
+        beta: String(thermistor.betaKelvin),
+      }
+    : {
+        ...EMPTY_COMPANION,
+        kind: 'steinhart-hart',
+        pullUp,
+        a: String(thermistor.a),
+        b: String(thermistor.b),
+        c: String(thermistor.c),
+      };
+}

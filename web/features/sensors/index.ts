@@ -1,0 +1,3 @@
+export { PinsEditor } from './PinsEditor.tsx';
+export { PinsTable } from './PinsTable.tsx';
+export { searchSensors } from './searchSensors.ts';

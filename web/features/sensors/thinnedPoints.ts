@@ -1,0 +1,15 @@
+import type { CurvePoint } from '@lettura/core/transfer';
+
+/** More marks than this only cover each other, and ten thousand of them stall the drawing. */
+const MOST_MARKS = 300;
+
+/** Points worth drawing: evenly picked where there are too many, but never without the doubtful one. */
+export function thinnedPoints(
+  points: readonly CurvePoint[],
+  doubtful: number | undefined,
+): (CurvePoint & { bad: boolean })[] {
+  const every = Math.max(1, Math.ceil(points.length / MOST_MARKS));
+  return points.flatMap((point, i) =>
+    i % every === 0 || i === doubtful ? [{ ...point, bad: i === doubtful }] : [],
+  );
+}
