@@ -10,7 +10,13 @@ import {
   simulatedMachine,
 } from '@lettura/bench';
 import type { Job } from '@lettura/contract';
-import type { MachineState, Target } from '@lettura/core/evidence';
+import {
+  THREE_WIRES,
+  type Lane,
+  type MachineState,
+  type Target,
+  type ThreeWire,
+} from '@lettura/core/evidence';
 import { useEffect, useMemo, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 
@@ -95,6 +101,14 @@ function instrumentAt(
 ): Display {
   switch (target.kind) {
     case 'wire': {
+      if (!isThreeWire(target.lane)) {
+        return {
+          name: 'Meter, volts DC',
+          digits: '–',
+          unit: '',
+          remark: 'This machine’s sensor has no such wire.',
+        };
+      }
       const { text, unit } = meterDisplay(machine.voltsAt(target.lane, target.place, state), seed, tick);
       return { name: 'Meter, volts DC', digits: text, unit, text: `${text} ${unit}` };
     }
@@ -112,6 +126,8 @@ function instrumentAt(
     }
   }
 }
+
+const isThreeWire = (lane: Lane): lane is ThreeWire => THREE_WIRES.some((wire) => wire === lane);
 
 function useTick(): number {
   const [tick, setTick] = useState(1);

@@ -14,8 +14,10 @@ import type { JobSummary } from '@lettura/contract';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useDeleteJobMutation, useListJobsQuery, useRestoreJobMutation } from '../../app/api.ts';
+import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
+import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { OutboxBanner } from '../outbox/index.ts';
@@ -36,12 +38,7 @@ export default function JobsPage() {
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title="Jobs">
-        <Button component={Link} to="/sensors" color="inherit">
-          Sensors
-        </Button>
-        <Button component={Link} to="/reference" color="inherit">
-          Reference
-        </Button>
+        <LibraryLinks />
       </PageHeader>
       <OutboxBanner />
       <Box component="main" sx={{ p: 2, maxWidth: 1240, mx: 'auto' }}>
@@ -107,9 +104,6 @@ export default function JobsPage() {
     </Box>
   );
 }
-
-/** On a tablet held upright the complaint needs the room more. */
-const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } };
 
 function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: string) => void }) {
   return (

@@ -7,8 +7,9 @@ const draft = z.object({
   codes: z.string(),
   history: z.string(),
   sensorId: z.string(),
+  litres: z.string().default(''),
 });
-const EMPTY = { vehicleName: '', complaint: '', codes: '', history: '', sensorId: '' };
+const EMPTY = { vehicleName: '', complaint: '', codes: '', history: '', sensorId: '', litres: '' };
 const storage = stored('lettura.new-job', draft, EMPTY);
 
 /** What stands in the new-job form, so that a reload or a closed tab loses nothing. */

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { ENGINE_STATES, ENGINE_WORDS, type MachineState } from '@lettura/core/evidence';
+import { lanesOf } from '@lettura/contract';
+import { ENGINE_STATES, sameDrive, stateWords, type MachineState } from '@lettura/core/evidence';
 import { formatPressure } from '@lettura/core/quantity';
 import { comparisonsIn } from '@lettura/core/reasoning';
 import { useEffect } from 'react';
@@ -10,7 +11,7 @@ import { Link, useParams } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import { ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
+import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
 import { GateList, Lanes, padIn, pairInWords, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
 
 /** The job on paper: what was read, what it proves, and what was decided. */
@@ -68,6 +69,11 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       <Heading>What the readings say</Heading>
       <Typography>{weighing.verdict.sentence}</Typography>
+      {weighing.disagreements.map(({ sentence }) => (
+        <Typography key={sentence} sx={{ fontWeight: 600 }}>
+          ✕ {sentence}
+        </Typography>
+      ))}
       {leader && weighing.gate && <GateList gate={weighing.gate} title={leader.title} />}
       <Box component="ul" sx={{ pl: 2.5 }}>
         {weighing.findings.map(({ check, sentence }) => (
@@ -76,13 +82,11 @@ function Report({ sheet }: { sheet: Sheet }) {
       </Box>
 
       {statesRead(sheet).map((state) => (
-        <Box key={`${state.engine} ${state.plug}`} sx={{ breakInside: 'avoid' }}>
-          <Heading>
-            {upperFirst(ENGINE_WORDS[state.engine])}
-            {state.plug === 'unplugged' ? ', plug off' : ''}
-          </Heading>
+        <Box key={stateWords(state)} sx={{ breakInside: 'avoid' }}>
+          <Heading>{upperFirst(briefState(state))}</Heading>
           <Lanes
             caseFile={caseFile}
+            lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
             selected={{ kind: 'scan' }}
             padOf={(target) => {
               // Paper shows what was read; what to expect is for before the reading.
@@ -95,9 +99,9 @@ function Report({ sheet }: { sheet: Sheet }) {
             }}
           />
           {state.plug === 'connected' &&
-            comparisonsIn(caseFile, state.engine).pairs.map((pair) => (
+            comparisonsIn(caseFile, state).pairs.map((pair) => (
               <Typography key={pair.b} variant="body2" sx={{ mt: 0.5 }}>
-                {pairInWords(pair, units)}
+                {pairInWords(pair, caseFile.profile.measures, units)}
               </Typography>
             ))}
         </Box>
@@ -119,12 +123,15 @@ const Heading = ({ children }: { children: React.ReactNode }) => (
   </Typography>
 );
 
+/** Every state that something was read in, in the order of work; pump steps have a table of their own. */
 function statesRead({ standing }: Sheet): MachineState[] {
-  return (['connected', 'unplugged'] as const).flatMap((plug) =>
-    ENGINE_STATES.filter((engine) =>
-      standing.some(
-        (reading) => 'state' in reading && reading.state.engine === engine && reading.state.plug === plug,
-      ),
-    ).map((engine) => ({ engine, plug })),
-  );
+  const states: MachineState[] = [];
+  for (const reading of standing) {
+    if (!('state' in reading) || reading.state.stimulus?.kind === 'pump') continue;
+    const { state } = reading;
+    if (!states.some((one) => one.plug === state.plug && sameDrive(one, state))) states.push(state);
+  }
+  const order = ({ engine, plug, stimulus }: MachineState): number =>
+    (plug === 'connected' ? 0 : 100) + 10 * ENGINE_STATES.indexOf(engine) + (stimulus ? 1 : 0);
+  return states.sort((a, b) => order(a) - order(b));
 }

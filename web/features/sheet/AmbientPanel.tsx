@@ -3,7 +3,13 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { ambientFrom, formatPressure, type AmbientSource, type PressureUnit } from '@lettura/core/quantity';
 import { useState } from 'react';
-import { AmbientFields, readAmbient, type AmbientText } from '../ambient/index.ts';
+import {
+  AmbientFields,
+  ambientInText,
+  emptyAmbient,
+  readAmbient,
+  type AmbientText,
+} from '../ambient/index.ts';
 
 export interface AmbientPanelProps {
   unit: PressureUnit;
@@ -11,7 +17,7 @@ export interface AmbientPanelProps {
 }
 
 export function AmbientPanel({ unit, onEnter }: AmbientPanelProps) {
-  const [text, setText] = useState<AmbientText>({ source: 'barometer', pressure: '', altitude: '', unit });
+  const [text, setText] = useState<AmbientText>(() => emptyAmbient(unit));
   const [problem, setProblem] = useState<string>();
   const read = readAmbient(text);
   const resulting = read.ok ? ambientFrom(read.value) : undefined;
@@ -23,7 +29,7 @@ export function AmbientPanel({ unit, onEnter }: AmbientPanelProps) {
         event.preventDefault();
         if (!read.ok) return setProblem(`${read.problem.message} ${read.problem.next}`);
         setProblem(undefined);
-        onEnter(read.value, Object.values(text).filter(Boolean).join(' '));
+        onEnter(read.value, ambientInText(text));
       }}
     >
       <Typography variant="h2">Ambient pressure at this place</Typography>

@@ -5,94 +5,118 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { ENGINE_WORDS, type EngineState } from '@lettura/core/evidence';
-import { formatPressure } from '@lettura/core/quantity';
-import { comparisonsIn, type CaseFile, type Pair } from '@lettura/core/reasoning';
-import { NUMERALS } from '../../app/theme.ts';
+import { driveWords, type MachineState } from '@lettura/core/evidence';
+import { formatValue, isPressure, MEASURANDS } from '@lettura/core/quantity';
+import { comparisonsIn, trackPairIn, type CaseFile } from '@lettura/core/reasoning';
+import { enInWords } from '@lettura/core/uncertainty';
+import { Numeral } from '../../ui/Numeral.tsx';
 import { upperFirst, vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { AirflowCheck } from './AirflowCheck.tsx';
+import { BeforeAfterTable } from './BeforeAfterTable.tsx';
+import { BudgetTable } from './BudgetTable.tsx';
+import { pairInWords } from './pairInWords.ts';
 
 export interface ComparePanelProps {
   caseFile: CaseFile;
-  engine: EngineState;
+  state: MachineState;
   units: Units;
 }
 
-/** Everything that tells the same pressure, on one basis, with the doubt of each. */
-export function ComparePanel({ caseFile, engine, units }: ComparePanelProps) {
-  const { sources, pairs } = comparisonsIn(caseFile, engine);
-  if (sources.length === 0) {
-    return (
-      <Typography>
-        Nothing to compare yet with {ENGINE_WORDS[engine]}: read the signal at the sensor plug, and a gauge or
-        live data.
-      </Typography>
-    );
-  }
-  const { ambient } = caseFile;
+/** Everything that tells the same quantity, on one basis, with the doubt of each; and what was read again later. */
+export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
+  const { sources, pairs } = comparisonsIn(caseFile, state);
+  const tracks = trackPairIn(caseFile, state);
+  const { ambient, profile } = caseFile;
+  const { measures } = profile;
+  const absolute = measures === 'absolute-pressure';
+  const show = (value: number) => formatValue(value, measures, units.absolute);
   return (
-    <Box>
-      <Typography variant="h2">In one basis, {ENGINE_WORDS[engine]}</Typography>
-      <Table size="small" aria-label="Pressures in one basis">
-        <TableHead>
-          <TableRow>
-            <TableCell>Source</TableCell>
-            <TableCell align="right">Absolute</TableCell>
-            <TableCell align="right">{ambient ? 'Against ambient' : 'Against ambient (not given)'}</TableCell>
-            <TableCell align="right">Doubt (k = 2)</TableCell>
-            <TableCell>Mostly from</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {sources.map(({ name, measured }) => (
-            <TableRow key={name}>
-              <TableCell component="th" scope="row">
-                {upperFirst(name)}
-              </TableCell>
-              <Numeral>{formatPressure(measured.pressureKpaAbs, units.absolute)}</Numeral>
-              <Numeral>{ambient ? vacuumInWords(measured.pressureKpaAbs, ambient, units) : '–'}</Numeral>
-              <Numeral>±{formatPressure(measured.expandedUncertaintyKpa, units.absolute)}</Numeral>
-              <TableCell>{largestTerm(measured.terms)}</TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
-      {pairs.map((pair) => (
-        <Typography key={pair.b} sx={{ mt: 1 }}>
-          {pairInWords(pair, units)}
-        </Typography>
-      ))}
-      {pairs.length === 0 && (
-        <Typography sx={{ mt: 1 }}>
-          The signal at the sensor plug is missing, or no pressure gives it.
-        </Typography>
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography variant="h2">In one basis, {driveWords(state)}</Typography>
+        {sources.length === 0 && (
+          <Typography>
+            Nothing to compare yet in this state: read the signal at the sensor plug, and{' '}
+            {isPressure(measures) ? 'a gauge or live data' : 'live data'}.
+          </Typography>
+        )}
+        {sources.length > 0 && (
+          <Table
+            size="small"
+            aria-label={isPressure(measures) ? 'Pressures in one basis' : 'Values compared'}
+          >
+            <TableHead>
+              <TableRow>
+                <TableCell>Source</TableCell>
+                <TableCell align="right">{upperFirst(MEASURANDS[measures].words)}</TableCell>
+                {absolute && (
+                  <TableCell align="right">
+                    {ambient ? 'Against ambient' : 'Against ambient (not given)'}
+                  </TableCell>
+                )}
+                <TableCell align="right">Doubt (k = 2)</TableCell>
+                <TableCell>Mostly from</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {sources.map(({ name, measured }) => (
+                <TableRow key={name}>
+                  <TableCell component="th" scope="row">
+                    {upperFirst(name)}
+                  </TableCell>
+                  <Numeral>{show(measured.value)}</Numeral>
+                  {absolute && (
+                    <Numeral>{ambient ? vacuumInWords(measured.value, ambient, units) : '–'}</Numeral>
+                  )}
+                  <Numeral>±{show(measured.expandedUncertainty)}</Numeral>
+                  <TableCell>{largestTerm(measured.terms)}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        )}
+        {pairs.map((pair) => (
+          <Typography key={pair.b} sx={{ mt: 1 }}>
+            {pairInWords(pair, measures, units)}
+          </Typography>
+        ))}
+        {sources.length > 0 && pairs.length === 0 && (
+          <Typography sx={{ mt: 1 }}>
+            {sources[0]?.name === 'sensor'
+              ? 'Nothing beside the sensor yet: a comparison needs a second reading in this state.'
+              : 'The signal at the sensor plug is missing, or no value gives it.'}
+          </Typography>
+        )}
+      </Box>
+      {tracks && (
+        <Box>
+          <Typography variant="h2">Track against track</Typography>
+          <Typography>
+            {tracks.matters ? '✕ Do not belong together. ' : '✓ Belong together. '}
+            Track 1 reads {tracks.firstVolts.toFixed(3)} V and calls for{' '}
+            {tracks.expectedSecondVolts.toFixed(3)} V on track 2, which reads {tracks.secondVolts.toFixed(3)}{' '}
+            V: {Math.abs(tracks.deviationPercentOfReference).toFixed(1)} % of the reference{' '}
+            {tracks.deviationPercentOfReference < 0 ? 'low' : 'high'} (±
+            {(tracks.comparison.expandedUncertainty * 1000).toFixed(0)} mV, En{' '}
+            {enInWords(tracks.comparison.en)}).
+          </Typography>
+        </Box>
       )}
+      {caseFile.family === 'air-flow' && (
+        <AirflowCheck caseFile={caseFile} engine={state.engine} units={units} />
+      )}
+      <BeforeAfterTable caseFile={caseFile} units={units} />
+      <Box>
+        {sources.map(({ name, measured }) => (
+          <BudgetTable key={name} of={name} measured={measured} measures={measures} units={units} />
+        ))}
+      </Box>
     </Box>
   );
 }
 
-const largestTerm = (terms: { source: string; standardUncertaintyKpa: number }[]): string =>
-  terms.reduce((a, b) => (b.standardUncertaintyKpa > a.standardUncertaintyKpa ? b : a)).source;
-
-export function pairInWords({ a, b, comparison, matters }: Pair, units: Units): string {
-  const { outcome, differenceKpa, expandedUncertaintyKpa, en, limitedBy } = comparison;
-  const side = differenceKpa >= 0 ? 'above' : 'below';
-  const difference = `${formatPressure(Math.abs(differenceKpa), units.absolute)} ${side} ${b} (±${formatPressure(expandedUncertaintyKpa, units.absolute)}, En ${en.toFixed(2)})`;
-  const said = `${upperFirst(a)} is ${difference}`;
-  switch (outcome) {
-    case 'agree':
-      return `✓ Agree. ${said}.`;
-    case 'disagree':
-      return matters
-        ? `✕ Disagree, and it matters. ${said}.`
-        : `~ Disagree, but too little to matter. ${said}.`;
-    case 'cannot-tell':
-      return `? These instruments cannot tell. ${said}; the limit is ${limitedBy}.`;
-  }
-}
-
-const Numeral = ({ children }: { children: React.ReactNode }) => (
-  <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
-    {children}
-  </TableCell>
-);
+const largestTerm = (terms: { source: string; standardUncertainty: number }[]): string =>
+  terms.length === 0
+    ? '–'
+    : terms.reduce((a, b) => (b.standardUncertainty > a.standardUncertainty ? b : a)).source;

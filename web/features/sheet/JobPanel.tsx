@@ -3,13 +3,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { jobDetails, type Job, type Sensor } from '@lettura/contract';
+import { jobDetails, pins as pinsSchema, type Job, type Pin, type Sensor } from '@lettura/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
+import { PinsEditor } from '../sensors/index.ts';
 
 const form = z.object({
   complaint: jobDetails.shape.complaint,
@@ -17,8 +19,12 @@ const form = z.object({
   history: jobDetails.shape.history,
 });
 
-/** Complaint, codes and what was done before. */
+/** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
 export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
+  const [pins, setPins] = useState<Pin[]>();
+  const shownPins = pins ?? job.pins ?? sensor.pins;
+  const checkedPins = pinsSchema.safeParse(shownPins);
+  const pinsProblem = checkedPins.success ? undefined : checkedPins.error.issues[0]?.message;
   const { register, handleSubmit, formState } = useForm({
     resolver: zodResolver(form),
     values: { complaint: job.complaint, codes: job.codes.join(', '), history: job.history },
@@ -27,16 +33,20 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
   const [change, { error, isLoading, isSuccess }] = useChangeJobMutation();
   const problem = error ? requestProblem(error) : undefined;
   const { errors } = formState;
+  const save = async (details: z.output<typeof form>) => {
+    if (!checkedPins.success) return;
+    // The sensor's own list is not copied onto the job: only what differs here is kept with it.
+    const own = JSON.stringify(checkedPins.data) === JSON.stringify(sensor.pins);
+    const kept = own ? {} : { pins: checkedPins.data };
+    const saved = await change({ jobId: job.id, change: { ...details, ...kept, revision: job.revision } });
+    if (!('error' in saved)) setPins(undefined);
+  };
   return (
     <Box
       component="form"
       aria-label="Job details"
       noValidate
-      onSubmit={(event) =>
-        void handleSubmit((details) =>
-          change({ jobId: job.id, change: { ...details, revision: job.revision } }),
-        )(event)
-      }
+      onSubmit={(event) => void handleSubmit((details) => save(details))(event)}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 720 }}
     >
       <Typography variant="body2">
@@ -56,6 +66,20 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         helperText={errors.codes?.message ?? 'A code points to a circuit, not to a part.'}
       />
       <TextField label="What was replaced before, and by whom" multiline {...register('history')} />
+      <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
+        <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
+          Plug on this vehicle{job.pins ? ', changed from the sensor’s list' : ''}
+        </Typography>
+        <Typography variant="body2" sx={{ mb: 1 }}>
+          Diagrams can be wrong: write down what the plug shows. The library keeps its own list.
+        </Typography>
+        <PinsEditor pins={shownPins} onChange={setPins} problem={pinsProblem} />
+        {(pins ?? job.pins) && (
+          <Button color="inherit" onClick={() => setPins([...sensor.pins])}>
+            Back to the sensor’s list
+          </Button>
+        )}
+      </Box>
       {problem && (
         <Alert severity="error">
           {problem.message} {problem.next}
@@ -65,7 +89,7 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         <Button type="submit" variant="contained" disabled={isLoading}>
           Save job details
         </Button>
-        {isSuccess && !formState.isDirty && <span role="status">Saved</span>}
+        {isSuccess && !formState.isDirty && pins === undefined && <span role="status">Saved</span>}
       </Box>
     </Box>
   );

@@ -1,25 +1,34 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { LANES, PLACES, sameTarget, type Lane, type Target } from '@lettura/core/evidence';
-import { laneSegments, type CaseFile } from '@lettura/core/reasoning';
+import { PLACES, sameTarget, type Lane, type Target } from '@lettura/core/evidence';
+import { isPressure } from '@lettura/core/quantity';
+import { laneSegments, type CaseFile, type SegmentView } from '@lettura/core/reasoning';
 import { Fragment } from 'react';
 import { ProbePad, type ProbePadProps } from './ProbePad.tsx';
 import { Segment } from './Segment.tsx';
 
 export interface LanesProps {
   caseFile: CaseFile;
+  /** The three wires, and those that this body has besides. */
+  lanes: readonly Lane[];
   selected: Target;
   /** What a pad shows; the sheet and the report pin different things on the same lanes. */
   padOf: (target: Target) => Omit<ProbePadProps, 'selected' | 'onSelect'>;
   onSelect?: (target: Target) => void;
 }
 
-const LANE_LABEL: Record<Lane, string> = { reference: 'Reference', signal: 'Signal', return: 'Return' };
+const LANE_LABEL: Record<Lane, string> = {
+  reference: 'Reference',
+  signal: 'Signal',
+  return: 'Return',
+  'second-signal': 'Signal 2',
+  'battery-feed': '12 V feed',
+};
 const COLUMNS =
   '98px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
 
 /** The circuit as three lanes from the control unit to the sensor plug, each reading pinned where it was taken. */
-export function Lanes({ caseFile, selected, padOf, onSelect }: LanesProps) {
+export function Lanes({ caseFile, lanes, selected, padOf, onSelect }: LanesProps) {
   const pad = (target: Target) => (
     <ProbePad
       {...padOf(target)}
@@ -45,19 +54,31 @@ export function Lanes({ caseFile, selected, padOf, onSelect }: LanesProps) {
         <ColumnHead>Inline connector</ColumnHead>
         <span />
         <ColumnHead>Sensor plug</ColumnHead>
-        {LANES.map((lane) => {
+        {lanes.map((lane) => {
           const segments = laneSegments(caseFile, lane);
           return (
             <Fragment key={lane}>
               <Typography component="span" sx={{ fontWeight: 700 }}>
                 {LANE_LABEL[lane]}
               </Typography>
-              {PLACES.map((place, i) => (
-                <Fragment key={place}>
-                  {pad({ kind: 'wire', lane, place })}
-                  {segments[i] && <Segment lane={lane} view={segments[i]} />}
-                </Fragment>
-              ))}
+              {lane === 'battery-feed' && (
+                <>
+                  <Typography variant="body2" sx={{ textAlign: 'center', color: 'text.secondary' }}>
+                    from relay or fuse
+                  </Typography>
+                  <Box sx={{ gridColumn: '3 / 6' }}>
+                    <Segment lane={lane} view={feedView(segments)} />
+                  </Box>
+                  {pad({ kind: 'wire', lane, place: 'plug' })}
+                </>
+              )}
+              {lane !== 'battery-feed' &&
+                PLACES.map((place, i) => (
+                  <Fragment key={place}>
+                    {pad({ kind: 'wire', lane, place })}
+                    {segments[i] && <Segment lane={lane} view={segments[i]} />}
+                  </Fragment>
+                ))}
             </Fragment>
           );
         })}
@@ -66,13 +87,17 @@ export function Lanes({ caseFile, selected, padOf, onSelect }: LanesProps) {
         </Typography>
         {pad({ kind: 'scan' })}
         <span />
-        {pad({ kind: 'gauge', tap: 'manifold' })}
+        {caseFile.family === 'manifold-pressure' ? pad({ kind: 'gauge', tap: 'manifold' }) : <span />}
         <span />
-        {pad({ kind: 'gauge', tap: 'sensor-hose' })}
+        {isPressure(caseFile.profile.measures) && pad({ kind: 'gauge', tap: 'sensor-hose' })}
       </Box>
     </Box>
   );
 }
+
+/** The feed passes neither the unit nor the connector: one stretch, known from its end alone. */
+const feedView = (segments: readonly SegmentView[]): SegmentView =>
+  segments.at(-1) ?? { from: 'unit', to: 'plug', state: 'unknown', readingIds: [] };
 
 function ColumnHead({ children }: { children: string }) {
   return (

@@ -19,7 +19,10 @@ import {
   valueInWords,
 } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { meaningOf, type Fit } from './meaning.ts';
+import { entryDefaults } from './entryDefaults.ts';
+import { BudgetTable } from './BudgetTable.tsx';
+import { overdueWords } from './instrumentInHand.ts';
+import { budgetOf, meaningOf, type Fit } from './meaning.ts';
 import type { Sheet } from './useSheet.ts';
 
 export interface ReadingPanelProps {
@@ -30,6 +33,7 @@ export interface ReadingPanelProps {
   units: Units;
   keypad: ReactNode;
   instrument: ReactNode;
+  takenWith: ReactNode;
   onTakeBack: (reading: Reading) => void;
   onCorrect: (reading: Reading) => void;
 }
@@ -42,7 +46,7 @@ const FIT_WORDS: Record<Fit, string> = {
 
 /** The point in hand: what to expect here now, what the typed value would mean, and what was read before. */
 export function ReadingPanel(props: ReadingPanelProps) {
-  const { sheet, state, target, draft, units, keypad, instrument, onTakeBack, onCorrect } = props;
+  const { sheet, state, target, draft, units, keypad, instrument, takenWith, onTakeBack, onCorrect } = props;
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
@@ -72,6 +76,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
         )}
         <Cautions cautions={cautionsFor(target, state)} />
         <Preview {...{ sheet, state, target, draft, units }} />
+        {takenWith}
         {taken.length > 0 && (
           <Box
             component="ul"
@@ -96,9 +101,8 @@ function Preview({
   target,
   draft,
   units,
-}: Omit<ReadingPanelProps, 'keypad' | 'instrument' | 'onTakeBack' | 'onCorrect'>) {
-  const entry =
-    draft && quickEntry(draft, { selected: target, pressureUnit: units.absolute, gaugeUnit: units.vacuum });
+}: Omit<ReadingPanelProps, 'keypad' | 'instrument' | 'takenWith' | 'onTakeBack' | 'onCorrect'>) {
+  const entry = draft && quickEntry(draft, entryDefaults(sheet.caseFile, target, units));
   if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
   const { warnings, ...seen } = entry.value;
   const { fit, conversion } = meaningOf({ ...seen, state }, sheet.caseFile, units);
@@ -122,8 +126,11 @@ interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 
 }
 
 function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
-  const { fit, conversion } = meaningOf(reading, sheet.caseFile, units);
+  const { fit, conversion } = meaningOf(evidenceOf(sheet, reading.id) ?? reading, sheet.caseFile, units);
   const value = valueInWords(reading, units);
+  const budget = budgetOf(evidenceOf(sheet, reading.id) ?? reading, sheet.caseFile);
+  const taker = sheet.instruments.find(({ id }) => id === reading.instrumentId);
+  const overdue = taker && overdueWords(taker, reading.takenAt.slice(0, 10));
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -152,6 +159,24 @@ function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenRea
         </Button>
       </Box>
       {conversion && <Typography variant="body2">{conversion}</Typography>}
+      {taker && <Typography variant="body2">Taken with {taker.name}.</Typography>}
+      {overdue && (
+        <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
+          ⚠ {overdue}
+        </Typography>
+      )}
+      {budget && (
+        <BudgetTable
+          of={`value from ${value}`}
+          measured={budget}
+          measures={sheet.caseFile.profile.measures}
+          units={units}
+        />
+      )}
     </Box>
   );
 }
+
+/** The reading as the reasoning has it: with the accuracy of what took it. */
+const evidenceOf = ({ caseFile }: Sheet, id: string) =>
+  caseFile.readings.find((reading) => reading.id === id);

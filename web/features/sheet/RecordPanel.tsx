@@ -6,14 +6,16 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
-import type { Reading } from '@lettura/contract';
+import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
+import type { MachineState } from '@lettura/core/evidence';
+import { formatPressure } from '@lettura/core/quantity';
 import { NUMERALS } from '../../app/theme.ts';
 import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { Sheet } from './useSheet.ts';
 
 export interface RecordPanelProps {
-  sheet: Pick<Sheet, 'readings' | 'standing' | 'unsentIds'>;
+  sheet: Pick<Sheet, 'readings' | 'standing' | 'unsentIds' | 'instruments'>;
   units: Units;
   onTakeBack?: (reading: Reading) => void;
 }
@@ -52,7 +54,14 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
               <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
                 {valueInWords(reading, units)}
               </TableCell>
-              <TableCell>{'state' in reading ? briefState(reading.state) : ''}</TableCell>
+              <TableCell>
+                {'state' in reading ? conditionsInWords(reading.state, units) : ''}
+                {takersOf(reading, sheet.instruments).map((name) => (
+                  <Typography key={name} variant="body2">
+                    with {name}
+                  </Typography>
+                ))}
+              </TableCell>
               <TableCell>
                 {reading.enteredText}
                 {sheet.unsentIds.has(reading.id) ? ' (waiting to be sent)' : ''}
@@ -78,3 +87,15 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
     </Table>
   );
 }
+
+/** The state with the setting of a pump, which tells one step from the next. */
+function conditionsInWords(state: MachineState, units: Units): string {
+  const { stimulus } = state;
+  if (stimulus?.kind !== 'pump') return briefState(state);
+  const { kpaAboveAmbient } = stimulus;
+  const size = formatPressure(Math.abs(kpaAboveAmbient), kpaAboveAmbient < 0 ? units.vacuum : units.absolute);
+  return `${briefState(state)}, ${size}${kpaAboveAmbient < 0 ? ' vacuum' : ''}`;
+}
+
+const takersOf = (reading: Reading, instruments: readonly Instrument[]): string[] =>
+  instrumentsNamed(reading).flatMap((id) => instruments.find((one) => one.id === id)?.name ?? []);

@@ -3,6 +3,7 @@ import Tabs from '@mui/material/Tabs';
 
 const SECTIONS = {
   reading: 'Reading',
+  pump: 'Pump',
   compare: 'Compare',
   ambient: 'Ambient',
   record: 'Record',
@@ -16,9 +17,12 @@ export const sectionFrom = (name: string | null): Section =>
 
 export function SectionTabs({
   section,
+  pump,
   onChoose,
 }: {
   section: Section;
+  /** Whether a hand pump can be put on this sensor. */
+  pump: boolean;
   onChoose: (section: Section) => void;
 }) {
   return (
@@ -30,9 +34,11 @@ export function SectionTabs({
       scrollButtons={false}
       sx={{ borderBottom: 1, borderColor: 'divider' }}
     >
-      {Object.entries(SECTIONS).map(([name, label]) => (
-        <Tab key={name} value={name} label={label} />
-      ))}
+      {Object.entries(SECTIONS)
+        .filter(([name]) => name !== 'pump' || pump || section === 'pump')
+        .map(([name, label]) => (
+          <Tab key={name} value={name} label={label} />
+        ))}
     </Tabs>
   );
 }

@@ -24,6 +24,12 @@ export function Segment({ lane, view }: { lane: Lane; view: SegmentView }) {
           </>
         )}
         {lane === 'signal' && <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="4" />}
+        {lane === 'second-signal' && (
+          <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="4" strokeDasharray="18 4" />
+        )}
+        {lane === 'battery-feed' && (
+          <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="7" strokeOpacity="0.55" />
+        )}
         {lane === 'return' && (
           <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="3" strokeDasharray="8 5" />
         )}

@@ -1,8 +1,9 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { FAULT_WORDS, faultOfCase } from '@lettura/bench';
+import { lanesOf } from '@lettura/contract';
 import type { Target } from '@lettura/core/evidence';
+import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import type { NextReading } from '@lettura/core/reasoning';
 import { useEffect, useRef } from 'react';
@@ -15,28 +16,23 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { ageInWords, placeInWords } from '../../ui/inWords.ts';
 import { useNow } from '../../ui/useNow.ts';
-import { BenchPanel } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
-import { AmbientPanel } from './AmbientPanel.tsx';
-import { ComparePanel } from './ComparePanel.tsx';
 import { DoneBar } from './DoneBar.tsx';
-import { JobPanel } from './JobPanel.tsx';
-import { Keypad } from './Keypad.tsx';
 import { Lanes } from './Lanes.tsx';
 import { NextReadingPanel } from './NextReadingPanel.tsx';
 import { padIn } from './padOf.ts';
 import { QuickEntryBar } from './QuickEntryBar.tsx';
-import { ReadingPanel } from './ReadingPanel.tsx';
-import { RecordPanel } from './RecordPanel.tsx';
+import { quickEntryExample } from './quickEntryExample.ts';
+import { SheetSection } from './SheetSection.tsx';
 import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
-import { correctionStarted, draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
+import { draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
 import { StandingPanel } from './StandingPanel.tsx';
 import { StateBar } from './StateBar.tsx';
+import { StimulusBar } from './StimulusBar.tsx';
 import { useEntry } from './useEntry.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
-import { VerdictPanel } from './VerdictPanel.tsx';
 
 /** The job sheet: one continuous sheet for one job, with the reasoning always beside it. */
 export default function SheetPage() {
@@ -54,12 +50,6 @@ export default function SheetPage() {
   }
   return sheet ? <LoadedSheet sheet={sheet} /> : <Loading what="the job" />;
 }
-
-const EXAMPLE: Record<Target['kind'], string> = {
-  wire: '2.31 · or: ref ecu 4.98 · ret 12mV · gauge 16.5 inHg vac · scan 47 kPa',
-  gauge: '16.5 · or: sig plug 2.31 · scan 47 kPa · baro 100.9 kPa',
-  scan: '47 · or: sig plug 2.31 · gauge 16.5 inHg vac · baro 100.9 kPa',
-};
 
 function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const { job, vehicle, sensor, caseFile, weighing } = sheet;
@@ -87,11 +77,10 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     entry.clearProblem();
   };
   const goTo = ({ target, state: wanted }: NextReading) => {
-    dispatch(stateSet({ jobId, ...wanted }));
+    dispatch(stateSet({ jobId, stimulus: undefined, ...wanted }));
     select(target);
     input.current?.focus();
   };
-  const save = () => entry.enter(draft);
   useSheetKeys({
     input,
     onNext: () => weighing.next && goTo(weighing.next),
@@ -144,6 +133,14 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           <StateBar
             state={state}
             onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+            stimulus={
+              <StimulusBar
+                family={sensor.family}
+                state={state}
+                units={units}
+                onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+              />
+            }
             ambient={caseFile.ambient}
             ambientAge={ambientAge}
             ambientStale={ambientStale}
@@ -177,57 +174,22 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
         <SheetPaper area="lanes">
           <Lanes
             caseFile={caseFile}
+            lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
             selected={selected}
             padOf={(target) => padIn(sheet, target, state, units)}
             onSelect={select}
           />
         </SheetPaper>
         <SheetPaper area="section" scroll>
-          <SectionTabs section={section} onChoose={show} />
+          <SectionTabs section={section} pump={canBePumped(sensor.family)} onChoose={show} />
           <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
-            {section === 'reading' && (
-              <ReadingPanel
-                sheet={sheet}
-                state={state}
-                target={selected}
-                draft={draft}
-                units={units}
-                instrument={
-                  job.bench && (
-                    <BenchPanel
-                      bench={job.bench}
-                      state={state}
-                      target={selected}
-                      onTake={(text) => entry.enter(text)}
-                    />
-                  )
-                }
-                keypad={
-                  <Keypad draft={draft} electrical={selected.kind === 'wire'} onDraft={type} onSave={save} />
-                }
-                onTakeBack={entry.takeBack}
-                onCorrect={(reading) => {
-                  // The value may have been wrong; the state it was read in was not.
-                  if ('state' in reading) dispatch(stateSet({ jobId, ...reading.state }));
-                  dispatch(correctionStarted({ jobId, id: reading.id, draft: reading.enteredText }));
-                  input.current?.focus();
-                }}
-              />
-            )}
-            {section === 'ambient' && <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />}
-            {section === 'compare' && (
-              <ComparePanel caseFile={caseFile} engine={state.engine} units={units} />
-            )}
-            {section === 'record' && <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />}
-            {section === 'verdict' && (
-              <VerdictPanel
-                jobId={jobId}
-                weighing={weighing}
-                verdicts={sheet.verdicts}
-                revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
-              />
-            )}
-            {section === 'job' && <JobPanel job={job} sensor={sensor} />}
+            <SheetSection
+              section={section}
+              sheet={sheet}
+              entry={entry}
+              onDraft={type}
+              onType={() => input.current?.focus()}
+            />
           </Box>
         </SheetPaper>
         <SheetPaper area="reasoning" scroll>
@@ -241,14 +203,14 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
         {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
         <QuickEntryBar
           place={placeInWords(selected)}
-          example={EXAMPLE[selected.kind]}
+          example={quickEntryExample(selected.kind, caseFile)}
           draft={draft}
           problem={entry.problem}
           correcting={correcting !== undefined}
           disabled={deleted}
           inputRef={input}
           onDraft={type}
-          onSave={save}
+          onSave={() => entry.enter(draft)}
         />
       </Box>
     </Box>

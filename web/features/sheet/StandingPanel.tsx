@@ -10,15 +10,20 @@ const MOST_SHOWN = 4;
 
 /** The ranked causes, what speaks for and against each, and what is missing before one may be named. */
 export function StandingPanel({ weighing }: { weighing: Weighing }) {
-  const { causes, gate, verdict, remarks } = weighing;
+  const { causes, gate, verdict, remarks, disagreements } = weighing;
   const shown = causes.filter(({ share }, i) => i === 0 || share >= WORTH_SHOWING).slice(0, MOST_SHOWN);
   return (
     <Box component="section" aria-label="Standing">
       <Typography variant="h2" component="h2">
         Standing: {verdict.decided ? 'proven' : 'not proven yet'}
       </Typography>
-      {shown.length === 0 && (
-        <Typography>No reading says anything yet. Start with the next reading below.</Typography>
+      {disagreements.map(({ sentence }) => (
+        <Typography key={sentence} sx={{ color: 'standing.faulty', fontWeight: 600, mt: 0.5 }}>
+          ✕ {sentence}
+        </Typography>
+      ))}
+      {shown.length === 0 && disagreements.length === 0 && (
+        <Typography>No reading says anything yet. Start with the next reading.</Typography>
       )}
       <Box component="ol" aria-label="Causes, likeliest first" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((cause, i) => (

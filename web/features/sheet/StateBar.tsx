@@ -4,6 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { ENGINE_STATES, type EngineState, type MachineState, type PlugState } from '@lettura/core/evidence';
 import { formatPressure, type Ambient } from '@lettura/core/quantity';
+import type { ReactNode } from 'react';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': 'Key off',
@@ -22,6 +23,8 @@ export interface StateBarProps {
   ambientStale: boolean;
   absoluteUnit: Parameters<typeof formatPressure>[1];
   onAmbient: () => void;
+  /** What is done to the sensor, for the families that have such a thing. */
+  stimulus: ReactNode;
 }
 
 /** The state of the machine, on which every expectation depends and which every reading carries. */
@@ -33,6 +36,7 @@ export function StateBar({
   ambientStale,
   absoluteUnit,
   onAmbient,
+  stimulus,
 }: StateBarProps) {
   return (
     <Box
@@ -63,6 +67,7 @@ export function StateBar({
         <ToggleButton value="connected">Plug connected</ToggleButton>
         <ToggleButton value="unplugged">Plug off</ToggleButton>
       </ToggleButtonGroup>
+      {stimulus}
       <Button
         variant={ambient && !ambientStale ? 'text' : 'outlined'}
         color={ambient && !ambientStale ? 'inherit' : 'warning'}

@@ -5,6 +5,7 @@ import { expect, test } from 'vitest';
 import { meaningOf } from './meaning.ts';
 
 const caseFile: CaseFile = {
+  family: 'manifold-pressure',
   profile: MPX4250A,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings: [],

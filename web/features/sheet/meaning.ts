@@ -1,7 +1,15 @@
-import type { Evidence, MachineState } from '@lettura/core/evidence';
+import { sameDrive, type Evidence, type MachineState } from '@lettura/core/evidence';
 import { expectedReading, type Expectation } from '@lettura/core/expectation';
-import { formatPressure, toKpaAbs } from '@lettura/core/quantity';
-import { expectationContext, pressureOfSignal, signalAtRail, type CaseFile } from '@lettura/core/reasoning';
+import {
+  formatPressure,
+  formatValue,
+  formatWithBasis,
+  isPressure,
+  MEASURANDS,
+  toKpaAbs,
+} from '@lettura/core/quantity';
+import { expectationContext, valueOfSignal, signalAtRail, type CaseFile } from '@lettura/core/reasoning';
+import type { MeasuredValue } from '@lettura/core/uncertainty';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 
@@ -31,13 +39,16 @@ export function meaningOf(reading: Seen, caseFile: CaseFile, units: Units): Mean
 export const fitOf = (value: number, { lowest, highest }: Expectation): Fit =>
   value < lowest ? 'below' : value > highest ? 'above' : 'as-expected';
 
-function valueInExpectedUnit(reading: Seen, { ambient }: CaseFile): number | undefined {
+function valueInExpectedUnit(reading: Seen, { ambient, profile }: CaseFile): number | undefined {
   switch (reading.kind) {
     case 'wire':
       return reading.volts;
     case 'scan':
-      return reading.pressureKpaAbs;
+      return reading.value;
     case 'gauge': {
+      if (profile.measures !== 'absolute-pressure' && reading.basis !== 'absolute') {
+        return reading.basis === 'vacuum' ? -reading.pressureKpa : reading.pressureKpa;
+      }
       const kpaAbs = ambient && toKpaAbs(reading, ambient.pressureKpaAbs);
       return kpaAbs?.ok ? kpaAbs.value : undefined;
     }
@@ -48,29 +59,37 @@ function conversionOf(reading: Seen, caseFile: CaseFile, units: Units): string |
   if (reading.kind === 'wire') {
     const converts =
       reading.lane === 'signal' && reading.state.plug === 'connected' && reading.state.engine !== 'key-off';
-    return converts ? signalAsPressure({ ...reading, id: 'unsaved' }, caseFile, units) : undefined;
+    return converts ? signalAsValue({ ...reading, id: 'unsaved' }, caseFile, units) : undefined;
   }
-  if (reading.kind === 'scan') return bothBases(reading.pressureKpaAbs, caseFile, units);
+  if (reading.kind === 'scan') return inEveryBasis(reading.value, caseFile, units);
+  const { measures } = caseFile.profile;
+  if (measures === 'gauge-pressure' || measures === 'differential-pressure') {
+    return reading.basis === 'absolute'
+      ? 'This sensor counts from ambient: type the gauge value.'
+      : undefined;
+  }
   if (!caseFile.ambient) return 'Absolute pressure follows once the ambient pressure is given.';
   const kpaAbs = toKpaAbs(reading, caseFile.ambient.pressureKpaAbs);
   return kpaAbs.ok
-    ? bothBases(kpaAbs.value, caseFile, units)
+    ? inEveryBasis(kpaAbs.value, caseFile, units)
     : `${kpaAbs.problem.message} ${kpaAbs.problem.next}`;
 }
 
-function signalAsPressure(
+function signalAsValue(
   signal: Extract<Evidence, { kind: 'wire' }>,
   caseFile: CaseFile,
   units: Units,
 ): string {
+  const { measures } = caseFile.profile;
   const rail = signalAtRail(signal, caseFile);
-  if (rail) return `Past the circuit-${rail} limit: no pressure gives that.`;
-  const sensor = pressureOfSignal(caseFile, signal);
+  if (rail)
+    return `Past the circuit-${rail} limit: no ${isPressure(measures) ? 'pressure' : MEASURANDS[measures].words} gives that.`;
+  const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return `${sensor.problem.message} ${sensor.problem.next}`;
   const { own, assumed, extrapolated } = sensor.value;
-  const doubt = formatPressure(own.expandedUncertaintyKpa, units.absolute);
+  const doubt = formatValue(own.expandedUncertainty, measures, units.absolute);
   return [
-    `${bothBases(own.pressureKpaAbs, caseFile, units)} (±${doubt}, k = 2)`,
+    `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`,
     extrapolated ? 'outside the sensor’s range' : '',
     assumed.length > 0 ? `${assumed.join(' and ')} not measured yet, nominal taken` : '',
   ]
@@ -78,10 +97,21 @@ function signalAsPressure(
     .join(' · ');
 }
 
-function bothBases(kpaAbs: number, { ambient }: CaseFile, units: Units): string {
-  const absolute = `${formatPressure(kpaAbs, units.absolute)} absolute`;
-  return ambient ? `${absolute} = ${vacuumInWords(kpaAbs, ambient, units)}` : absolute;
+function inEveryBasis(value: number, { ambient, profile }: CaseFile, units: Units): string {
+  if (profile.measures !== 'absolute-pressure')
+    return formatWithBasis(value, profile.measures, units.absolute);
+  const absolute = `${formatPressure(value, units.absolute)} absolute`;
+  return ambient ? `${absolute} = ${vacuumInWords(value, ambient, units)}` : absolute;
 }
 
-export const sameState = (a: MachineState, b: MachineState): boolean =>
-  a.engine === b.engine && a.plug === b.plug;
+/** The budget behind a signal's value, where it has one. */
+export function budgetOf(reading: Seen, caseFile: CaseFile): MeasuredValue | undefined {
+  if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
+    return undefined;
+  const signal = { ...reading, id: 'unsaved' };
+  if (reading.state.engine === 'key-off' || signalAtRail(signal, caseFile)) return undefined;
+  const sensor = valueOfSignal(caseFile, signal);
+  return sensor.ok ? sensor.value.own : undefined;
+}
+
+export const sameState = (a: MachineState, b: MachineState): boolean => a.plug === b.plug && sameDrive(a, b);

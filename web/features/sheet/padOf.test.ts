@@ -23,6 +23,7 @@ const taken = (id: string, state: MachineState, volts: number): Standing => ({
   volts,
 });
 const caseFile: CaseFile = {
+  family: 'manifold-pressure',
   profile: MPX4250A,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings: [],

@@ -5,9 +5,11 @@ import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '
 import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 } from 'uuid';
-import { selectUnits } from '../../app/preferences.ts';
+import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { placeInWords, valueInWords } from '../../ui/inWords.ts';
 import { readingQueued } from '../outbox/index.ts';
+import { entryDefaults } from './entryDefaults.ts';
+import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
 import { entryDone, selectInHand } from './sheetSlice.ts';
 import type { Sheet } from './useSheet.ts';
 
@@ -25,6 +27,7 @@ export function useEntry(sheet: Sheet) {
   const jobId = sheet.job.id;
   const { state, selected, correcting } = useSelector(selectInHand(jobId));
   const units = useSelector(selectUnits);
+  const chosen = useSelector(selectInstruments);
   const dispatch = useDispatch();
   const [problem, setProblem] = useState<Problem>();
   const [done, setDone] = useState<Done>();
@@ -70,6 +73,29 @@ export function useEntry(sheet: Sheet) {
     setDone(undefined);
   };
 
+  const recordMeasured = (
+    entry: Exclude<Entry, { kind: 'ambient' }>,
+    inState: RecordedState,
+    text: string,
+  ) => {
+    const taken = instrumentInHand(entry.kind, sheet.instruments, chosen);
+    const { warnings, ...value } = entry;
+    record({ ...value, state: inState, ...(taken ? { instrumentId: taken.id } : {}) }, text, [
+      ...warnings,
+      ...(taken ? rangeWarning(entry, taken) : []),
+    ]);
+  };
+
+  /** A new barometer reading leaves the air as warm as it was. */
+  const recordBarometer = (
+    { stationKpaAbs, warnings }: Extract<Entry, { kind: 'ambient' }>,
+    text: string,
+  ) => {
+    const airCelsius = sheet.caseFile.ambient?.airCelsius;
+    const air = airCelsius === undefined ? {} : { airCelsius };
+    record({ kind: 'ambient', ambient: { source: 'barometer', stationKpaAbs, ...air } }, text, warnings);
+  };
+
   return {
     problem,
     done,
@@ -78,22 +104,25 @@ export function useEntry(sheet: Sheet) {
     takeBack,
     /** Reads what was typed and records it; refused text stays where it is, with what to do. */
     enter(text: string): boolean {
-      const entry = quickEntry(text, { selected, pressureUnit: units.absolute, gaugeUnit: units.vacuum });
+      const entry = quickEntry(text, entryDefaults(sheet.caseFile, selected, units));
       const refused = entry.ok ? physicalProblem(entry.value, sheet) : entry.problem;
       if (refused || !entry.ok) {
         setProblem(refused);
         return false;
       }
-      const { warnings, ...value } = entry.value;
-      if (value.kind === 'ambient') {
-        record(
-          { kind: 'ambient', ambient: { source: 'barometer', stationKpaAbs: value.stationKpaAbs } },
-          text,
-          warnings,
-        );
-      } else {
-        record({ ...value, state }, text, warnings);
+      if (entry.value.kind === 'ambient') recordBarometer(entry.value, text);
+      else recordMeasured(entry.value, state, text);
+      return true;
+    },
+    /** A signal at the plug in a state of its own: a step of a pump table. */
+    enterSignal(inState: RecordedState, text: string): boolean {
+      const point = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
+      const entry = quickEntry(text, entryDefaults(sheet.caseFile, point, units));
+      if (!entry.ok || entry.value.kind !== 'wire') {
+        setProblem(entry.ok ? NOT_VOLTS : entry.problem);
+        return false;
       }
+      recordMeasured(entry.value, inState, text);
       return true;
     },
     enterAmbient(ambient: AmbientSource, text: string) {
@@ -101,6 +130,15 @@ export function useEntry(sheet: Sheet) {
     },
   };
 }
+
+const NOT_VOLTS: Problem = {
+  code: 'not-volts',
+  message: 'A step of the pump table takes the signal in volts.',
+  next: 'Type the volts as the meter shows them, for example 2.31.',
+};
+
+/** The state as a reading carries it to the server. */
+export type RecordedState = Extract<NewReading, { kind: 'wire' }>['state'];
 
 export type EntryActions = ReturnType<typeof useEntry>;
 

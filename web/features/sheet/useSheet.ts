@@ -2,7 +2,7 @@ import { caseFileOf, standingReadings, type JobSheet } from '@lettura/contract';
 import { weigh, type CaseFile, type Weighing } from '@lettura/core/reasoning';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
-import { useJobSheetQuery } from '../../app/api.ts';
+import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
 import { selectOutbox } from '../outbox/index.ts';
 
@@ -21,6 +21,7 @@ export interface Sheet extends JobSheet {
 export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unknown } {
   const { data, error } = useJobSheetQuery(jobId, { pollingInterval: POLL_MS, skipPollingIfUnfocused: true });
   const { entries } = useSelector(selectOutbox);
+  const { data: library } = useListInstrumentsQuery();
   const units = useSelector(selectUnits);
   const sheet = useMemo((): Sheet | undefined => {
     if (!data) return undefined;
@@ -29,15 +30,18 @@ export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unkn
       .filter(({ reading, refused }) => reading.jobId === jobId && !refused && !known.has(reading.id))
       .map(({ reading }) => reading);
     const readings = [...data.readings, ...unsent];
-    const caseFile = caseFileOf({ readings, sensor: data.sensor }, units.absolute);
+    // An unsent reading may have been taken with one that the job does not know yet.
+    const instruments = [...data.instruments, ...(library ?? [])];
+    const caseFile = caseFileOf({ ...data, readings, instruments }, units.absolute);
     return {
       ...data,
       readings,
+      instruments,
       standing: standingReadings(readings),
       unsentIds: new Set(unsent.map(({ id }) => id)),
       caseFile,
       weighing: weigh(caseFile),
     };
-  }, [data, entries, jobId, units]);
+  }, [data, entries, jobId, library, units]);
   return { sheet, error: data ? undefined : error };
 }

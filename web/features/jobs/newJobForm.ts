@@ -1,0 +1,23 @@
+import { jobDetails, vehicle } from '@lettura/contract';
+import { z } from 'zod';
+import { codesFromText } from '../../ui/codesFromText.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
+
+const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
+
+/** The new-job form, as it is typed and as it is read. */
+export const newJobForm = z.object({
+  vehicleName: vehicle.shape.name,
+  complaint: jobDetails.shape.complaint,
+  codes: codesFromText,
+  history: jobDetails.shape.history,
+  sensorId: z.string().min(1, 'Choose the sensor under test.'),
+  litres: z
+    .string()
+    .refine((text) => text.trim() === '' || fieldNumber(text, LITRES).ok, 'Enter litres, for example 1.6.')
+    .transform((text) => {
+      const litres = fieldNumber(text, LITRES);
+      return litres.ok ? litres.value : undefined;
+    }),
+});
+export type NewJobDetails = z.output<typeof newJobForm>;

@@ -1,0 +1,62 @@
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Evidence } from '@lettura/core/evidence';
+import { formatPressure, formatWithBasis } from '@lettura/core/quantity';
+import { beforeAndAfter, voltsInWords, type CaseFile } from '@lettura/core/reasoning';
+import { enInWords } from '@lettura/core/uncertainty';
+import { Numeral } from '../../ui/Numeral.tsx';
+import { briefState, placeInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+
+/** The same readings taken again, the first beside the last: what a repair changed, beyond the doubt of the meter. */
+export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; units: Units }) {
+  const pairs = beforeAndAfter(caseFile);
+  if (pairs.length === 0) return null;
+  return (
+    <Box>
+      <Typography variant="h2">Before and after</Typography>
+      <Table size="small" aria-label="Before and after">
+        <TableHead>
+          <TableRow>
+            <TableCell>Point and state</TableCell>
+            <TableCell align="right">First</TableCell>
+            <TableCell align="right">Last</TableCell>
+            <TableCell>Change</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {pairs.map(({ before, after, comparison }) => (
+            <TableRow key={before.id}>
+              <TableCell component="th" scope="row">
+                {placeInWords(before)}, {briefState(before.state)}
+              </TableCell>
+              <Numeral>{show(before, units)}</Numeral>
+              <Numeral>{show(after, units)}</Numeral>
+              <TableCell>
+                {comparison.outcome === 'disagree'
+                  ? `${comparison.difference > 0 ? '▲ risen' : '▼ fallen'}, En ${enInWords(comparison.en)}`
+                  : 'no change beyond the doubt'}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+function show(reading: Evidence, units: Units): string {
+  switch (reading.kind) {
+    case 'wire':
+      return voltsInWords(reading.volts);
+    case 'gauge':
+      return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${reading.basis}`;
+    case 'scan':
+      return formatWithBasis(reading.value, reading.measures, units.absolute);
+  }
+}

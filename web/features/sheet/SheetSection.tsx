@@ -1,0 +1,103 @@
+import { FAULT_WORDS, faultOfCase } from '@lettura/bench';
+import type { Reading } from '@lettura/contract';
+import { useDispatch, useSelector } from 'react-redux';
+import { selectInstruments, selectUnits } from '../../app/preferences.ts';
+import { BenchPanel } from '../bench/index.ts';
+import { AmbientPanel } from './AmbientPanel.tsx';
+import { ComparePanel } from './ComparePanel.tsx';
+import { JobPanel } from './JobPanel.tsx';
+import { Keypad } from './Keypad.tsx';
+import { PumpPanel } from './PumpPanel.tsx';
+import { pumpInHand } from './pumpInHand.ts';
+import { ReadingPanel } from './ReadingPanel.tsx';
+import { RecordPanel } from './RecordPanel.tsx';
+import type { Section } from './SectionTabs.tsx';
+import { correctionStarted, selectInHand, stateSet } from './sheetSlice.ts';
+import { TakenWith } from './TakenWith.tsx';
+import type { EntryActions } from './useEntry.ts';
+import type { Sheet } from './useSheet.ts';
+import { VerdictPanel } from './VerdictPanel.tsx';
+
+export interface SheetSectionProps {
+  section: Section;
+  sheet: Sheet;
+  entry: EntryActions;
+  onDraft: (text: string) => void;
+  /** Brings the typing back to the quick entry. */
+  onType: () => void;
+}
+
+/** The section in hand, with its few controls. */
+export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSectionProps) {
+  const { job, sensor, caseFile, weighing } = sheet;
+  const { state, selected, draft } = useSelector(selectInHand(job.id));
+  const units = useSelector(selectUnits);
+  const chosen = useSelector(selectInstruments);
+  const dispatch = useDispatch();
+  const correct = (reading: Reading) => {
+    // The value may have been wrong; the state it was read in was not.
+    if ('state' in reading) dispatch(stateSet({ jobId: job.id, stimulus: undefined, ...reading.state }));
+    dispatch(correctionStarted({ jobId: job.id, id: reading.id, draft: reading.enteredText }));
+    onType();
+  };
+  switch (section) {
+    case 'reading':
+      return (
+        <ReadingPanel
+          sheet={sheet}
+          state={state}
+          target={selected}
+          draft={draft}
+          units={units}
+          takenWith={<TakenWith kind={selected.kind} instruments={sheet.instruments} />}
+          instrument={
+            job.bench && (
+              <BenchPanel
+                bench={job.bench}
+                state={state}
+                target={selected}
+                onTake={(text) => entry.enter(text)}
+              />
+            )
+          }
+          keypad={
+            <Keypad
+              draft={draft}
+              electrical={selected.kind === 'wire'}
+              onDraft={onDraft}
+              onSave={() => entry.enter(draft)}
+            />
+          }
+          onTakeBack={entry.takeBack}
+          onCorrect={correct}
+        />
+      );
+    case 'pump':
+      return (
+        <PumpPanel
+          caseFile={caseFile}
+          pump={pumpInHand(sheet, chosen)}
+          units={units}
+          disabled={job.deletedAt !== undefined}
+          onEnter={entry.enterSignal}
+        />
+      );
+    case 'compare':
+      return <ComparePanel caseFile={caseFile} state={state} units={units} />;
+    case 'ambient':
+      return <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />;
+    case 'record':
+      return <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />;
+    case 'verdict':
+      return (
+        <VerdictPanel
+          jobId={job.id}
+          weighing={weighing}
+          verdicts={sheet.verdicts}
+          revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
+        />
+      );
+    case 'job':
+      return <JobPanel job={job} sensor={sensor} />;
+  }
+}

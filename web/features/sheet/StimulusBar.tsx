@@ -1,0 +1,55 @@
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { MachineState, Stimulus } from '@lettura/core/evidence';
+import type { FamilyId } from '@lettura/core/family';
+import { formatPressure } from '@lettura/core/quantity';
+import type { Units } from '../../ui/units.ts';
+
+/** What can be done to a sensor of this family without an instrument: its words for "nothing" and for "done". */
+const CHOICES: Partial<Record<FamilyId, { stimulus: Stimulus; off: string; on: string }>> = {
+  throttle: { stimulus: { kind: 'full-travel' }, off: 'Throttle closed', on: 'Wide open' },
+  pedal: { stimulus: { kind: 'full-travel' }, off: 'Pedal at rest', on: 'Fully down' },
+  flap: { stimulus: { kind: 'full-travel' }, off: 'Arm as it is', on: 'At the far stop' },
+  'exhaust-flow-differential': { stimulus: { kind: 'valve-open' }, off: 'Valve as it is', on: 'Forced open' },
+};
+
+export interface StimulusBarProps {
+  family: FamilyId;
+  state: MachineState;
+  units: Units;
+  onChange: (change: Pick<MachineState, 'stimulus'>) => void;
+}
+
+/** The stimulus as part of the machine's state, for the families that have one; a pump is set in its own table. */
+export function StimulusBar({ family, state, units, onChange }: StimulusBarProps) {
+  const { stimulus } = state;
+  if (stimulus?.kind === 'pump') {
+    const { kpaAboveAmbient } = stimulus;
+    const size = formatPressure(
+      Math.abs(kpaAboveAmbient),
+      kpaAboveAmbient < 0 ? units.vacuum : units.absolute,
+    );
+    return (
+      <Button variant="outlined" color="warning" onClick={() => onChange({ stimulus: undefined })}>
+        Pump {size} {kpaAboveAmbient < 0 ? 'vacuum' : ''}: take it off
+      </Button>
+    );
+  }
+  const choice = CHOICES[family];
+  if (!choice) return null;
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      aria-label="What is done to the sensor"
+      value={stimulus ? 'on' : 'off'}
+      onChange={(_event, chosen: 'on' | 'off' | null) =>
+        chosen && onChange({ stimulus: chosen === 'on' ? choice.stimulus : undefined })
+      }
+    >
+      <ToggleButton value="off">{choice.off}</ToggleButton>
+      <ToggleButton value="on">{choice.on}</ToggleButton>
+    </ToggleButtonGroup>
+  );
+}

@@ -1,0 +1,52 @@
+import { calibrationOverdue, type Instrument, type InstrumentSort } from '@lettura/contract';
+import type { Entry } from '@lettura/core/entry';
+import type { ReadingWarning } from '@lettura/core/quantity';
+
+type Measured = Exclude<Entry, { kind: 'ambient' }>;
+type Taken = Measured['kind'];
+
+const SORTS: Record<Taken, readonly InstrumentSort[]> = {
+  wire: ['meter'],
+  gauge: ['gauge', 'hand-pump'],
+  scan: ['live-data'],
+};
+
+export const instrumentsFor = (kind: Taken, instruments: readonly Instrument[]): Instrument[] =>
+  instruments.filter(({ sort, retired }) => !retired && SORTS[kind].includes(sort));
+
+/** The instrument chosen for this sort of reading; undefined while nobody has chosen, and the common one is assumed. */
+export const instrumentInHand = (
+  kind: Taken,
+  instruments: readonly Instrument[],
+  chosen: { [Kind in Taken]?: string | undefined },
+): Instrument | undefined => instrumentsFor(kind, instruments).find(({ id }) => id === chosen[kind]);
+
+/** A reading past what the instrument can show is a slip, or the wrong instrument: told, never refused. */
+export function rangeWarning(entry: Measured, { name, lowest, highest }: Instrument): ReadingWarning[] {
+  const value = shownBy(entry);
+  if (value >= lowest && value <= highest) return [];
+  return [
+    {
+      code: 'past-instrument-range',
+      message: `That is past what ${name} can show: check the instrument chosen.`,
+    },
+  ];
+}
+
+/** As the instrument's own range counts it: on a gauge vacuum lies below zero. */
+function shownBy(entry: Measured): number {
+  switch (entry.kind) {
+    case 'wire':
+      return entry.volts;
+    case 'gauge':
+      return entry.basis === 'vacuum' ? -entry.pressureKpa : entry.pressureKpa;
+    case 'scan':
+      return entry.value;
+  }
+}
+
+/** Said where the instrument is chosen and where its reading stands; the doubt is left as the paper has it. */
+export const overdueWords = (instrument: Instrument, today: string): string | undefined =>
+  calibrationOverdue(instrument, today)
+    ? `Calibration of ${instrument.name} was due ${instrument.calibrationDue ?? ''}: its accuracy is not assured. Nothing was widened for it.`
+    : undefined;

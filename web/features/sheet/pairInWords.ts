@@ -1,0 +1,32 @@
+import { formatValue, type Measurand } from '@lettura/core/quantity';
+import type { Pair } from '@lettura/core/reasoning';
+import { enInWords } from '@lettura/core/uncertainty';
+import { upperFirst } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+
+/** One comparison in a sentence: whether they agree, by how much, and what would settle it where they cannot tell. */
+export function pairInWords(
+  { a, b, comparison, matters }: Omit<Pair, 'a' | 'b'> & { a: string; b: string },
+  measures: Measurand,
+  units: Units,
+): string {
+  const { outcome, difference, expandedUncertainty, en, limitedBy, sufficientLimits } = comparison;
+  const show = (value: number) => formatValue(value, measures, units.absolute);
+  const side = difference >= 0 ? 'above' : 'below';
+  const said = `${upperFirst(a)} is ${show(Math.abs(difference))} ${side} ${b} (±${show(expandedUncertainty)}, En ${enInWords(en)})`;
+  switch (outcome) {
+    case 'agree':
+      return `✓ Agree. ${said}.`;
+    case 'disagree':
+      return matters
+        ? `✕ Disagree, and it matters. ${said}.`
+        : `~ Disagree, but too little to matter. ${said}.`;
+    case 'cannot-tell': {
+      const cure =
+        sufficientLimits === undefined
+          ? 'even a perfect one would not do alone'
+          : `±${show(sufficientLimits)} there would do`;
+      return `? These instruments cannot tell. ${said}; the limit is ${limitedBy}: ${cure}.`;
+    }
+  }
+}

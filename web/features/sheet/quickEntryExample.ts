@@ -1,0 +1,22 @@
+import type { Target } from '@lettura/core/evidence';
+import { MEASURANDS } from '@lettura/core/quantity';
+import type { CaseFile } from '@lettura/core/reasoning';
+
+const LIVE = { kPa: '47 kPa', '%': '12.5', '°': '30', 'g/s': '2.6' } as const;
+
+/** What may be typed, in the quantities of this job: the point in hand first. */
+export function quickEntryExample(
+  kind: Target['kind'],
+  { profile, companion, family }: Pick<CaseFile, 'profile' | 'companion' | 'family'>,
+): string {
+  const live = LIVE[MEASURANDS[profile.measures].unit];
+  const own = { wire: '2.31', gauge: '16.5', scan: live }[kind];
+  return [
+    own,
+    'or: ref ecu 4.98',
+    'ret 12mV',
+    ...(companion ? ['sig2 4.2'] : []),
+    ...(family === 'manifold-pressure' ? ['gauge 16.5 inHg vac'] : []),
+    ...(kind === 'scan' ? [] : [`scan ${live}`]),
+  ].join(' · ');
+}
