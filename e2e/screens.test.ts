@@ -22,10 +22,10 @@ const openDemo = async (machine: string) => {
   await nextReading(page).waitFor();
 };
 
-test('the demo shows six jobs in different stages, and search narrows them as one types', async () => {
+test('the demo shows nine jobs in different stages, and search narrows them as one types', async () => {
   await page.goto(app.url);
   const rows = page.getByRole('table', { name: 'Jobs' }).getByRole('row');
-  await rows.nth(6).waitFor();
+  await rows.nth(9).waitFor();
   await page.getByLabel('Search').fill('p0106 rc2');
   await expect.poll(() => rows.count()).toBe(2); // the heading and the boat
   await page.getByLabel('Search').fill('nothing like it');
@@ -115,7 +115,21 @@ const SCREENS: [string, () => Promise<void>][] = [
   ['bench', () => openDemo('simulated')],
   [
     'report',
-    async () => void (await openDemo('Larch'), await page.getByRole('link', { name: 'Report' }).click()),
+    async () =>
+      void (await openDemo('Larch 1.6 crew van 7'), await page.getByRole('link', { name: 'Report' }).click()),
+  ],
+  ['sensors', async () => void (await page.goto(`${app.url}/sensors/01935a00-0000-7000-8000-000000000016`))],
+  ['new sensor', async () => void (await page.goto(`${app.url}/sensors/new`))],
+  ['instruments', async () => void (await page.goto(`${app.url}/instruments`))],
+  [
+    'pump',
+    async () =>
+      void (await openDemo('Weir Lane crane engine'), await page.getByRole('tab', { name: 'Pump' }).click()),
+  ],
+  [
+    'flow',
+    async () =>
+      void (await openDemo('Eastfen pump 2'), await page.getByRole('tab', { name: 'Compare' }).click()),
   ],
 ];
 
@@ -156,5 +170,10 @@ test.each([
   }
   expect(await quickEntry(page).isVisible()).toBe(true);
   expect(await standing(page).isVisible()).toBe(true);
+  for (const path of ['/sensors/01935a00-0000-7000-8000-000000000016', '/sensors/new', '/instruments']) {
+    await page.goto(app.url + path);
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  }
   await page.setViewportSize({ width: 1280, height: 800 });
 });

@@ -1,4 +1,6 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from 'playwright-core';
+import { expect } from 'vitest';
 
 export interface NewJob {
   machine: string;
@@ -19,8 +21,8 @@ export async function openJob(page: Page, url: string, job: NewJob): Promise<voi
   await page.getByLabel('Vehicle or machine').fill(job.machine);
   await page.getByLabel('Complaint').fill(job.complaint);
   if (job.codes) await page.getByLabel('Codes, stored or pending').fill(job.codes);
-  await page.getByLabel('Sensor under test').click();
-  await page.getByRole('option', { name: job.sensor }).click();
+  await page.getByLabel('Sensor under test').fill(job.sensor);
+  await page.getByRole('option', { name: job.sensor }).first().click();
   if (job.ambient) {
     const { source, pressure, altitude } = job.ambient;
     await page.getByRole('button', { name: source }).click();
@@ -49,3 +51,10 @@ export const standing = (page: Page) => page.getByRole('region', { name: 'Standi
 export const nextReading = (page: Page) => page.getByRole('region', { name: 'Next reading' });
 export const choose = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 export const section = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+
+/** The page as it stands has no accessibility fault that axe knows of. */
+export async function noAccessibilityFault(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}

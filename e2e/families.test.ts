@@ -1,0 +1,152 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { application, launchBrowser, openPage } from './application.ts';
+import { choose, enter, noAccessibilityFault, openJob, pad, section, standing } from './steps.ts';
+
+let app: Awaited<ReturnType<typeof application>>;
+let browser: Browser;
+let page: Page;
+let complaints: string[];
+beforeAll(async () => {
+  [app, browser] = await Promise.all([application(), launchBrowser()]);
+  ({ page, complaints } = await openPage(browser));
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+test('a pedal pair: track 2 is expected from track 1, and tracks that part at full travel are told', async () => {
+  await openJob(page, app.url, {
+    machine: 'Larch 1.6 crew van',
+    complaint: 'limp mode when pulling away',
+    sensor: 'Larch AP-2 pedal, half-ratio pair',
+  });
+  await enter(page, 'ref 5.00');
+  await enter(page, 'sig 1.02');
+  await pad(page, 'Second signal at the sensor plug: expect 0.31 to 0.71 V').waitFor(); // half of 1.02 V, ± 4 % of 5 V
+  await enter(page, 'sig2 0.51');
+  await pad(page, 'Second signal at the sensor plug: 510 mV, as expected').waitFor();
+  await choose(page, 'Fully down');
+  await enter(page, 'sig 4.38');
+  await enter(page, 'sig2 1.88');
+  await standing(page)
+    .getByText(/tracks do not belong together .*full travel.*6\.2 % of the reference off/u)
+    .waitFor();
+  await section(page, 'Compare');
+  await page
+    .getByText(/Track 1 reads 4\.380 V and calls for 2\.190 V on track 2, which reads 1\.880 V/u)
+    .waitFor();
+  await enter(page, 'scan 99 %');
+  await page
+    .getByRole('table', { name: 'Values compared' })
+    .getByRole('row', { name: /^Live data/u })
+    .waitFor();
+  await page.getByText(/✓ Agree\. Sensor is/u).waitFor();
+  await noAccessibilityFault(page);
+});
+
+test('a reading taken in the wrong quantity is refused with an example that fits', async () => {
+  await enter(page, 'scan 30 kPa');
+  await page.getByRole('alert').getByText('for example 16.5 %').waitFor();
+});
+
+test('a flow meter stands beside speed and density, and beside the litres rule', async () => {
+  await page.goto(`${app.url}/jobs/new`);
+  await page.getByLabel('Vehicle or machine').fill('Marsh Lane pump 2');
+  await page.getByLabel('Complaint').fill('hunts at idle');
+  await page.getByLabel('Sensor under test').fill('brill hf-5');
+  await page.getByRole('option', { name: /Brill HF-5/u }).click();
+  await page.getByLabel('Engine displacement in L').fill('5.4');
+  await page.getByLabel('Station pressure').fill('101.1');
+  await page.getByLabel('Air, °C').fill('18');
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await pad(page, 'Battery feed at the sensor plug: expect 11.50 to 13.00 V').waitFor();
+  await choose(page, 'Idle');
+  await enter(page, 'sig 1.58');
+  await standing(page)
+    .getByText(/reads 2\.71 g\/s \(idle\); 5\.40 g\/s to 8\.10 g\/s would be usual/u)
+    .waitFor();
+  await section(page, 'Compare');
+  const check = page.getByRole('group', { name: 'Flow meter against the engine' });
+  await check.getByText(/The litres rule calls for 6\.75 g\/s .* ✕ Disagree, and it matters/u).waitFor();
+  await check.getByLabel('Speed, 1/min').fill('650');
+  await check.getByLabel(/^Manifold/u).fill('34');
+  // 0.75 · 5.4 · 650/120 · 34 / (0.28705 · 291.15) = 8.92 g/s by hand
+  await check.getByText(/Speed and density calls for 8\.92 g\/s .* ✕ Disagree, and it matters/u).waitFor();
+  await enter(page, 'feed 12.4');
+  await noAccessibilityFault(page);
+});
+
+test('a ten-point sweep of the family that loses 0.1 V per inHg is judged point by point (common practice)', async () => {
+  await openJob(page, app.url, {
+    machine: 'Tolland 95 tractor',
+    complaint: 'stalls',
+    sensor: 'Manifold pressure, 3.0 V less 0.1 V per inHg',
+    ambient: { source: 'Barometer here', pressure: '101.325' },
+  });
+  await enter(page, 'ref 5.00');
+  await enter(page, 'ret 0mV');
+  await section(page, 'Pump');
+  await choose(page, '10 steps');
+  const table = page.getByRole('table', { name: 'Pump sweep' });
+  await expect.poll(() => table.getByRole('row').count()).toBe(11);
+  for (let i = 0; i < 10; i++) {
+    const vacuum = 2.5 * i;
+    // Sound to 17.5 inHg; from there the signal hangs at 1.25 V.
+    const field = table.getByLabel(`Signal at ${vacuum} inHg`);
+    await field.fill(Math.max(1.25, 3 - 0.1 * vacuum).toFixed(3));
+    await field.press('Enter');
+  }
+  await page.getByText('10 of 10 steps read.').waitFor();
+  const rows = await table.getByRole('row').allTextContents();
+  expect(rows.slice(1, 9).every((row) => row.includes('✓ agrees'))).toBe(true);
+  expect(rows[10]).toContain('✕ disagrees');
+  await standing(page)
+    .getByText(/does not follow the pump/u)
+    .waitFor();
+  await noAccessibilityFault(page);
+});
+
+test('at 1,500 m the same table is 0.5 V lower', async () => {
+  await enter(page, 'baro 845.6 mbar'); // US Standard Atmosphere, 1976
+  const table = page.getByRole('table', { name: 'Pump sweep' });
+  const first = table.getByRole('row').nth(1);
+  await expect.poll(() => first.textContent()).toMatch(/2\.\d\d to 2\.\d\d V/u);
+  const [low, high] = ((await first.textContent()) ?? '').match(/\d\.\d\d/gu) ?? [];
+  expect((Number(low) + Number(high)) / 2).toBeCloseTo(2.505, 1); // 3.0 V less 4.95 inHg at 0.1 V each
+});
+
+test('a step typed as something else than volts is refused, and stays in its field', async () => {
+  const field = page.getByRole('table', { name: 'Pump sweep' }).getByLabel('Signal at 5 inHg');
+  await field.fill('two');
+  await field.press('Enter');
+  await page.getByRole('alert').getByText('is not a number').waitFor();
+  expect(await field.inputValue()).toBe('two');
+  await field.fill('');
+});
+
+test('the plug as found overrides the sensor’s list on this job alone', async () => {
+  await section(page, 'Job');
+  await page.getByRole('button', { name: 'Add a terminal' }).click();
+  await page.getByRole('textbox', { name: 'Terminal' }).fill('C');
+  await page.getByLabel('Colour').fill('orange');
+  await page.getByRole('button', { name: 'Save job details' }).click();
+  await page.getByText('Saved').waitFor();
+  await page.reload();
+  await page.getByText('Plug on this vehicle, changed from the sensor’s list').waitFor();
+  expect(await page.getByLabel('Colour').inputValue()).toBe('orange');
+});
+
+test('the same reading taken again stands beside the first', async () => {
+  await enter(page, 'ref 4.90');
+  await section(page, 'Compare');
+  const table = page.getByRole('table', { name: 'Before and after' });
+  expect(await table.getByRole('row', { name: /Reference at the sensor plug/u }).textContent()).toMatch(
+    /5\.00 V.*4\.90 V.*▼ fallen/su,
+  );
+});
+
+test('the browser had nothing to complain of', () => {
+  expect(complaints).toEqual([]);
+});
