@@ -43,7 +43,7 @@ const VIEWS = [
     async (page) => {
       await page.getByRole('link', { name: 'Sensors' }).click();
       await page.getByRole('link', { name: '0.1 V per inHg' }).click();
-      await page.getByRole('img', { name: 'Signal against pressure' }).waitFor();
+      await page.getByRole('img', { name: 'Signal against absolute pressure' }).waitFor();
     },
   ],
   [
@@ -54,8 +54,38 @@ const VIEWS = [
       await page.getByRole('link', { name: 'New sensor from points' }).click();
       await page.getByLabel('Name').fill('Pump engine 4, old sensor');
       await page.getByLabel('Where the points come from').fill('Pump sweep on a known-good part');
-      await page.getByLabel(/^Points/u).fill('20 0.50\n40 1.21\n60 1.95\n80 3.15\n100 3.30\n115 3.85');
+      await page
+        .getByRole('textbox', { name: /^Points/u })
+        .fill('20 0.50\n40 1.21\n60 1.95\n80 3.15\n100 3.30\n115 3.85');
       await page.getByRole('alert').waitFor();
+    },
+  ],
+  [
+    'sensor-pair',
+    TABLET,
+    async (page) => {
+      await page.getByRole('link', { name: 'Sensors' }).click();
+      await page.getByLabel('Search sensors').fill('mirrored');
+      await page.getByRole('link', { name: 'mirrored pair' }).click();
+      await page.getByRole('table', { name: 'What each step should read' }).waitFor();
+    },
+  ],
+  ['instruments', LAPTOP, (page) => page.getByRole('link', { name: 'Instruments' }).click()],
+  [
+    'pump',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Weir Lane crane engine' }).click();
+      await page.getByRole('tab', { name: 'Pump' }).click();
+    },
+  ],
+  [
+    'flow',
+    LAPTOP,
+    async (page) => {
+      await page.getByRole('link', { name: 'Eastfen pump 2' }).click();
+      await page.getByRole('button', { name: 'Idle', exact: true }).click();
+      await page.getByRole('tab', { name: 'Compare' }).click();
     },
   ],
   [

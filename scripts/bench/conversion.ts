@@ -1,4 +1,4 @@
-import { MPX4250A, pchip, pressuresFromSignals, type SensorProfile } from '@lettura/core/transfer';
+import { MPX4250A, pchip, valuesFromSignals, type SensorProfile } from '@lettura/core/transfer';
 
 const SAMPLES = 10_000_000;
 const ROUNDS = 7;
@@ -9,17 +9,21 @@ type Loop = (volts: Float64Array, into: Float64Array) => void;
 
 /** The core's batch conversion against the same arithmetic written out by hand. */
 export const conversionRatio = (): Ratio =>
-  best(bareLine, (volts, into) => pressuresFromSignals(volts, SUPPLY_VOLTS, MPX4250A, into));
+  best(bareLine, (volts, into) => valuesFromSignals(volts, SUPPLY_VOLTS, MPX4250A, into));
 
 const POINTS = Array.from({ length: 24 }, (_, i) => ({
   volts: 0.2 + 0.2 * i,
-  kpaAbs: 20 + 6 * i + 0.15 * i * i,
+  value: 20 + 6 * i + 0.15 * i * i,
 }));
-const TABLE: SensorProfile = { ...MPX4250A, transfer: { form: 'table', points: POINTS, ratiometric: false } };
+const TABLE: SensorProfile = {
+  ...MPX4250A,
+  measures: 'absolute-pressure',
+  transfer: { form: 'table', points: POINTS, ratiometric: false },
+};
 
 /** The same for a table: a search for the piece and a cubic, against both written out by hand. */
 export const tableConversionRatio = (): Ratio =>
-  best(bareTable(), (volts, into) => pressuresFromSignals(volts, SUPPLY_VOLTS, TABLE, into));
+  best(bareTable(), (volts, into) => valuesFromSignals(volts, SUPPLY_VOLTS, TABLE, into));
 
 /** The best of several rounds each, in turns; both must give the same numbers. */
 function best(bareLoop: Loop, coreLoop: Loop): Ratio {
@@ -52,7 +56,7 @@ function bareLine(volts: Float64Array, into: Float64Array): void {
 /** Pieces of the cubic taken from the core, the loop over them by hand. */
 function bareTable(): Loop {
   const x = Float64Array.from(POINTS, ({ volts }) => volts);
-  const y = Float64Array.from(POINTS, ({ kpaAbs }) => kpaAbs);
+  const y = Float64Array.from(POINTS, ({ value }) => value);
   const cubic = pchip([...x], [...y]);
   const pieces = x.length - 1;
   const slope = Float64Array.from(x, (at) => cubic.slopeAt(at));

@@ -1,5 +1,7 @@
 import { conversionRatio, tableConversionRatio } from './conversion.ts';
+import { fitRatios } from './fitting.ts';
 import { recordingRatio } from './recording.ts';
+import { typingRatio } from './typing.ts';
 
 const report = (
   what: string,
@@ -9,6 +11,19 @@ const report = (
 
 report('Batch conversion of 10,000,000 samples', conversionRatio(), 'the time of a bare loop');
 report('Table conversion of 10,000,000 samples', tableConversionRatio(), 'the time of a bare loop');
+for (const { form, milliseconds, ratio } of fitRatios()) {
+  report(
+    `Fit of 1,000 points, ${form}`,
+    { value: milliseconds, unit: 'ms', ratio },
+    'one bare pass that adds up the sums of a line',
+  );
+}
+const typing = await typingRatio(process.env.DATABASE_URL ?? '');
+report(
+  'Searching 2,000 sensors, slowest letter',
+  { value: typing.milliseconds, unit: 'ms', ratio: typing.ratio },
+  'the same with the shipped sensors alone',
+);
 report(
   'Readings recorded over HTTP, 8 connections',
   await recordingRatio(process.env.DATABASE_URL ?? ''),
