@@ -1,4 +1,5 @@
-import { solveNodeVoltages, type Component } from './solveNodeVoltages.ts';
+import { source } from './conductor.ts';
+import { Network } from './network.ts';
 
 export interface SupplyOhms {
   referenceVolts: number;
@@ -22,19 +23,17 @@ export function loadedSupply({
   referenceOhms,
   returnOhms,
 }: SupplyOhms): LoadedSupply {
-  const [, , reference, returned] = solveNodeVoltages(4, [
-    { kind: 'source', plus: 1, minus: 0, volts: referenceVolts, seriesOhms: 1e-6 },
-    wire(1, 2, referenceOhms),
-    { kind: 'resistor', a: 2, b: 3, ohms: referenceVolts / supplyAmps },
-    wire(3, 0, returnOhms),
-  ]);
-  return { referenceVolts: reference as number, returnVolts: returned as number };
+  const network = new Network(4);
+  network.addConductor(REGULATOR, 0, source(referenceVolts, STIFF_OHMS));
+  network.addResistor(REGULATOR, SENSOR_REFERENCE, referenceOhms);
+  network.addResistor(SENSOR_REFERENCE, SENSOR_RETURN, referenceVolts / supplyAmps);
+  network.addResistor(SENSOR_RETURN, 0, returnOhms);
+  network.solve();
+  return { referenceVolts: network.volts(SENSOR_REFERENCE), returnVolts: network.volts(SENSOR_RETURN) };
 }
 
-/** No real wire has no resistance, and the solver needs some. */
-const wire = (a: number, b: number, ohms: number): Component => ({
-  kind: 'resistor',
-  a,
-  b,
-  ohms: Math.max(ohms, 1e-6),
-});
+const REGULATOR = 1;
+const SENSOR_REFERENCE = 2;
+const SENSOR_RETURN = 3;
+/** The reference is taken as it is measured, so nothing is lost in the unit. */
+const STIFF_OHMS = 1e-6;

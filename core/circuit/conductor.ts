@@ -1,0 +1,44 @@
+/**
+ * A two-terminal part whose current is a rising, continuous, piecewise linear function of its voltage: at most three
+ * straight pieces. A regulator with its current limit and the clamp of an input are such parts, so that they are solved
+ * exactly instead of iterated.
+ */
+export interface Conductor {
+  /** Volts (first terminal less second) where the next piece begins, rising; one fewer than the slopes. */
+  breaksVolts: readonly number[];
+  /** Of each piece, in siemens; above zero, since a piece without slope would leave a node without a voltage. */
+  slopesSiemens: readonly number[];
+  /** Amperes into the first terminal where each piece, drawn out, meets zero volts; each given, so that none is rounded. */
+  interceptsAmps: readonly number[];
+}
+
+export const MOST_PIECES = 3;
+
+/** What a source or a diode lets through where it should let nothing through: silicon leaks about that much. */
+const LEAK_SIEMENS = 1e-9;
+/** A regulator in its limit gives a little more as it is pulled lower. */
+const LIMITED_SIEMENS = 1e-6;
+
+/** A voltage behind a resistance; `ohms` above zero, as every real source has some. */
+export const source = (volts: number, ohms: number): Conductor => ({
+  breaksVolts: [],
+  slopesSiemens: [1 / ohms],
+  interceptsAmps: [-volts / ohms],
+});
+
+/** A supply that gives its voltage up to a limit, then holds the current; it never takes current in. */
+export const limitedSupply = (volts: number, ohms: number, limitAmps: number): Conductor => {
+  const limitVolts = volts - ohms * limitAmps;
+  return {
+    breaksVolts: [limitVolts, volts],
+    slopesSiemens: [LIMITED_SIEMENS, 1 / ohms, LEAK_SIEMENS],
+    interceptsAmps: [-limitAmps - LIMITED_SIEMENS * limitVolts, -volts / ohms, -LEAK_SIEMENS * volts],
+  };
+};
+
+/** Conducts from the first terminal to the second past `volts`: what keeps an input between its rails. */
+export const clamp = (volts: number, ohms: number): Conductor => ({
+  breaksVolts: [volts],
+  slopesSiemens: [LEAK_SIEMENS, 1 / ohms],
+  interceptsAmps: [0, LEAK_SIEMENS * volts - volts / ohms],
+});
