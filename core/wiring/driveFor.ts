@@ -1,0 +1,48 @@
+import type { Companion } from '../companion/index.ts';
+import { thermistorOhms } from '../thermistor/index.ts';
+import { signalFromValue, type SensorProfile } from '../transfer/index.ts';
+import type { Drive } from './parts.ts';
+
+/** Wherever a table or a formula would put the wiper, it stays on its track. */
+const onTrack = (share: number): number => Math.min(1, Math.max(0, share));
+
+/**
+ * What a sound element does with a quantity: its curve at the nominal reference, as a share of the supply where the
+ * output follows it, as volts where it does not.
+ *
+ * @param value   in the measurand's unit
+ * @param celsius of the thermistor in the same body, where there is one
+ */
+export function driveFor(
+  value: number,
+  celsius: number,
+  { profile, companion }: { profile: SensorProfile; companion?: Companion | undefined },
+): Drive {
+  const { nominalReferenceVolts: nominal } = profile;
+  const { signalVolts } = signalFromValue(value, nominal, profile);
+  const share = signalVolts / nominal;
+  return {
+    ...(followsSupply(profile) ? { share, offsetVolts: 0 } : { share: 0, offsetVolts: signalVolts }),
+    secondShare: onTrack(
+      companion?.kind !== 'second-track'
+        ? 0.5
+        : companion.pair.law === 'mirrored'
+          ? 1 - share
+          : (signalVolts - companion.pair.offsetVolts) / companion.pair.ratio / nominal,
+    ),
+    thermistorOhms: companion?.kind === 'temperature' ? thermistorOhms(celsius, companion.thermistor) : 2000,
+  };
+}
+
+function followsSupply({ transfer }: SensorProfile): boolean {
+  switch (transfer.form) {
+    case 'ratiometric':
+      return true;
+    case 'table':
+    case 'polynomial':
+      return transfer.ratiometric;
+    case 'linear':
+    case 'hot-element':
+      return false;
+  }
+}
