@@ -1,0 +1,20 @@
+import type { Fault, FaultKind, FaultSubject } from './faultKind.ts';
+import { faultOf } from './faultKind.ts';
+import { PHYSICAL_FAULTS } from './physicalFaults.ts';
+import { SENSOR_FAULTS } from './sensorFaults.ts';
+import { UNIT_FAULTS } from './unitFaults.ts';
+import { WIRE_FAULTS } from './wireFaults.ts';
+
+/** Every fault that this product knows. What each looks like and where it hides is common practice. */
+export const FAULT_KINDS: readonly FaultKind[] = [
+  ...WIRE_FAULTS,
+  ...UNIT_FAULTS,
+  ...SENSOR_FAULTS,
+  ...PHYSICAL_FAULTS,
+];
+
+/** Every single fault that a machine can have, at the middle of its size range or at a share of it. */
+export const allFaults = (subject: FaultSubject, at = 0.5): Fault[] =>
+  FAULT_KINDS.flatMap((kind) => kind.sites(subject).map((site) => faultOf(kind, site, at)));
+
+export const faultKind = (id: string): FaultKind | undefined => FAULT_KINDS.find((kind) => kind.id === id);

@@ -1,0 +1,60 @@
+import type { FamilyId } from '../family/index.ts';
+import type { WiringSpec } from '../wiring/index.ts';
+import type { Effect } from './effect.ts';
+
+export type FaultClass = 'wire' | 'sensor' | 'control-unit' | 'physical' | 'wrong-part';
+
+/** How big a fault of a kind can be. Ohms are spread over decades, the rest evenly. */
+export interface SizeRange {
+  unit: 'Ω' | 'V' | 'factor' | 'share';
+  lowest: number;
+  highest: number;
+  spread: 'decades' | 'even';
+}
+
+/** One place where a kind of fault can be, in words, and what it does there. */
+export interface FaultSite {
+  /** Stable, so that a case can be stored: for example `reference:first`. */
+  id: string;
+  words: string;
+  effects(size: number): readonly Effect[];
+}
+
+/** What a fault is about: the wiring it is in, and the family of its sensor. */
+export interface FaultSubject {
+  family: FamilyId;
+  wiring: WiringSpec;
+}
+
+export interface FaultKind {
+  id: string;
+  class: FaultClass;
+  name: string;
+  /** One plain sentence: what is the matter. */
+  sentence: string;
+  /** What a technician sees. */
+  looksLike: string;
+  /** Where such faults hide, or what brings them about. */
+  hides: string;
+  size?: SizeRange;
+  /** The sites that this wiring has; none where the kind does not apply. */
+  sites(subject: FaultSubject): readonly FaultSite[];
+}
+
+/** One fault of a machine. */
+export interface Fault {
+  kind: FaultKind;
+  site: FaultSite;
+  size: number;
+}
+
+/** A size from 0..1 of its range. */
+export function sizeAt({ lowest, highest, spread }: SizeRange, at: number): number {
+  return spread === 'even' ? lowest + at * (highest - lowest) : lowest * (highest / lowest) ** at;
+}
+
+export const faultOf = (kind: FaultKind, site: FaultSite, at: number): Fault => ({
+  kind,
+  site,
+  size: kind.size ? sizeAt(kind.size, at) : 0,
+});

@@ -1,0 +1,14 @@
+export { allFaults, FAULT_KINDS, faultKind } from './catalogue.ts';
+export type { Effect, ElementEffect, QuantityEffect, Touch } from './effect.ts';
+export {
+  faultOf,
+  sizeAt,
+  type Fault,
+  type FaultClass,
+  type FaultKind,
+  type FaultSite,
+  type FaultSubject,
+  type SizeRange,
+} from './faultKind.ts';
+export { effectsOf, situate, valueMet, type SensorElement, type Situation } from './situate.ts';
+export { JOINT_WORDS, WIRE_WORDS } from './wireWords.ts';

@@ -1,0 +1,25 @@
+import type { Joint, Wire } from '../wiring/index.ts';
+
+export const WIRE_WORDS: Record<Wire, string> = {
+  reference: 'reference',
+  signal: 'signal',
+  return: 'return',
+  'second-signal': 'second signal',
+  'battery-feed': 'battery feed',
+  'second-reference': 'second reference',
+  'second-return': 'second return',
+  'motor-plus': 'motor plus',
+  'motor-minus': 'motor minus',
+};
+
+export const JOINT_WORDS: Record<Joint, string> = {
+  unit: 'inside the control unit',
+  first: 'between control unit and inline connector',
+  second: 'between inline connector and sensor plug',
+  plug: 'at the contact of the sensor plug',
+  inside: 'inside the sensor’s housing',
+};
+
+/** Common practice. */
+export const LOOM_HIDES =
+  'Breaks hide where the loom bends, gets hot, vibrates, rubs or was in an accident, and in the crimp behind the plug.';
