@@ -1,17 +1,20 @@
-export {
-  CASE_LETTERS,
-  FAULT_WORDS,
-  faultOfCase,
-  HIDDEN_FAULTS,
-  type CaseLetter,
-  type HiddenFault,
-} from './hiddenFaults.ts';
-export {
-  barometerDisplay,
-  gaugeDisplay,
-  liveDataDisplay,
-  meterDisplay,
-  type MeterDisplay,
-} from './instruments.ts';
+export type { BenchMachine, BenchState, CaseFault } from './benchMachine.ts';
+export { barometerDisplay, gaugeDisplay, type GaugeDisplay } from './gauges.ts';
+export { liveData, type LiveData } from './liveData.ts';
 export { BRILL_P4, BRILL_P4_SENSOR } from './machines/brillP4.ts';
-export { simulatedMachine, type SimulatedMachine } from './simulatedMachine.ts';
+export { machineById, MACHINES } from './machines/index.ts';
+export { meterDisplay, ohmsDisplay, type MeterDisplay, type OhmsDisplay } from './meter.ts';
+export { CASE_LETTERS, type CaseLetter } from './practiceCases.ts';
+export type { Attachment, ProbePoint } from './rig.ts';
+export { BODY_SENSORS } from './sensors/bodySensors.ts';
+export { PRESSURE_SENSORS } from './sensors/pressureSensors.ts';
+export type { BenchSensor } from './sensors/usualSensor.ts';
+export {
+  caseFault,
+  practiceMachine,
+  simulatedMachine,
+  surroundingsOf,
+  type Setup,
+  type SimulatedMachine,
+} from './simulatedMachine.ts';
+export { whatWasWrong } from './whatWasWrong.ts';

@@ -1,8 +1,28 @@
-import type { MachineState } from '@lettura/core/evidence';
 import { expect, test } from 'vitest';
-import { BRILL_P4, gaugeDisplay, liveDataDisplay, meterDisplay, simulatedMachine } from './index.ts';
+import {
+  BRILL_P4,
+  gaugeDisplay,
+  liveData,
+  machineById,
+  meterDisplay,
+  ohmsDisplay,
+  practiceMachine,
+  simulatedMachine,
+  surroundingsOf,
+  type Setup,
+} from './index.ts';
 
-const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
+const koeo: Setup = { state: { engine: 'koeo', plug: 'connected' } };
+const idle: Setup = { state: { engine: 'idle', plug: 'connected' } };
+const keyOff: Setup = { state: { engine: 'key-off', plug: 'unplugged' } };
+const sound = (id: string) => {
+  const machine = machineById(id);
+  return simulatedMachine(
+    machine,
+    [],
+    surroundingsOf(machine, () => 0.5),
+  );
+};
 
 test('the meter changes to millivolts below 0.6 V, so that the small m can be overlooked', () => {
   const display = meterDisplay(0.0142, 1, 1);
@@ -17,43 +37,128 @@ test('the last digit trembles and the value stays', () => {
   expect(Math.max(...texts) - Math.min(...texts)).toBeLessThan(0.006);
 });
 
-test('a sound machine: reference within 0.1 V, return within 50 mV, signal at ambient (hand: 5·(0.0078·100.9 + 0.02))', () => {
-  const machine = simulatedMachine('none', 5);
-  expect(Math.abs(machine.voltsAt('reference', 'plug', koeo) - 5)).toBeLessThan(0.1);
-  expect(machine.voltsAt('return', 'plug', koeo)).toBeLessThan(0.05);
-  expect(Math.abs(machine.voltsAt('signal', 'plug', koeo) - 4.035)).toBeLessThan(0.06);
-});
-
-test('unplugged, the pulled-down input goes to 0 V, but not when the wire touches the reference', () => {
-  const unplugged: MachineState = { engine: 'koeo', plug: 'unplugged' };
-  expect(simulatedMachine('none', 5).voltsAt('signal', 'plug', unplugged)).toBeCloseTo(0, 3);
-  expect(
-    simulatedMachine('signal-short-to-reference', 5).voltsAt('signal', 'plug', unplugged),
-  ).toBeGreaterThan(4.9);
-});
-
 test('a lost signal shows a substituted value that never moves, and sets circuit low', () => {
-  const machine = simulatedMachine('signal-open', 5);
+  const machine = practiceMachine(BRILL_P4, 'A', 5);
   for (const engine of ['koeo', 'idle', 'held-revs'] as const) {
-    expect(liveDataDisplay(machine, { engine, plug: 'connected' })).toEqual({
-      pressureKpaAbs: BRILL_P4.substitutedKpaAbs,
-      code: 'P0107',
+    expect(liveData(machine, { state: { engine, plug: 'connected' } })).toEqual({
+      value: BRILL_P4.substituted,
+      substituted: true,
+      codes: ['P0107'],
     });
   }
 });
 
-test('live data steps by 1 kPa, and the gauge by half a division', () => {
-  const machine = simulatedMachine('none', 9);
-  const idle: MachineState = { engine: 'idle', plug: 'connected' };
-  expect(Number.isInteger(liveDataDisplay(machine, idle)?.pressureKpaAbs)).toBe(true);
-  const { vacuumInHg } = gaugeDisplay(machine, idle, 9);
-  expect(vacuumInHg * 4).toBeCloseTo(Math.round(vacuumInHg * 4), 9);
-  expect(Math.abs(vacuumInHg * 3.386389 - (100.9 - machine.manifoldKpaAbs(idle)))).toBeLessThan(1.3);
+test('sound machines set no code at rest, and live data is near the truth', () => {
+  for (const id of [
+    'brill-p4',
+    'reedcutter-rc2',
+    'larch-throttle',
+    'larch-pedal',
+    'eastfen-pump-2',
+    'tolland-95',
+  ]) {
+    const machine = sound(id);
+    const data = liveData(machine, koeo);
+    expect(data?.codes, id).toEqual([]);
+    const { lowest, highest } = machine.machine.sensor.profile;
+    const off = (data?.value ?? NaN) - machine.quantity(koeo.state, 'source');
+    expect(Math.abs(off), id).toBeLessThan(0.025 * (highest - lowest));
+  }
+});
+
+test('unplugging a body with a temperature sets that code as well: a consequence', () => {
+  const off: Setup = { state: { engine: 'koeo', plug: 'unplugged' } };
+  expect(liveData(sound('reedcutter-rc2'), off)?.codes).toEqual(['P0108', 'P0113']);
+});
+
+test('tracks that part set the code of the pair, and a rail out of range that of the reference', () => {
+  const pair = practiceMachine(machineById('larch-throttle'), 'E', 1);
+  expect(liveData(pair, koeo)?.codes).toContain('P2135');
+  const neighbour = practiceMachine(machineById('reedcutter-rc2'), 'A', 1);
+  expect(liveData(neighbour, koeo)?.codes).toContain('P0641');
+});
+
+test('a digital part on an analogue circuit: a middle voltage that nothing moves', () => {
+  const digital = practiceMachine(machineById('tolland-95'), 'A', 2);
+  const at = (setup: Setup) =>
+    digital.voltsBetween({ wire: 'signal', place: 'plug' }, 'battery-negative', setup);
+  expect(at(koeo)).toBeGreaterThan(1.5);
+  expect(at(koeo)).toBeLessThan(3.6);
+  expect(at(idle)).toBeCloseTo(at(koeo), 6);
+});
+
+test('live data steps by 1 kPa, and the vacuum gauge by half a division', () => {
+  const machine = practiceMachine(BRILL_P4, 'B', 9);
+  expect(Number.isInteger(liveData(machine, idle)?.value)).toBe(true);
+  const shown = gaugeDisplay(machine, idle.state, 'manifold', 9);
+  const inHg = Number(shown?.text);
+  expect(inHg * 4).toBeCloseTo(Math.round(inHg * 4), 9);
+  const vacuumKpa = machine.ambientKpaAbs - machine.quantity(idle.state, 'source');
+  expect(Math.abs((shown?.pressureKpa ?? NaN) - vacuumKpa)).toBeLessThan(1.3);
+});
+
+test('a gauge beside the others shows kPa of their basis; nothing where there is no pressure', () => {
+  const valve: Setup['state'] = { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } };
+  const flow = sound('marsh-lane-pump-1');
+  expect(gaugeDisplay(flow, valve, 'sensor-hose', 2)).toMatchObject({ unit: 'kPa', basis: 'differential' });
+  expect(gaugeDisplay(flow, valve, 'sensor-hose', 2)?.pressureKpa).toBeCloseTo(18, 0);
+  expect(gaugeDisplay(sound('larch-pedal'), koeo.state, 'manifold', 2)).toBeUndefined();
 });
 
 test('with the key off there is no reference and no live data', () => {
-  const machine = simulatedMachine('none', 9);
-  const off: MachineState = { engine: 'key-off', plug: 'connected' };
-  expect(machine.voltsAt('reference', 'plug', off)).toBeCloseTo(0, 2);
-  expect(liveDataDisplay(machine, off)).toBeUndefined();
+  const off: Setup = { state: { engine: 'key-off', plug: 'connected' } };
+  const machine = practiceMachine(BRILL_P4, 'B', 9);
+  expect(machine.voltsBetween({ wire: 'reference', place: 'plug' }, 'battery-negative', off)).toBeCloseTo(
+    0,
+    2,
+  );
+  expect(liveData(machine, off)).toBeUndefined();
+});
+
+const returnPlug = { wire: 'return', place: 'plug' } as const;
+const returnUnit = { wire: 'return', place: 'unit' } as const;
+
+test('a return of 5 Ω passes the beep of a continuity test', () => {
+  const machine = practiceMachine(machineById('larch-throttle'), 'C', 6); // 4 to 21 Ω
+  const display = ohmsDisplay(machine, returnPlug, returnUnit, keyOff);
+  expect(display.beeps).toBe(true);
+  expect(display.ohms).toBeGreaterThan(4);
+  expect(display.warning).toBeUndefined();
+});
+
+test('a cut wire is OL and does not beep', () => {
+  const machine = practiceMachine(BRILL_P4, 'D', 1);
+  const display = ohmsDisplay(
+    machine,
+    { wire: 'reference', place: 'plug' },
+    { wire: 'reference', place: 'unit' },
+    keyOff,
+  );
+  expect(display).toMatchObject({ text: 'OL', ohms: undefined, beeps: false });
+});
+
+test('ohms on a live circuit are nonsense, and said to be', () => {
+  const machine = practiceMachine(BRILL_P4, 'B', 1);
+  const reference = { wire: 'reference', place: 'plug' } as const;
+  const live = ohmsDisplay(machine, reference, 'battery-negative', koeo);
+  expect(live.warning).toContain('live');
+  const dead = ohmsDisplay(machine, reference, 'battery-negative', keyOff);
+  expect(dead.warning).toBeUndefined();
+  expect(live.text).not.toBe(dead.text);
+});
+
+test('a track on the bench: its ends are 4 kΩ apart, and the wiper lies between', () => {
+  const pedal = sound('quill-14-throttle');
+  const ohms = (red: 'reference' | 'signal', black: 'return' | 'signal') =>
+    ohmsDisplay(pedal, { wire: red, place: 'pin' }, { wire: black, place: 'pin' }, keyOff).ohms ?? NaN;
+  expect(ohms('reference', 'return')).toBeCloseTo(4000, -2);
+  // Both halves add up to the track, and each is measured through the wiper's 300 Ω.
+  expect(ohms('reference', 'signal') + ohms('signal', 'return')).toBeCloseTo(4000 + 2 * 300, -2);
+});
+
+test('a sensor across its supply pins: 714 Ω sound, a megohm where the joint inside is lost', () => {
+  const across = (machine: ReturnType<typeof sound>) =>
+    ohmsDisplay(machine, { wire: 'reference', place: 'pin' }, { wire: 'return', place: 'pin' }, keyOff);
+  expect(across(sound('weir-lane-crane')).ohms).toBeCloseTo(714, -1);
+  expect(across(practiceMachine(machineById('weir-lane-crane'), 'H', 1)).text).toBe('OL');
 });

@@ -1,99 +1,239 @@
-import { THREE_WIRES, PLACES, type MachineState } from '@lettura/core/evidence';
+import { PLACES } from '@lettura/core/evidence';
+import { FAMILY_IDS } from '@lettura/core/family';
+import { faultKind, faultOf, type Fault } from '@lettura/core/fault';
+import type { Wire } from '@lettura/core/wiring';
 import { expect, test } from 'vitest';
 import {
+  BRILL_P4,
   CASE_LETTERS,
-  FAULT_WORDS,
-  faultOfCase,
-  HIDDEN_FAULTS,
+  machineById,
+  MACHINES,
+  practiceMachine,
   simulatedMachine,
-  type HiddenFault,
+  surroundingsOf,
+  whatWasWrong,
+  type BenchMachine,
+  type CaseLetter,
+  type Setup,
+  type SimulatedMachine,
 } from './index.ts';
 
-const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
-const idle: MachineState = { engine: 'idle', plug: 'connected' };
-const off: MachineState = { engine: 'koeo', plug: 'unplugged' };
+const koeo: Setup = { state: { engine: 'koeo', plug: 'connected' } };
+const idle: Setup = { state: { engine: 'idle', plug: 'connected' } };
+const off: Setup = { state: { engine: 'koeo', plug: 'unplugged' } };
 const SEEDS = Array.from({ length: 20 }, (_, i) => i + 1);
 
-/** What a fault must look like at the plug, on every individual machine. */
-const eachMachine = (fault: HiddenFault, check: (machine: ReturnType<typeof simulatedMachine>) => void) =>
-  SEEDS.forEach((seed) => check(simulatedMachine(fault, seed)));
+const volts = (
+  machine: SimulatedMachine,
+  wire: Wire,
+  setup: Setup,
+  place: 'unit' | 'plug' = 'plug',
+): number => machine.voltsBetween({ wire, place }, 'battery-negative', setup);
+/** What a case of the pump engine must look like, on every individual of it. */
+const eachMachine = (letter: CaseLetter, check: (machine: SimulatedMachine) => void) =>
+  SEEDS.forEach((seed) => check(practiceMachine(BRILL_P4, letter, seed)));
 
-test('every letter hides one fault, every fault has a letter, and each is told in words', () => {
-  expect(CASE_LETTERS.map(faultOfCase).sort()).toEqual([...HIDDEN_FAULTS].sort());
-  for (const fault of HIDDEN_FAULTS) expect(FAULT_WORDS[fault]).toMatch(/\.$/u);
+export function withFault(machine: BenchMachine, kindId: string, siteId: string, at = 0.5): SimulatedMachine {
+  const kind = faultKind(kindId)!;
+  const site = kind
+    .sites({ family: machine.sensor.family, wiring: machine.wiring })
+    .find(({ id }) => id === siteId)!;
+  const faults: Fault[] = [faultOf(kind, site, at)];
+  return simulatedMachine(
+    machine,
+    faults,
+    surroundingsOf(machine, () => 0.5),
+  );
+}
+
+test('there are more than six machines, they cover every family, and their names differ', () => {
+  const families = new Set<string>(MACHINES.map(({ sensor }) => sensor.family));
+  expect(FAMILY_IDS.filter((id) => id !== 'other' && !families.has(id))).toEqual([]);
+  expect(new Set(MACHINES.map(({ id }) => id)).size).toBe(MACHINES.length);
+  expect(new Set(MACHINES.map(({ name }) => name)).size).toBe(MACHINES.length);
+  expect(machineById(undefined)).toBe(BRILL_P4);
 });
 
+test.each(MACHINES.map((machine) => [machine.name, machine] as const))(
+  '%s: every letter hides what its machine can have, one of them nothing, and is told in words afterwards',
+  (_name, machine) => {
+    for (const letter of CASE_LETTERS) {
+      expect(whatWasWrong(practiceMachine(machine, letter, 11))).toMatch(/\.$/u);
+    }
+    const hidden = CASE_LETTERS.map((letter) => whatWasWrong(practiceMachine(machine, letter, 11)));
+    expect(hidden.filter((words) => words === 'Nothing was wrong.')).toHaveLength(1);
+    expect(new Set(hidden).size).toBe(CASE_LETTERS.length);
+  },
+);
+
 test('the same seed is the same machine, another seed is another', () => {
-  const volts = (seed: number) => simulatedMachine('sensor-offset', seed).voltsAt('signal', 'plug', koeo);
-  expect(volts(7)).toBe(volts(7));
-  expect(volts(7)).not.toBe(volts(8));
+  const shifted = (seed: number) => volts(practiceMachine(BRILL_P4, 'G', seed), 'signal', koeo);
+  expect(shifted(7)).toBe(shifted(7));
+  expect(shifted(7)).not.toBe(shifted(8));
+});
+
+test('a sound pump engine: reference within 0.1 V, return within 50 mV, signal at ambient (hand: 5·(0.0078·100.9 + 0.02))', () => {
+  eachMachine('B', (machine) => {
+    expect(Math.abs(volts(machine, 'reference', koeo) - 5)).toBeLessThan(0.1);
+    expect(volts(machine, 'return', koeo)).toBeLessThan(0.05);
+    expect(Math.abs(volts(machine, 'signal', koeo) - 4.035)).toBeLessThan(0.06);
+    // The unit's own half ampere leaves 5 mV on its ground, what leaks into the input 2 mV more over its 470 kΩ.
+    expect(volts(machine, 'signal', off)).toBeCloseTo(0.007, 3);
+  });
 });
 
 test('an open reference leaves the plug dead and the unit at 5 V, plugged or not', () => {
-  eachMachine('reference-open', (machine) => {
-    expect(machine.voltsAt('reference', 'plug', koeo)).toBeLessThan(0.1);
-    expect(machine.voltsAt('reference', 'plug', off)).toBeLessThan(0.1);
-    expect(machine.voltsAt('reference', 'unit', koeo)).toBeGreaterThan(4.9);
-    expect(machine.voltsAt('signal', 'plug', koeo)).toBeLessThan(0.1);
+  eachMachine('D', (machine) => {
+    for (const setup of [koeo, off]) expect(volts(machine, 'reference', setup)).toBeLessThan(0.1);
+    expect(volts(machine, 'reference', koeo, 'unit')).toBeGreaterThan(4.9);
+    expect(volts(machine, 'signal', koeo)).toBeLessThan(0.1);
   });
 });
 
 test('a resistance in the return lifts the return under load, and not with the plug off', () => {
-  eachMachine('return-high-resistance', (machine) => {
+  eachMachine('F', (machine) => {
     // 45 to 110 Ω at about 7 mA.
-    expect(machine.voltsAt('return', 'plug', koeo)).toBeGreaterThan(0.25);
-    expect(machine.voltsAt('return', 'plug', koeo)).toBeLessThan(0.8);
-    expect(machine.voltsAt('return', 'plug', off)).toBeLessThan(0.001);
-    expect(machine.voltsAt('return', 'unit', koeo)).toBeLessThan(0.01);
+    expect(volts(machine, 'return', koeo)).toBeGreaterThan(0.25);
+    expect(volts(machine, 'return', koeo)).toBeLessThan(0.8);
+    expect(volts(machine, 'return', off)).toBeLessThan(0.006);
+    // The unit's own half ampere over its 10 mΩ of ground.
+    expect(volts(machine, 'return', koeo, 'unit')).toBeLessThan(0.01);
   });
 });
 
 test('an open signal wire is right at the plug and pulled down at the unit', () => {
-  eachMachine('signal-open', (machine) => {
-    expect(machine.voltsAt('signal', 'plug', koeo)).toBeGreaterThan(3.9);
-    expect(machine.voltsAt('signal', 'unit', koeo)).toBeLessThan(0.01);
+  eachMachine('A', (machine) => {
+    expect(volts(machine, 'signal', koeo)).toBeGreaterThan(3.9);
+    expect(volts(machine, 'signal', koeo, 'unit')).toBeLessThan(0.01);
   });
 });
 
 test('a signal that touches the reference sits at it, whatever the engine does', () => {
-  eachMachine('signal-short-to-reference', (machine) => {
-    for (const state of [koeo, idle, off])
-      expect(machine.voltsAt('signal', 'plug', state)).toBeGreaterThan(4.75);
+  eachMachine('H', (machine) => {
+    for (const setup of [koeo, idle, off]) expect(volts(machine, 'signal', setup)).toBeGreaterThan(4.75);
   });
 });
 
-test('a stuck sensor stays, an offset sensor moves and is wrong, an honest one moves and is right', () => {
-  eachMachine('sensor-stuck', (machine) => {
-    expect(machine.voltsAt('signal', 'plug', idle)).toBeCloseTo(machine.voltsAt('signal', 'plug', koeo), 9);
-  });
-  const sound = (seed: number) => simulatedMachine('none', seed).voltsAt('signal', 'plug', koeo);
+test('a stuck sensor stays, an offset sensor moves and is wrong', () => {
+  eachMachine('C', (machine) =>
+    expect(volts(machine, 'signal', idle)).toBeCloseTo(volts(machine, 'signal', koeo), 9),
+  );
   SEEDS.forEach((seed) => {
-    const shifted = simulatedMachine('sensor-offset', seed);
-    expect(shifted.voltsAt('signal', 'plug', koeo) - sound(seed)).toBeGreaterThan(0.4);
-    expect(shifted.voltsAt('signal', 'plug', koeo) - shifted.voltsAt('signal', 'plug', idle)).toBeGreaterThan(
-      2,
-    );
+    const shifted = practiceMachine(BRILL_P4, 'G', seed);
+    const sound = practiceMachine(BRILL_P4, 'B', seed);
+    expect(volts(shifted, 'signal', koeo) - volts(sound, 'signal', koeo)).toBeGreaterThan(0.4);
+    expect(volts(shifted, 'signal', koeo) - volts(shifted, 'signal', idle)).toBeGreaterThan(2);
   });
 });
 
-test('low vacuum is the engine’s: the wires are those of a sound machine', () => {
-  eachMachine('low-vacuum', (machine) => {
-    expect(machine.manifoldKpaAbs(idle)).toBeGreaterThan(48);
-    expect(machine.manifoldKpaAbs(koeo)).toBe(machine.ambientKpaAbs);
-    expect(machine.voltsAt('return', 'plug', koeo)).toBeLessThan(0.01);
+test('low vacuum is the engine’s: a gauge at the manifold sees it, and the wires are those of a sound machine', () => {
+  eachMachine('E', (machine) => {
+    expect(machine.quantity(idle.state, 'source')).toBeGreaterThan(48);
+    expect(machine.quantity(koeo.state, 'source')).toBe(machine.ambientKpaAbs);
+    expect(volts(machine, 'return', koeo)).toBeLessThan(0.05);
   });
 });
 
-test('wherever the probe goes there is a finite voltage between the rails', () => {
-  for (const fault of HIDDEN_FAULTS) {
-    for (const state of [koeo, idle, off]) {
-      for (const lane of THREE_WIRES) {
-        for (const place of PLACES) {
-          const volts = simulatedMachine(fault, 3).voltsAt(lane, place, state);
-          expect(volts).toBeGreaterThan(-0.01);
-          expect(volts).toBeLessThan(5.2);
-        }
-      }
+test('a blocked hose is seen at the sensor and not at the manifold', () => {
+  const machine = withFault(machineById('reedcutter-rc2'), 'hose', 'hose', 0);
+  expect(machine.quantity(idle.state, 'source')).toBeLessThan(36);
+  expect(machine.quantity(idle.state, 'sensor')).toBeCloseTo(machine.ambientKpaAbs, 6);
+});
+
+test('a contact that opens when the loom is moved is right while nobody does', () => {
+  const machine = practiceMachine(machineById('reedcutter-rc2'), 'F', 4);
+  const still = volts(machine, 'signal', koeo, 'unit');
+  expect(still).toBeGreaterThan(4);
+  expect(volts(machine, 'signal', { ...koeo, wiggled: true }, 'unit')).not.toBeCloseTo(still, 1);
+  expect(volts(machine, 'signal', koeo, 'unit')).toBeCloseTo(still, 9);
+});
+
+test('a shorted neighbour takes the reference down until it is unplugged', () => {
+  const machine = withFault(BRILL_P4, 'rail-pulled-down', 'neighbour:0', 0.2);
+  expect(volts(machine, 'reference', koeo)).toBeLessThan(1);
+  expect(volts(machine, 'reference', { ...koeo, neighboursOff: [0] })).toBeGreaterThan(4.9);
+});
+
+test('both tracks of a pair die with a feed lost inside the housing', () => {
+  const machine = practiceMachine(machineById('larch-throttle'), 'A', 3);
+  expect(volts(machine, 'reference', koeo)).toBeGreaterThan(4.9);
+  for (const wire of ['signal', 'second-signal'] as const)
+    expect(volts(machine, wire, koeo)).toBeLessThan(0.3);
+});
+
+test('a jumper past a broken wire brings the supply back; a known voltage is followed by the unit', () => {
+  const open = withFault(BRILL_P4, 'wire-open', 'reference:first');
+  const jumper = {
+    kind: 'jumper',
+    from: { wire: 'reference', place: 'unit' },
+    to: { wire: 'reference', place: 'plug' },
+  } as const;
+  expect(volts(open, 'reference', { ...koeo, attachments: [jumper] })).toBeGreaterThan(4.9);
+  const fed: Setup = {
+    ...off,
+    attachments: [{ kind: 'voltage-source', at: { wire: 'signal', place: 'plug' }, volts: 1.6 }],
+  };
+  expect(practiceMachine(BRILL_P4, 'B', 1).unitReadsVolts('signal', fed)).toBeCloseTo(1.6 - 0.006, 3);
+});
+
+test('a test light draws from a feed what a broken wire cannot give', () => {
+  const light: Setup = {
+    ...off,
+    attachments: [
+      { kind: 'test-light', from: { wire: 'battery-feed', place: 'plug' }, to: 'battery-negative' },
+    ],
+  };
+  const feed = machineById('eastfen-pump-2');
+  expect(practiceMachine(feed, 'A', 1).lampAmps(light)).toBeCloseTo(12.6 / 48, 1);
+  // 100 Ω still show 12 V to a meter, and leave a third of the current to a lamp.
+  const bad = withFault(feed, 'wire-high-resistance', 'battery-feed:first');
+  expect(volts(bad, 'battery-feed', off)).toBeGreaterThan(12);
+  expect(bad.lampAmps(light)).toBeLessThan(0.1);
+});
+
+test('no reading goes past the network: a changed part changes what every instrument shows', () => {
+  const changed: BenchMachine = { ...BRILL_P4, wiring: { ...BRILL_P4.wiring, segmentOhms: 30 } };
+  const machines = [BRILL_P4, changed].map((machine) =>
+    simulatedMachine(
+      machine,
+      [],
+      surroundingsOf(machine, () => 0.5),
+    ),
+  );
+  const differ = (read: (machine: SimulatedMachine) => number) => {
+    const [before, after] = machines.map(read);
+    expect(Math.abs(after! - before!)).toBeGreaterThan(1e-4);
+  };
+  for (const wire of ['reference', 'signal', 'return'] as const)
+    differ((machine) => volts(machine, wire, koeo));
+  differ((machine) => machine.unitReadsVolts('signal', koeo));
+  differ((machine) =>
+    machine.ohmsBetween(
+      { wire: 'return', place: 'plug' },
+      { wire: 'return', place: 'unit' },
+      {
+        state: { engine: 'key-off', plug: 'unplugged' },
+      },
+    ),
+  );
+  const light: Setup = {
+    ...koeo,
+    attachments: [{ kind: 'test-light', from: { wire: 'return', place: 'plug' }, to: 'battery-positive' }],
+  };
+  differ((machine) => machine.lampAmps(light));
+});
+
+test('wherever a probe goes, in every case of every machine, there is a finite voltage', () => {
+  for (const machine of MACHINES)
+    for (const letter of CASE_LETTERS) {
+      const one = practiceMachine(machine, letter, 3);
+      for (const setup of [koeo, idle, off])
+        for (const { wire } of machine.wiring.wires)
+          for (const place of PLACES) {
+            const read = one.voltsBetween({ wire, place }, 'battery-negative', setup);
+            expect(read > -0.6 && read < 13, `${machine.name} ${letter} ${wire} ${place}: ${read}`).toBe(
+              true,
+            );
+          }
     }
-  }
 });

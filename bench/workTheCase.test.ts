@@ -1,4 +1,4 @@
-import type { ThreeWire, Evidence, MachineState, Target } from '@lettura/core/evidence';
+import type { Evidence, MachineState, Target } from '@lettura/core/evidence';
 import { ambientFrom } from '@lettura/core/quantity';
 import { condemnsAPart, weigh, type CaseFile, type Weighing } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
@@ -6,28 +6,29 @@ import { expect, test } from 'vitest';
 import {
   barometerDisplay,
   BRILL_P4,
+  CASE_LETTERS,
   gaugeDisplay,
-  HIDDEN_FAULTS,
-  liveDataDisplay,
+  liveData,
   meterDisplay,
-  simulatedMachine,
-  type HiddenFault,
+  practiceMachine,
+  type CaseLetter,
 } from './index.ts';
 
-const CLASS_OF: Record<HiddenFault, string> = {
-  none: 'nothing-found',
-  'reference-open': 'wire',
-  'return-high-resistance': 'wire',
-  'signal-open': 'wire',
-  'signal-short-to-reference': 'wire',
-  'sensor-offset': 'sensor',
-  'sensor-stuck': 'sensor',
-  'low-vacuum': 'physical',
+/** What each letter hides on the pump engine, as a class of verdict. */
+const CLASS_OF: Record<CaseLetter, string> = {
+  A: 'wire',
+  B: 'nothing-found',
+  C: 'sensor',
+  D: 'wire',
+  E: 'physical',
+  F: 'wire',
+  G: 'sensor',
+  H: 'wire',
 };
 
 /** Takes just the readings that the weighing asks for, from the simulated machine, until it decides. */
-function workTheCase(fault: HiddenFault, seed: number) {
-  const machine = simulatedMachine(fault, seed);
+function workTheCase(letter: CaseLetter, seed: number) {
+  const machine = practiceMachine(BRILL_P4, letter, seed);
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(machine) });
   if (!ambient.ok) throw new Error(ambient.problem.message);
   const readings: Evidence[] = [];
@@ -55,7 +56,11 @@ function workTheCase(fault: HiddenFault, seed: number) {
           ...target,
           id,
           state,
-          volts: meterDisplay(machine.voltsAt(target.lane as ThreeWire, target.place, state), seed, 1).volts,
+          volts: meterDisplay(
+            machine.voltsBetween({ wire: target.lane, place: target.place }, 'battery-negative', { state }),
+            seed,
+            1,
+          ).volts,
         };
       case 'gauge':
         return {
@@ -63,7 +68,7 @@ function workTheCase(fault: HiddenFault, seed: number) {
           id,
           state,
           basis: 'vacuum',
-          pressureKpa: gaugeDisplay(machine, state, seed).pressureKpa,
+          pressureKpa: gaugeDisplay(machine, state, target.tap, seed)?.pressureKpa ?? NaN,
         };
       case 'scan':
         return {
@@ -71,31 +76,31 @@ function workTheCase(fault: HiddenFault, seed: number) {
           id,
           state,
           measures: 'absolute-pressure',
-          value: liveDataDisplay(machine, state)?.pressureKpaAbs ?? NaN,
+          value: liveData(machine, { state })?.value ?? NaN,
         };
     }
   }
 }
 
-test.each(HIDDEN_FAULTS)(
-  'with %s hidden, following the next reading leads to the right class of verdict',
-  (fault) => {
+test.each(CASE_LETTERS)(
+  'in case %s, following the next reading leads to the right class of verdict',
+  (letter) => {
     for (let seed = 1; seed <= 25; seed++) {
-      const { weighing, readings } = workTheCase(fault, seed);
+      const { weighing, readings } = workTheCase(letter, seed);
       expect(weighing.verdict, weighing.verdict.sentence).toMatchObject({
         decided: true,
-        class: CLASS_OF[fault],
+        class: CLASS_OF[letter],
       });
       expect(readings.length).toBeLessThanOrEqual(12);
     }
   },
 );
 
-test.each(HIDDEN_FAULTS)(
-  'with %s hidden, no part is condemned before its supply and return are read good',
-  (fault) => {
+test.each(CASE_LETTERS)(
+  'in case %s, no part is condemned before its supply and return are read good',
+  (letter) => {
     for (let seed = 1; seed <= 25; seed++) {
-      const { path, readings } = workTheCase(fault, seed);
+      const { path, readings } = workTheCase(letter, seed);
       path.forEach(({ verdict }, taken) => {
         if (!verdict.decided || !condemnsAPart(verdict.cause)) return;
         const loadedAtPlug = (lane: string) =>

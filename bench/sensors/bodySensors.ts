@@ -1,4 +1,4 @@
-import { INVENTED, linear, profileOf, ratiometric, shipped } from './shippedSensor.ts';
+import { INVENTED, linear, profileOf, ratiometric, type BenchSensor } from './usualSensor.ts';
 
 /** Percent of travel over a potentiometer or a magnetic track. */
 const travel = (
@@ -14,9 +14,9 @@ const travel = (
     differenceThatMatters: 5,
   });
 
-/** Invented position and flow sensors of the demo workshop: pairs, hot elements and curves that are not straight. */
-export const BODY_SENSORS = [
-  shipped(15, {
+/** Invented position and flow sensors of the demo workshop: pairs, hot elements and curves that are not straight, by the number that they ship under. */
+export const BODY_SENSORS = {
+  15: {
     name: 'Corvel TP-1 throttle, single track',
     family: 'throttle',
     source: INVENTED,
@@ -26,8 +26,8 @@ export const BODY_SENSORS = [
       { terminal: '2', wire: 'signal', colour: 'white' },
       { terminal: '3', wire: 'return', colour: 'brown-blue' },
     ],
-  }),
-  shipped(16, {
+  },
+  16: {
     name: 'Corvel TP-2 throttle, mirrored pair',
     family: 'throttle',
     source: INVENTED,
@@ -42,8 +42,8 @@ export const BODY_SENSORS = [
       { terminal: '5', wire: 'other', colour: 'red' },
       { terminal: '6', wire: 'other', colour: 'black' },
     ],
-  }),
-  shipped(17, {
+  },
+  17: {
     name: 'Larch AP-2 pedal, half-ratio pair',
     family: 'pedal',
     source: INVENTED,
@@ -61,8 +61,8 @@ export const BODY_SENSORS = [
       { terminal: '5', wire: 'second-return', colour: 'brown-blue' },
       { terminal: '6', wire: 'second-signal', colour: 'white-blue' },
     ],
-  }),
-  shipped(18, {
+  },
+  18: {
     name: 'Reedcutter FL-1 flap, same-slope pair',
     family: 'flap',
     source: INVENTED,
@@ -72,8 +72,8 @@ export const BODY_SENSORS = [
       pair: { law: 'ratio', ratio: 1, offsetVolts: 0.5 },
       separateFeeds: false,
     },
-  }),
-  shipped(19, {
+  },
+  19: {
     name: 'Brill HF-5 air flow, hot element with air temperature',
     family: 'air-flow',
     source: INVENTED,
@@ -101,8 +101,8 @@ export const BODY_SENSORS = [
       { terminal: '4', wire: 'reference', colour: 'grey' },
       { terminal: '5', wire: 'signal', colour: 'yellow-blue' },
     ],
-  }),
-  shipped(20, {
+  },
+  20: {
     name: 'Larch HF-2 air flow, by table',
     family: 'air-flow',
     source: INVENTED,
@@ -130,8 +130,8 @@ export const BODY_SENSORS = [
       circuitHighVolts: 4.85,
       bias: 'pull-down',
     }),
-  }),
-  shipped(24, {
+  },
+  24: {
     name: 'Reedcutter RV-1 runner position, curved track',
     family: 'flap',
     source: INVENTED,
@@ -149,8 +149,8 @@ export const BODY_SENSORS = [
       tolerance: { form: 'plus-minus', plusMinus: 2.5 },
       differenceThatMatters: 5,
     }),
-  }),
-  shipped(26, {
+  },
+  26: {
     name: 'Tolland PD-1 pedal, falling track',
     family: 'pedal',
     source: INVENTED,
@@ -163,5 +163,5 @@ export const BODY_SENSORS = [
       tolerance: { form: 'plus-minus', plusMinus: 2 },
       differenceThatMatters: 5,
     }),
-  }),
-];
+  },
+} as const satisfies Record<number, BenchSensor>;

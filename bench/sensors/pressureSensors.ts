@@ -1,9 +1,9 @@
 import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/transfer';
-import { INVENTED, linear, profileOf, ratiometric, shipped } from './shippedSensor.ts';
+import { INVENTED, linear, profileOf, ratiometric, type BenchSensor } from './usualSensor.ts';
 
-/** Invented pressure sensors of the demo workshop, over every family that measures a pressure. */
-export const PRESSURE_SENSORS = [
-  shipped(5, {
+/** Invented pressure sensors of the demo workshop, over every family that measures a pressure, by the number that they ship under. */
+export const PRESSURE_SENSORS = {
+  5: {
     name: 'Tern 2-bar manifold pressure',
     family: 'manifold-pressure',
     source: INVENTED,
@@ -15,8 +15,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'plus-minus', plusMinus: 3 },
       differenceThatMatters: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
     }),
-  }),
-  shipped(8, {
+  },
+  8: {
     name: 'Tern B-1 barometer',
     family: 'barometric-pressure',
     source: INVENTED,
@@ -28,8 +28,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'plus-minus', plusMinus: 1.2 },
       differenceThatMatters: 3,
     }),
-  }),
-  shipped(9, {
+  },
+  9: {
     name: 'Heron B3 boost, absolute',
     family: 'boost-pressure',
     source: INVENTED,
@@ -41,8 +41,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'of-span', percent: 1.5 },
       differenceThatMatters: 10,
     }),
-  }),
-  shipped(10, {
+  },
+  10: {
     name: 'Heron G2 boost, gauge',
     family: 'boost-pressure',
     source: INVENTED,
@@ -55,8 +55,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'of-span', percent: 2 },
       differenceThatMatters: 8,
     }),
-  }),
-  shipped(11, {
+  },
+  11: {
     name: 'Sedge DP-100 filter differential',
     family: 'filter-differential',
     source: INVENTED,
@@ -74,8 +74,8 @@ export const PRESSURE_SENSORS = [
       { terminal: 'B', wire: 'return', colour: 'black-white' },
       { terminal: 'C', wire: 'signal', colour: 'green' },
     ],
-  }),
-  shipped(12, {
+  },
+  12: {
     name: 'Sedge DP-35 filter differential',
     family: 'filter-differential',
     source: INVENTED,
@@ -87,8 +87,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'of-value', percent: 3, atLeast: 0.6 },
       differenceThatMatters: 2,
     }),
-  }),
-  shipped(13, {
+  },
+  13: {
     name: 'Fenlight EF-1 exhaust-gas flow, offset 1.0 V',
     family: 'exhaust-flow-differential',
     source: INVENTED,
@@ -101,8 +101,8 @@ export const PRESSURE_SENSORS = [
       differenceThatMatters: 2,
       circuitLowVolts: 0.2,
     }),
-  }),
-  shipped(14, {
+  },
+  14: {
     name: 'Fenlight EF-2 exhaust-gas flow, offset 0.5 V',
     family: 'exhaust-flow-differential',
     source: INVENTED,
@@ -115,8 +115,8 @@ export const PRESSURE_SENSORS = [
       differenceThatMatters: 2,
       circuitLowVolts: 0.15,
     }),
-  }),
-  shipped(21, {
+  },
+  21: {
     name: 'Quill RP-34 refrigerant pressure',
     family: 'refrigerant-pressure',
     source: INVENTED,
@@ -135,8 +135,8 @@ export const PRESSURE_SENSORS = [
       { terminal: '2', wire: 'reference', colour: 'red-green' },
       { terminal: '3', wire: 'signal', colour: 'blue' },
     ],
-  }),
-  shipped(22, {
+  },
+  22: {
     name: 'Tolland FR-180 fuel rail pressure',
     family: 'fuel-rail-pressure',
     source: INVENTED,
@@ -149,8 +149,8 @@ export const PRESSURE_SENSORS = [
       tolerance: { form: 'of-span', percent: 2 },
       differenceThatMatters: 6000,
     }),
-  }),
-  shipped(23, {
+  },
+  23: {
     name: 'Corvel MT-4 manifold pressure and air temperature',
     family: 'manifold-pressure',
     source: INVENTED,
@@ -174,8 +174,8 @@ export const PRESSURE_SENSORS = [
       { terminal: '3', wire: 'reference', colour: 'grey' },
       { terminal: '4', wire: 'signal', colour: 'yellow' },
     ],
-  }),
-  shipped(25, {
+  },
+  25: {
     name: 'Heron BT-2 boost pressure and temperature',
     family: 'boost-pressure',
     source: INVENTED,
@@ -201,5 +201,5 @@ export const PRESSURE_SENSORS = [
       thermistor: { law: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8 },
       pullUpOhms: 10_000,
     },
-  }),
-];
+  },
+} as const satisfies Record<number, BenchSensor>;

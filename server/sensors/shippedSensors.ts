@@ -1,4 +1,4 @@
-import { BRILL_P4_SENSOR } from '@lettura/bench';
+import { BODY_SENSORS, BRILL_P4_SENSOR, PRESSURE_SENSORS } from '@lettura/bench';
 import type { NewSensor } from '@lettura/contract';
 import { toKpa } from '@lettura/core/quantity';
 import {
@@ -10,8 +10,6 @@ import {
 } from '@lettura/core/transfer';
 import type { Database } from '../db/connect.ts';
 import { sensorTable } from '../db/schema.ts';
-import { BODY_SENSORS } from './shippedBodySensors.ts';
-import { PRESSURE_SENSORS } from './shippedPressureSensors.ts';
 import { shipped } from './shippedSensor.ts';
 
 const SEA_LEVEL_KPA = 101.325;
@@ -72,8 +70,9 @@ export const SHIPPED_SENSORS: readonly NewSensor[] = [
     source: 'Published data sheet: V = Vs (0.2 P + 0.5)',
     profile: MPXV7002DP,
   }),
-  ...PRESSURE_SENSORS,
-  ...BODY_SENSORS,
+  ...Object.entries({ ...PRESSURE_SENSORS, ...BODY_SENSORS }).map(([n, sensor]) =>
+    shipped(Number(n), sensor),
+  ),
 ];
 
 export async function shipSensors(db: Database): Promise<void> {

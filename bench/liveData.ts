@@ -1,0 +1,70 @@
+import { keyOn } from '@lettura/core/evidence';
+import { liveDataStep } from '@lettura/core/family';
+import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
+import { signalBand, valueFromSignal } from '@lettura/core/transfer';
+import type { Setup, SimulatedMachine } from './simulatedMachine.ts';
+
+/** What the control unit believes, and what it complains of. */
+export interface LiveData {
+  /** In the measurand's unit, in the steps of the standard. */
+  value: number;
+  /** The unit lost the signal and shows this instead. */
+  substituted: boolean;
+  codes: readonly string[];
+}
+
+/** Common practice: outside this the unit calls its own sensor supply faulty. */
+const REFERENCE_BAND_VOLTS = [4.5, 5.5] as const;
+
+/** Undefined with the key off: nobody answers. */
+export function liveData(machine: SimulatedMachine, setup: Setup): LiveData | undefined {
+  if (!keyOn(setup.state)) return undefined;
+  const { sensor, substituted, codes, wiring, referenceCode, pairCode } = machine.machine;
+  const { profile, companion } = sensor;
+  const volts = machine.unitReadsVolts('signal', setup);
+  const band = signalBand(volts, profile.nominalReferenceVolts, profile);
+  const found: string[] = [];
+  if (band === 'circuit-low') found.push(codes.signal?.low ?? '');
+  if (band === 'circuit-high') found.push(codes.signal?.high ?? '');
+  const second = codes['second-signal'];
+  if (second) {
+    const secondVolts = machine.unitReadsVolts('second-signal', setup);
+    // A temperature nearly at 5 V is an open thermistor; a second track has the limits of the first.
+    const [low, high] = companion?.kind === 'temperature' ? [0.1, 4.85] : [0.2, 4.8];
+    if (secondVolts < low) found.push(second.low);
+    else if (secondVolts > high) found.push(second.high);
+    if (pairCode && companion?.kind === 'second-track') {
+      const { deviationPercentOfReference } = pairDeviation(
+        volts,
+        secondVolts,
+        wiring.unitVolts,
+        companion.pair,
+      );
+      if (Math.abs(deviationPercentOfReference) > PAIR_LIMIT_PERCENT_OF_REFERENCE) found.push(pairCode);
+    }
+  }
+  if (referenceCode) {
+    const [low, high] = REFERENCE_BAND_VOLTS;
+    const supplied = wiring.rails.every((_, rail) => {
+      const railVolts = machine.unitRailVolts(rail, setup);
+      return railVolts >= low && railVolts <= high;
+    });
+    if (!supplied) found.push(referenceCode);
+  }
+  const lost = band === 'circuit-low' || band === 'circuit-high';
+  return {
+    value: lost ? substituted : believed(volts, machine),
+    substituted: lost,
+    codes: found.filter((code) => code !== ''),
+  };
+}
+
+function believed(volts: number, { machine: { sensor } }: SimulatedMachine): number {
+  const { profile, family } = sensor;
+  const wires = { signalVolts: volts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
+  const reading = valueFromSignal(wires, profile);
+  if (!reading.ok) throw new Error('The nominal reference is always enough to convert with.');
+  const step = liveDataStep(family, profile.measures);
+  const value = Math.round(reading.value.value / step) * step;
+  return profile.measures === 'differential-pressure' ? value : Math.max(0, value);
+}

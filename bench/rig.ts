@@ -1,0 +1,153 @@
+import { source, type ConductorId, type ResistorId } from '@lettura/core/circuit';
+import type { Place } from '@lettura/core/evidence';
+import {
+  BATTERY_NEGATIVE,
+  BATTERY_POSITIVE,
+  UNIT_GROUND,
+  Wiring,
+  type Wire,
+  type WiringSpec,
+} from '@lettura/core/wiring';
+
+/** Where a clip or a probe can go. `pin` is on the sensor, once its plug is off. */
+export type ProbePoint = { wire: Wire; place: Place | 'pin' } | 'battery-positive' | 'battery-negative';
+
+/** What is attached to the circuit besides the meter. */
+export type Attachment =
+  | { kind: 'jumper'; from: ProbePoint; to: ProbePoint }
+  /** A lamp that shows by its current what a point can deliver. */
+  | { kind: 'test-light'; from: ProbePoint; to: ProbePoint }
+  /** A known voltage against battery negative, behind a resistor that keeps it harmless. */
+  | { kind: 'voltage-source'; at: ProbePoint; volts: number };
+
+export const METER_OHMS = 10e6;
+const JUMPER_OHMS = 0.05;
+/** 12 V, 3 W, taken as its warm filament. */
+const LAMP_OHMS = 48;
+const SOURCE_OHMS = 220;
+const JUMPERS = 3;
+
+/** Ranges of the ohmmeter: its test voltage stands behind the range's own resistor. */
+const TEST_VOLTS = 1;
+const RANGES_OHMS = [1e3, 1e5, 1e7] as const;
+const NO_TEST = source(0, 1e12);
+/** Past this many times its range the meter takes the next one, and after the last it shows OL. */
+const RANGE_REACH = 20;
+
+/** A wiring with clips and meters on it: everything that is read comes out of one network. */
+export class Rig {
+  readonly wiring: Wiring;
+  readonly #meter: ResistorId;
+  readonly #jumpers: ResistorId[];
+  readonly #lamp: ResistorId;
+  readonly #sourceLead: ResistorId;
+  readonly #source: ConductorId;
+  readonly #sourceNode: number;
+  readonly #testPlus: number;
+  readonly #testMinus: number;
+  readonly #test: ConductorId;
+  readonly #testLeads: readonly [ResistorId, ResistorId];
+
+  constructor(spec: WiringSpec) {
+    this.wiring = new Wiring(spec, 3);
+    const { network, firstSpareNode } = this.wiring;
+    this.#sourceNode = firstSpareNode;
+    this.#testPlus = firstSpareNode + 1;
+    this.#testMinus = firstSpareNode + 2;
+    const lifted = () => network.addResistor(BATTERY_NEGATIVE, BATTERY_NEGATIVE, Infinity);
+    this.#meter = lifted();
+    this.#jumpers = Array.from({ length: JUMPERS }, lifted);
+    this.#lamp = lifted();
+    this.#sourceLead = lifted();
+    this.#source = network.addConductor(this.#sourceNode, BATTERY_NEGATIVE, source(0, SOURCE_OHMS));
+    this.#test = network.addConductor(this.#testPlus, this.#testMinus, NO_TEST);
+    this.#testLeads = [lifted(), lifted()];
+  }
+
+  nodeOf(point: ProbePoint): number {
+    if (point === 'battery-negative') return BATTERY_NEGATIVE;
+    return point === 'battery-positive' ? BATTERY_POSITIVE : this.wiring.node(point.wire, point.place);
+  }
+
+  /** Lifts whatever is attached and clips on what is given. */
+  attach(attachments: readonly Attachment[]): void {
+    const { network } = this.wiring;
+    for (const part of [...this.#jumpers, this.#lamp, this.#sourceLead]) network.setOhms(part, Infinity);
+    let jumper = 0;
+    for (const attachment of attachments) {
+      if (attachment.kind === 'voltage-source') {
+        network.setConductor(this.#source, source(attachment.volts, SOURCE_OHMS));
+        this.#clip(this.#sourceLead, this.#sourceNode, this.nodeOf(attachment.at), 0);
+        continue;
+      }
+      const part = attachment.kind === 'jumper' ? this.#jumpers[jumper++] : this.#lamp;
+      if (part === undefined) throw new Error(`There are ${JUMPERS} jumper wires.`);
+      const ohms = attachment.kind === 'jumper' ? JUMPER_OHMS : LAMP_OHMS;
+      this.#clip(part, this.nodeOf(attachment.from), this.nodeOf(attachment.to), ohms);
+    }
+  }
+
+  /** Volts on a meter of 10 MΩ between two points. */
+  volts(red: ProbePoint, black: ProbePoint): number {
+    const { network } = this.wiring;
+    this.#clip(this.#meter, this.nodeOf(red), this.nodeOf(black), METER_OHMS);
+    this.#solve();
+    // The meter ties whatever floats, so there is always an answer.
+    const volts = network.voltsBetween(this.nodeOf(red), this.nodeOf(black));
+    network.setOhms(this.#meter, Infinity);
+    return volts;
+  }
+
+  /**
+   * What an ohmmeter makes of two points: it knows only its own test current, so that any other current gives nonsense.
+   *
+   * @returns ohms, Infinity for OL
+   */
+  ohms(red: ProbePoint, black: ProbePoint): number {
+    const { network } = this.wiring;
+    const [plus, minus] = this.#testLeads;
+    this.#clip(plus, this.#testPlus, this.nodeOf(red), 0);
+    this.#clip(minus, this.#testMinus, this.nodeOf(black), 0);
+    let ohms = Infinity;
+    for (const range of RANGES_OHMS) {
+      network.setConductor(this.#test, source(TEST_VOLTS, range));
+      this.#solve();
+      const volts = network.voltsBetween(this.#testPlus, this.#testMinus);
+      ohms = (volts * range) / (TEST_VOLTS - volts);
+      if (volts < TEST_VOLTS && ohms <= RANGE_REACH * range) break;
+      ohms = Infinity;
+    }
+    network.setConductor(this.#test, NO_TEST);
+    network.setOhms(plus, Infinity);
+    network.setOhms(minus, Infinity);
+    return ohms;
+  }
+
+  /** Through the test light, in amperes. */
+  lampAmps(): number {
+    this.#solve();
+    return Math.abs(this.wiring.network.ampsThrough(this.#lamp));
+  }
+
+  /** What the unit's converter sees of an input, with no meter attached. */
+  inputVolts(wire: Wire): number {
+    this.#solve();
+    return this.wiring.inputVolts(wire);
+  }
+
+  /** A sensor supply inside the unit, against the unit's own ground. */
+  railVolts(rail: number): number {
+    this.#solve();
+    return this.wiring.network.voltsBetween(this.wiring.railNode(rail), UNIT_GROUND);
+  }
+
+  #clip(part: ResistorId, a: number, b: number, ohms: number): void {
+    this.wiring.network.moveResistor(part, a, b);
+    this.wiring.network.setOhms(part, ohms);
+  }
+
+  #solve(): void {
+    const outcome = this.wiring.network.solve();
+    if (outcome !== 'solved') throw new Error(`The bench has a network without an answer: ${outcome}.`);
+  }
+}
