@@ -34,7 +34,12 @@ export const newJob = z.strictObject({
   openedAt: instant,
   /** A job on the simulated machine; the letter hides what is wrong with it. */
   bench: z
-    .strictObject({ caseLetter: z.enum(CASE_LETTERS), seed: z.int().min(0).max(2_147_483_647) })
+    .strictObject({
+      /** Left out by jobs from before there were several machines. */
+      machineId: z.string().min(1).max(40).optional(),
+      caseLetter: z.enum(CASE_LETTERS),
+      seed: z.int().min(0).max(2_147_483_647),
+    })
     .optional(),
 });
 export const job = newJob.extend({ revision: z.int(), deletedAt: instant.optional() });

@@ -14,14 +14,14 @@ afterAll(async () => {
 });
 
 const CASES = [
-  ['A', 'Signal wire open', 'wire', 'The signal wire was open.'],
+  ['A', 'Signal wire open', 'wire', 'Wire open: signal wire'],
   ['B', 'Nothing wrong now', 'nothing found', 'Nothing was wrong.'],
-  ['C', 'Sensor stuck or dead', 'sensor', 'The sensor was stuck'],
-  ['D', 'Reference wire open', 'wire', 'The reference wire was open.'],
-  ['E', 'Engine vacuum really is low', 'physical cause', 'vacuum really was low'],
-  ['F', 'Return wire open or high in resistance', 'wire', 'high resistance'],
-  ['G', 'Sensor reads shifted', 'sensor', 'read shifted'],
-  ['H', 'Signal shorted to reference', 'wire', 'touched the reference'],
+  ['C', 'Sensor stuck or dead', 'sensor', 'Sensor stuck: '],
+  ['D', 'Reference wire open', 'wire', 'Wire open: reference wire'],
+  ['E', 'Engine vacuum really is low', 'physical cause', 'vacuum really is low: engine'],
+  ['F', 'Return wire open or high in resistance', 'wire', 'High resistance in a wire: return wire'],
+  ['G', 'Sensor reads shifted', 'sensor', 'Sensor reads shifted: '],
+  ['H', 'Signal shorted to reference', 'wire', 'Two wires touch each other: reference and signal'],
 ] as const;
 
 /** Follows the sheet: goes where it asks, takes what the instrument shows, until the cause is proven. */

@@ -1,5 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
+import { rigSlice } from '../features/bench/index.ts';
 import { outboxSender, outboxSlice, outboxStorage } from '../features/outbox/index.ts';
 import { sheetSlice, sheetStorage } from '../features/sheet/index.ts';
 import { api } from './api.ts';
@@ -9,6 +10,7 @@ const reducer = combineReducers({
   [api.reducerPath]: api.reducer,
   [outboxSlice.name]: outboxSlice.reducer,
   [preferencesSlice.name]: preferencesSlice.reducer,
+  [rigSlice.name]: rigSlice.reducer,
   [sheetSlice.name]: sheetSlice.reducer,
 });
 

@@ -1,30 +1,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import {
-  barometerDisplay,
-  faultOfCase,
-  gaugeDisplay,
-  liveDataDisplay,
-  meterDisplay,
-  simulatedMachine,
-} from '@lettura/bench';
-import type { Job } from '@lettura/contract';
-import {
-  THREE_WIRES,
-  type Lane,
-  type MachineState,
-  type Target,
-  type ThreeWire,
-} from '@lettura/core/evidence';
-import { useEffect, useMemo, useState } from 'react';
-import { NUMERALS } from '../../app/theme.ts';
-
-/** How often the simulated meter renews its digits. */
-const TICK_MS = 400;
+import { barometerDisplay } from '@lettura/bench';
+import type { MachineState, Target } from '@lettura/core/evidence';
+import { useMemo } from 'react';
+import { useSelector } from 'react-redux';
+import { Digits } from './Digits.tsx';
+import { instrumentAt } from './instrumentAt.ts';
+import { isClear, selectRig } from './rigSlice.ts';
+import { useMachine, useTick, type BenchJob } from './useMachine.ts';
 
 export interface BenchPanelProps {
-  bench: NonNullable<Job['bench']>;
+  jobId: string;
+  bench: BenchJob;
   state: MachineState;
   target: Target;
   /** The reading in the words of the quick entry, so that it goes the same way as a typed one. */
@@ -32,14 +20,15 @@ export interface BenchPanelProps {
 }
 
 /** The simulated machine obeys the state bar; its instruments stand where the selected point is. */
-export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
+export function BenchPanel({ jobId, bench, state, target, onTake }: BenchPanelProps) {
   const tick = useTick();
-  const machine = useMemo(() => simulatedMachine(faultOfCase(bench.caseLetter), bench.seed), [bench]);
-  const display = useMemo(
-    () => instrumentAt(machine, bench.seed, state, target, tick),
-    [machine, bench.seed, state, target, tick],
-  );
+  const machine = useMachine(bench);
+  const rig = useSelector(useMemo(() => selectRig(jobId), [jobId]));
+  const { positionPercent, ...clips } = rig;
+  const setup = { ...clips, state: { ...state, positionPercent } };
+  const display = instrumentAt(machine, setup, target, bench.seed, tick);
   const barometer = barometerDisplay(machine).toFixed(1);
+  const clear = isClear(rig);
   return (
     <Box
       component="section"
@@ -56,23 +45,17 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
       <Typography variant="body2" sx={{ fontWeight: 700 }}>
         {display.name} (simulated)
       </Typography>
-      <Box
-        role="img"
-        aria-label={`${display.name} shows ${display.digits} ${display.unit}`}
-        sx={{ fontFamily: NUMERALS, textAlign: 'right', my: 0.25, whiteSpace: 'nowrap' }}
-      >
-        <Box component="span" sx={{ fontSize: '2.3rem', fontWeight: 650 }}>
-          {display.digits}
-        </Box>{' '}
-        <Box component="span" sx={{ fontSize: '0.95rem' }}>
-          {display.unit}
-        </Box>
-      </Box>
+      <Digits {...display} />
       {display.remark && <Typography variant="body2">{display.remark}</Typography>}
+      {!clear && (
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          Something is attached or held under Bench. Clear it there before a reading is taken for the record.
+        </Typography>
+      )}
       <Button
         fullWidth
         variant="contained"
-        disabled={display.text === undefined}
+        disabled={display.text === undefined || !clear}
         onClick={() => display.text && onTake(display.text)}
       >
         Take this reading
@@ -82,58 +65,4 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
       </Button>
     </Box>
   );
-}
-
-interface Display {
-  name: string;
-  digits: string;
-  unit: string;
-  text?: string;
-  remark?: string;
-}
-
-function instrumentAt(
-  machine: ReturnType<typeof simulatedMachine>,
-  seed: number,
-  state: MachineState,
-  target: Target,
-  tick: number,
-): Display {
-  switch (target.kind) {
-    case 'wire': {
-      if (!isThreeWire(target.lane)) {
-        return {
-          name: 'Meter, volts DC',
-          digits: '–',
-          unit: '',
-          remark: 'This machine’s sensor has no such wire.',
-        };
-      }
-      const { text, unit } = meterDisplay(machine.voltsAt(target.lane, target.place, state), seed, tick);
-      return { name: 'Meter, volts DC', digits: text, unit, text: `${text} ${unit}` };
-    }
-    case 'gauge': {
-      const digits = gaugeDisplay(machine, state, seed).vacuumInHg.toFixed(2);
-      const tap = target.tap === 'manifold' ? 'manifold ' : '';
-      return { name: 'Vacuum gauge', digits, unit: 'inHg vac', text: `gauge ${tap}${digits} inHg vac` };
-    }
-    case 'scan': {
-      const live = liveDataDisplay(machine, state);
-      if (!live) return { name: 'Live data', digits: '–', unit: '', remark: 'No answer with the key off.' };
-      const digits = live.pressureKpaAbs.toFixed(0);
-      const remark = live.code ? `The unit sets ${live.code}.` : 'No code set.';
-      return { name: 'Live data', digits, unit: 'kPa abs', text: `scan ${digits} kPa`, remark };
-    }
-  }
-}
-
-const isThreeWire = (lane: Lane): lane is ThreeWire => THREE_WIRES.some((wire) => wire === lane);
-
-function useTick(): number {
-  const [tick, setTick] = useState(1);
-  useEffect(() => {
-    const timer = setInterval(() => setTick((n) => n + 1), TICK_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return tick;
 }

@@ -4,7 +4,9 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { machineById, MACHINES } from '@lettura/bench';
 import { CASE_LETTERS } from '@lettura/contract';
+import { familyOf } from '@lettura/core/family';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useCreateVehicleMutation, useListSensorsQuery } from '../../app/api.ts';
@@ -13,6 +15,7 @@ import { practiceJob } from './practiceJob.ts';
 
 /** Opens a job on the simulated machine, named by a letter so that its fault stays hidden. */
 export function PracticeForm() {
+  const [machineId, setMachineId] = useState(MACHINES[0]?.id ?? '');
   const [letter, setLetter] = useState<(typeof CASE_LETTERS)[number] | 'surprise'>('surprise');
   const [problem, setProblem] = useState<RequestProblem>();
   const { data: sensors = [] } = useListSensorsQuery();
@@ -20,7 +23,7 @@ export function PracticeForm() {
   const [createJob, { isLoading }] = useCreateJobMutation();
   const navigate = useNavigate();
   const start = async () => {
-    const parts = practiceJob(letter, sensors);
+    const parts = practiceJob(machineById(machineId), letter, sensors);
     if (!parts)
       return setProblem({
         code: 'loading',
@@ -47,9 +50,21 @@ export function PracticeForm() {
       sx={{ display: 'grid', gap: 2 }}
     >
       <Typography>
-        A pump engine with a three-wire manifold pressure sensor. It may be sound, or hide one fault; the
-        meter, the vacuum gauge and live data answer as on a real one.
+        A machine of the workshop, simulated wire by wire. It may be sound, or hide a fault; meters, gauge,
+        test light and live data answer as on a real one.
       </Typography>
+      <TextField
+        select
+        label="Machine"
+        value={machineId}
+        onChange={(event) => setMachineId(event.target.value)}
+      >
+        {MACHINES.map(({ id, name, sensor }) => (
+          <MenuItem key={id} value={id}>
+            {name} · {familyOf(sensor.family).words.toLowerCase()}
+          </MenuItem>
+        ))}
+      </TextField>
       <TextField
         select
         label="Practice case"

@@ -3,6 +3,7 @@ import Tabs from '@mui/material/Tabs';
 
 const SECTIONS = {
   reading: 'Reading',
+  bench: 'Bench',
   pump: 'Pump',
   compare: 'Compare',
   ambient: 'Ambient',
@@ -17,12 +18,12 @@ export const sectionFrom = (name: string | null): Section =>
 
 export function SectionTabs({
   section,
-  pump,
+  without,
   onChoose,
 }: {
   section: Section;
-  /** Whether a hand pump can be put on this sensor. */
-  pump: boolean;
+  /** Sections that this job has no use for: a pump where none can be put on, a bench where the machine is real. */
+  without: readonly Section[];
   onChoose: (section: Section) => void;
 }) {
   return (
@@ -35,7 +36,7 @@ export function SectionTabs({
       sx={{ borderBottom: 1, borderColor: 'divider' }}
     >
       {Object.entries(SECTIONS)
-        .filter(([name]) => name !== 'pump' || pump || section === 'pump')
+        .filter(([name]) => name === section || !without.includes(name as Section))
         .map(([name, label]) => (
           <Tab key={name} value={name} label={label} />
         ))}

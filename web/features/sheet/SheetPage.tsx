@@ -181,7 +181,14 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           />
         </SheetPaper>
         <SheetPaper area="section" scroll>
-          <SectionTabs section={section} pump={canBePumped(sensor.family)} onChoose={show} />
+          <SectionTabs
+            section={section}
+            without={[
+              ...(canBePumped(sensor.family) ? [] : (['pump'] as const)),
+              ...(job.bench ? [] : (['bench'] as const)),
+            ]}
+            onChoose={show}
+          />
           <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
             <SheetSection
               section={section}

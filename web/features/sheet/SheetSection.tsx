@@ -1,8 +1,8 @@
-import { FAULT_WORDS, faultOfCase } from '@lettura/bench';
+import { whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
-import { BenchPanel } from '../bench/index.ts';
+import { BenchPanel, BenchTools, machineOf } from '../bench/index.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
 import { JobPanel } from './JobPanel.tsx';
@@ -53,6 +53,7 @@ export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSe
           instrument={
             job.bench && (
               <BenchPanel
+                jobId={job.id}
                 bench={job.bench}
                 state={state}
                 target={selected}
@@ -82,6 +83,8 @@ export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSe
           onEnter={entry.enterSignal}
         />
       );
+    case 'bench':
+      return job.bench && <BenchTools jobId={job.id} bench={job.bench} state={state} />;
     case 'compare':
       return <ComparePanel caseFile={caseFile} state={state} units={units} />;
     case 'ambient':
@@ -94,7 +97,7 @@ export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSe
           jobId={job.id}
           weighing={weighing}
           verdicts={sheet.verdicts}
-          revealed={job.bench && FAULT_WORDS[faultOfCase(job.bench.caseLetter)]}
+          revealed={job.bench && whatWasWrong(machineOf(job.bench))}
         />
       );
     case 'job':

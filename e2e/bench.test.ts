@@ -1,0 +1,154 @@
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { application, launchBrowser, openPage } from './application.ts';
+import { noAccessibilityFault, section } from './steps.ts';
+
+let app: Awaited<ReturnType<typeof application>>;
+let browser: Browser;
+let page: Page;
+let complaints: string[];
+beforeAll(async () => {
+  [app, browser] = await Promise.all([application(), launchBrowser()]);
+  ({ page, complaints } = await openPage(browser));
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+async function practise(machine: RegExp, letter: string): Promise<void> {
+  await page.goto(`${app.url}/jobs/new`);
+  await page.getByLabel('Practise on the simulated machine').check();
+  await choose('Machine', machine);
+  await choose('Practice case', `Case ${letter}`);
+  await page.getByRole('button', { name: 'Start practice' }).click();
+  await section(page, 'Bench');
+}
+async function choose(field: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: field, exact: true }).click();
+  await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click();
+  await page.getByRole('listbox').waitFor({ state: 'detached' });
+}
+const state = (name: string) => page.getByRole('button', { name, exact: true }).click();
+const meter = () => page.getByRole('region', { name: 'Meter between two points' });
+/** What the meter shows, in its unit. */
+async function shown(): Promise<string> {
+  return (await meter().getByRole('img').getAttribute('aria-label'))!.replace(/^\w+ shows /u, '');
+}
+async function volts(): Promise<number> {
+  const [digits, unit] = (await shown()).split(' ');
+  return Number(digits) * (unit === 'mV' ? 0.001 : 1);
+}
+
+test('both tracks of a mirrored pair are dead by a feed lost inside the housing, with the supply right at the plug', async () => {
+  await practise(/crew van, throttle/u, 'A');
+  await choose('Red probe', 'Reference at the sensor plug');
+  await expect.poll(volts).toBeGreaterThan(4.9);
+  for (const wire of ['Signal', 'Second signal']) {
+    await choose('Red probe', `${wire} at the sensor plug`);
+    await expect.poll(volts).toBeLessThan(0.3);
+  }
+  await page.getByText('sets P0122 and P0222').waitFor();
+  // Off the machine, the sensor’s own pins: no path from reference to either end of the track.
+  await state('Key off');
+  await state('Plug off');
+  await meter().getByRole('button', { name: 'Ohms' }).click();
+  await choose('Red probe', 'Reference pin of the sensor itself');
+  await choose('Black probe', 'Return pin of the sensor itself');
+  expect(await shown()).toBe('OL');
+  await meter().getByText('No beep.').waitFor();
+});
+
+test('ohms on a live circuit are shown with a warning, and without one when it is dead', async () => {
+  await state('Key on, engine off');
+  await meter().getByText('this number means nothing').waitFor();
+  await state('Key off');
+  await meter().getByText('this number means nothing').waitFor({ state: 'detached' });
+});
+
+test('a return of a few ohms beeps', async () => {
+  await practise(/crew van, throttle/u, 'C');
+  await state('Key off');
+  await state('Plug off');
+  await meter().getByRole('button', { name: 'Ohms' }).click();
+  await choose('Red probe', 'Return at the sensor plug');
+  await choose('Black probe', 'Return at the control unit');
+  await meter().getByText('It beeps').waitFor();
+  expect(Number((await shown()).split(' ')[0])).toBeGreaterThan(3);
+});
+
+test('a neighbour that pulls the rail down is found by unplugging it', async () => {
+  await practise(/RC2 boat · manifold/u, 'A');
+  await choose('Red probe', 'Reference at the sensor plug');
+  await expect.poll(volts).toBeLessThan(2);
+  await page.getByLabel('Unplug the other sensor on the reference').check();
+  await expect.poll(volts).toBeGreaterThan(4.9);
+});
+
+test('while something is attached or unplugged no reading goes into the record; cleared, it does', async () => {
+  await section(page, 'Reading');
+  await page.getByText('Clear it there before a reading is taken').waitFor();
+  expect(await page.getByRole('button', { name: 'Take this reading' }).isDisabled()).toBe(true);
+  await section(page, 'Bench');
+  await page.getByRole('button', { name: 'Clear the bench' }).click();
+  await section(page, 'Reading');
+  await page.getByRole('button', { name: 'Take this reading' }).click();
+  await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
+});
+
+test('live data follows a known voltage that is fed into the signal wire', async () => {
+  await practise(/Brill P4/u, 'B');
+  await state('Plug off');
+  await page.getByText('sets P0107').waitFor();
+  await choose('Clip on', 'Known voltage');
+  await page.getByLabel('Volts', { exact: true }).fill('1,6');
+  await page.getByRole('button', { name: 'Attach' }).click();
+  // 1.6 V: (1.6/5 − 0.02)/0.0078 = 38.5 kPa, in steps of 1 kPa.
+  await page.getByText(/3[89]\.0 kPa abs · no code set/u).waitFor();
+  await page
+    .getByRole('list', { name: 'What is attached' })
+    .getByText('1.6 V on signal at the sensor plug')
+    .waitFor();
+  await page.getByRole('button', { name: /^Take off/u }).click();
+  await page.getByText('sets P0107').waitFor();
+});
+
+test('a voltage that would harm the unit is refused at the field, and kept there', async () => {
+  await page.getByLabel('Volts', { exact: true }).fill('12');
+  await page.getByText('0 to 5 V').waitFor();
+  expect(await page.getByRole('button', { name: 'Attach' }).isDisabled()).toBe(true);
+  expect(await page.getByLabel('Volts', { exact: true }).inputValue()).toBe('12');
+});
+
+test('a jumper past a broken wire brings the signal back', async () => {
+  await practise(/Brill P4/u, 'A');
+  await page.getByText('sets P0107').waitFor();
+  await choose('From', 'Signal at the control unit');
+  await choose('To', 'Signal at the sensor plug');
+  await page.getByRole('button', { name: 'Attach' }).click();
+  await page.getByText(/10[0-3]\.0 kPa abs · no code set/u).waitFor();
+});
+
+test('a dead spot shows where the arm is held by hand, and only there', async () => {
+  await practise(/pool car, throttle/u, 'B');
+  await choose('Red probe', 'Signal at the control unit');
+  const held = page.getByRole('slider');
+  await held.focus();
+  const lifted: number[] = [];
+  for (let percent = 1; percent <= 100; percent++) {
+    await held.press('ArrowRight');
+    await page.getByText(`${percent} %`, { exact: true }).first().waitFor();
+    // Rest is 0.9 V and full travel 3.9 V; a wiper that lifts leaves the wire to its pull-up.
+    if ((await volts()) > 4.8) lifted.push(percent);
+  }
+  // A patch of 3 % of the track, of which the travel uses 60 %.
+  expect(lifted.length).toBeGreaterThanOrEqual(4);
+  expect(lifted.length).toBeLessThanOrEqual(6);
+  expect(lifted.at(-1)! - lifted[0]!).toBe(lifted.length - 1);
+  expect(await volts()).toBeCloseTo(3.9, 1);
+});
+
+test('the bench has no accessibility fault, and the browser had nothing to complain of', async () => {
+  await noAccessibilityFault(page);
+  expect(complaints).toEqual([]);
+});

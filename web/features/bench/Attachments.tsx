@@ -1,0 +1,137 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Attachment, ProbePoint } from '@lettura/bench';
+import { useState } from 'react';
+import { Cautions } from '../../ui/Cautions.tsx';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
+import { pointInWords, type PointChoice } from './benchPoints.ts';
+import { PointSelect } from './PointSelect.tsx';
+
+const KINDS = {
+  jumper: 'Jumper wire',
+  'voltage-source': 'Known voltage',
+  'test-light': 'Test light',
+} as const;
+type Kind = keyof typeof KINDS;
+
+const MOST = { jumper: 3, 'voltage-source': 1, 'test-light': 1 } as const;
+const VOLTS = { lowest: 0, highest: 5, unit: 'V' };
+
+const CAUTION: Record<Kind, string> = {
+  jumper:
+    'Bridge signal to reference or return only. A reference bridged to battery takes the control unit with it.',
+  'voltage-source': 'Feed a signal wire only, with the plug off, and no more than the reference.',
+  'test-light':
+    'A test light goes on battery feeds and grounds. On the 5 V side it can overload the control unit.',
+};
+
+export interface AttachmentsProps {
+  points: readonly PointChoice[];
+  attachments: readonly Attachment[];
+  lampAmps: number | undefined;
+  onChange: (attachments: Attachment[]) => void;
+}
+
+/** Jumpers, a known voltage, a test light: what is clipped on, and one more. */
+export function Attachments({ points, attachments, lampAmps, onChange }: AttachmentsProps) {
+  const [kind, setKind] = useState<Kind>('jumper');
+  const [from, setFrom] = useState<ProbePoint>({ wire: 'signal', place: 'plug' });
+  const [to, setTo] = useState<ProbePoint>({ wire: 'return', place: 'plug' });
+  const [volts, setVolts] = useState('1.6');
+  const known = fieldNumber(volts, VOLTS);
+  const used = attachments.filter((attachment) => attachment.kind === kind).length;
+  const full = used >= MOST[kind];
+  const attach = () => {
+    if (kind === 'voltage-source') {
+      if (known.ok) onChange([...attachments, { kind, at: from, volts: known.value }]);
+    } else onChange([...attachments, { kind, from, to }]);
+  };
+  return (
+    <Box component="section" aria-label="Clipped on">
+      {attachments.length > 0 && (
+        <Box component="ul" aria-label="What is attached" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {attachments.map((attachment, i) => (
+            <Box component="li" key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <Typography sx={{ flex: 1 }}>
+                {inWords(attachment)}
+                {attachment.kind === 'test-light' && lampAmps !== undefined && (
+                  <strong> {lampInWords(lampAmps)}</strong>
+                )}
+              </Typography>
+              <Button
+                color="inherit"
+                aria-label={`Take off: ${inWords(attachment)}`}
+                onClick={() => onChange(attachments.filter((_, other) => other !== i))}
+              >
+                Take off
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', mt: 0.5 }}>
+        <TextField
+          select
+          size="small"
+          label="Clip on"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as Kind)}
+          sx={{ minWidth: 160 }}
+        >
+          {Object.entries(KINDS).map(([name, words]) => (
+            <MenuItem key={name} value={name}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+        <PointSelect
+          label={kind === 'voltage-source' ? 'At' : 'From'}
+          points={points}
+          value={from}
+          onChange={setFrom}
+        />
+        {kind === 'voltage-source' ? (
+          <TextField
+            size="small"
+            label="Volts"
+            value={volts}
+            onChange={(event) => setVolts(event.target.value)}
+            error={!known.ok}
+            helperText={known.ok ? undefined : known.problem.next}
+            sx={{ width: 120 }}
+          />
+        ) : (
+          <PointSelect label="To" points={points} value={to} onChange={setTo} />
+        )}
+        <Button
+          variant="contained"
+          onClick={attach}
+          disabled={full || (kind === 'voltage-source' && !known.ok)}
+        >
+          {full ? 'All in use' : 'Attach'}
+        </Button>
+      </Box>
+      <Cautions cautions={[CAUTION[kind]]} />
+    </Box>
+  );
+}
+
+function inWords(attachment: Attachment): string {
+  return attachment.kind === 'voltage-source'
+    ? `${attachment.volts} V on ${pointInWords(attachment.at)}`
+    : `${KINDS[attachment.kind]} from ${pointInWords(attachment.from)} to ${pointInWords(attachment.to)}`;
+}
+
+/** A lamp of a quarter ampere: below a third of that it only glows. */
+function lampInWords(amps: number): string {
+  const milliamps = `${(amps * 1000).toFixed(0)} mA`;
+  if (amps < 0.02) return `dark, ${milliamps}`;
+  return amps < 0.08
+    ? `glows weakly, ${milliamps}`
+    : amps < 0.2
+      ? `dim, ${milliamps}`
+      : `bright, ${milliamps}`;
+}

@@ -1,0 +1,60 @@
+import { gaugeDisplay, liveData, meterDisplay, type Setup, type SimulatedMachine } from '@lettura/bench';
+import type { Target } from '@lettura/core/evidence';
+import { formatWithBasis, shownUnit } from '@lettura/core/quantity';
+
+export interface InstrumentDisplay {
+  name: string;
+  digits: string;
+  unit: string;
+  /** The reading in the words of the quick entry, so that it goes the same way as a typed one. */
+  text?: string;
+  remark?: string;
+}
+
+/** What the instrument that belongs to a point of the sheet shows there. */
+export function instrumentAt(
+  simulated: SimulatedMachine,
+  setup: Setup,
+  target: Target,
+  seed: number,
+  tick: number,
+): InstrumentDisplay {
+  const { wiring, sensor } = simulated.machine;
+  switch (target.kind) {
+    case 'wire': {
+      const name = 'Meter, volts DC';
+      const { lane, place } = target;
+      if (!wiring.wires.some(({ wire }) => wire === lane))
+        return { name, digits: '–', unit: '', remark: 'This machine’s sensor has no such wire.' };
+      const trueVolts = simulated.voltsBetween({ wire: lane, place }, 'battery-negative', setup);
+      const { text, unit } = meterDisplay(trueVolts, seed, tick);
+      return { name, digits: text, unit, text: `${text} ${unit}` };
+    }
+    case 'gauge': {
+      const shown = gaugeDisplay(simulated, setup.state, target.tap, seed);
+      if (!shown) return { name: 'Gauge', digits: '–', unit: '', remark: 'No gauge goes on this sensor.' };
+      const tap = target.tap === 'manifold' ? 'manifold ' : '';
+      const basis = { vacuum: ' vac', gauge: ' gauge', differential: '' }[shown.basis];
+      return {
+        name: shown.basis === 'vacuum' ? 'Vacuum gauge' : 'Pressure gauge',
+        digits: shown.text,
+        unit: `${shown.unit}${basis}`,
+        text: `gauge ${tap}${shown.text} ${shown.unit}${basis}`,
+      };
+    }
+    case 'scan': {
+      const data = liveData(simulated, setup);
+      if (!data) return { name: 'Live data', digits: '–', unit: '', remark: 'No answer with the key off.' };
+      const { measures } = sensor.profile;
+      const [digits = '–', ...unit] = formatWithBasis(data.value, measures, 'kPa').split(' ');
+      const remark = data.codes.length > 0 ? `The unit sets ${data.codes.join(' and ')}.` : 'No code set.';
+      return {
+        name: 'Live data',
+        digits,
+        unit: unit.join(' '),
+        text: `scan ${digits} ${shownUnit(measures, 'kPa')}`,
+        remark,
+      };
+    }
+  }
+}
