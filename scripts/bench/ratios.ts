@@ -1,3 +1,4 @@
+import { circuitRatios } from './circuit.ts';
 import { conversionRatio, tableConversionRatio } from './conversion.ts';
 import { fitRatios } from './fitting.ts';
 import { recordingRatio } from './recording.ts';
@@ -18,6 +19,17 @@ for (const { form, milliseconds, ratio } of fitRatios()) {
     'one bare pass that adds up the sums of a line',
   );
 }
+const circuit = circuitRatios();
+report(
+  'Circuit solved with one part changed',
+  { value: circuit.microseconds, unit: 'µs', ratio: circuit.againstBare },
+  'a dense elimination of its size, written out',
+);
+console.log(
+  circuit.againstSpice === undefined
+    ? 'Circuit against ngspice: not installed here (Debian package ngspice)'
+    : `Circuit against a point of an ngspice sweep: ${circuit.againstSpice.toFixed(2)} × its time`,
+);
 const typing = await typingRatio(process.env.DATABASE_URL ?? '');
 report(
   'Searching 2,000 sensors, slowest letter',
