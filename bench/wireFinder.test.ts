@@ -1,0 +1,169 @@
+import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
+import {
+  findWires,
+  roleOf,
+  TEST_WORDS,
+  type PlugReading,
+  type PlugTest,
+  type TerminalCount,
+} from '@lettura/core/wireFinder';
+import type { Wire } from '@lettura/core/wiring';
+import { expect, test } from 'vitest';
+import {
+  MACHINES,
+  simulatedMachine,
+  surroundingsOf,
+  type BenchMachine,
+  type SimulatedMachine,
+} from './index.ts';
+import { seededRandom } from './random.ts';
+
+/** A plug of a bench machine with its terminals in any order, and with or without one fault. */
+interface Plug {
+  name: string;
+  order: Wire[];
+  machine: SimulatedMachine;
+  faulty: boolean;
+}
+
+function randomPlug(seed: number): Plug {
+  const random = seededRandom(seed * 7919);
+  const machine = MACHINES[seed % MACHINES.length]!;
+  const order = shuffled(
+    machine.wiring.wires.map(({ wire }) => wire),
+    random,
+  );
+  const faulty = random() < 0.5;
+  const fault = faulty ? randomFault(machine, random) : undefined;
+  const name = `${seed} ${machine.id} ${fault ? `${fault.kind.id} ${fault.site.id} ${fault.size}` : 'sound'}`;
+  const simulated = simulatedMachine(machine, fault ? [fault] : [], surroundingsOf(machine, random));
+  return { name, order, machine: simulated, faulty };
+}
+
+function randomFault({ sensor, wiring }: BenchMachine, random: () => number): Fault {
+  const sited = FAULT_KINDS.flatMap((kind) =>
+    kind.sites({ family: sensor.family, wiring }).map((site) => ({ kind, site })),
+  );
+  const { kind, site } = sited[Math.floor(random() * sited.length)]!;
+  return faultOf(kind, site, random());
+}
+
+function shuffled<T>(list: readonly T[], random: () => number): T[] {
+  const left = [...list];
+  return list.map(() => left.splice(Math.floor(random() * left.length), 1)[0]!);
+}
+
+const MOVED_VOLTS = 0.1;
+function measure({ machine, order }: Plug, terminal: number, test: PlugTest): number {
+  const at = { wire: order[terminal]!, place: 'plug' } as const;
+  const volts = (plug: 'connected' | 'unplugged', stimulus = {}) =>
+    machine.voltsBetween(at, 'battery-negative', { state: { engine: 'koeo', plug, ...stimulus } });
+  switch (test) {
+    case 'open-volts':
+      return volts('unplugged');
+    case 'connected-volts':
+      return volts('connected');
+    case 'open-ohms':
+      return machine.ohmsBetween(at, 'battery-negative', {
+        state: { engine: 'key-off', plug: 'unplugged' },
+      });
+    case 'moves':
+      return Math.abs(stimulated(machine, at) - volts('connected')) > MOVED_VOLTS ? 1 : 0;
+  }
+}
+
+/** Pumped, moved by hand or run, whatever this machine's sensor can be stimulated with. */
+function stimulated(machine: SimulatedMachine, at: { wire: Wire; place: 'plug' }): number {
+  const { measures, highest } = machine.machine.sensor.profile;
+  const family = machine.machine.sensor.family;
+  const state = { engine: 'koeo', plug: 'connected' } as const;
+  const read = (change: object) =>
+    machine.voltsBetween(at, 'battery-negative', { state: { ...state, ...change } });
+  if (measures === 'position') return read({ stimulus: { kind: 'full-travel' } });
+  if (family === 'air-flow' || family === 'fuel-rail-pressure' || family === 'refrigerant-pressure')
+    return read({ engine: 'held-revs' });
+  if (family === 'barometric-pressure') return read({}); // nothing moves the weather
+  return read({
+    stimulus: { kind: 'pump', kpaAboveAmbient: measures === 'absolute-pressure' ? -50 : 0.7 * highest },
+  });
+}
+
+/** Follows the finder from measurement to measurement until it asks for nothing more. */
+function work(plug: Plug, allowed?: readonly PlugTest[]) {
+  const readings: PlugReading[] = [];
+  for (;;) {
+    const found = findWires(plug.order.length as TerminalCount, readings, allowed);
+    if (!found.next || readings.length >= 30) return { found, readings };
+    const { terminal, test } = found.next;
+    readings.push({ terminal, test, value: measure(plug, terminal, test) });
+  }
+}
+
+const truth = (plug: Plug, terminal: number) =>
+  roleOf(plug.order[terminal]!, plug.machine.machine.wiring.thermistor);
+
+const PLUGS = Array.from({ length: 312 }, (_, i) => randomPlug(i + 1));
+const worked = PLUGS.map((plug) => ({ plug, ...work(plug) }));
+
+test('over 312 plugs of every machine, in any order, sound and with a fault, no name that is called certain is wrong', () => {
+  const wrong = worked.flatMap(({ plug, found }) =>
+    found.terminals
+      .filter(({ confidence, role, terminal }) => confidence === 'certain' && role !== truth(plug, terminal))
+      .map(({ role, terminal }) => `${plug.name}: ${truth(plug, terminal)} called ${role}`),
+  );
+  expect(wrong).toEqual([]);
+});
+
+test('nearly every terminal of a sound plug is named rightly, with few measurements', () => {
+  const sound = worked.filter(({ plug }) => !plug.faulty);
+  const named = sound.flatMap(({ plug, found }) =>
+    found.terminals.map(({ role, confidence, terminal }) => ({
+      right: role === truth(plug, terminal),
+      told: confidence !== 'open',
+    })),
+  );
+  const share = named.filter(({ right, told }) => right && told).length / named.length;
+  const mean = sound.reduce((sum, { readings }) => sum + readings.length, 0) / sound.length;
+  const terminals = sound.reduce((sum, { plug }) => sum + plug.order.length, 0) / sound.length;
+  console.log(
+    `Wire finder, sound plugs: ${(100 * share).toFixed(1)} % of terminals named rightly, ${mean.toFixed(1)} measurements for ${terminals.toFixed(1)} terminals; all plugs: ${(worked.reduce((sum, { readings }) => sum + readings.length, 0) / worked.length).toFixed(1)}`,
+  );
+  expect(share).toBeGreaterThan(0.95);
+  expect(mean).toBeLessThan(2 * terminals);
+});
+
+test('a faulty plug is named, left open, or called contradictory; a likely name is seldom wrong', () => {
+  const faulty = worked.filter(({ plug }) => plug.faulty);
+  const likely = faulty.flatMap(({ plug, found }) =>
+    found.terminals
+      .filter(({ confidence }) => confidence === 'likely')
+      .map(({ role, terminal }) => role === truth(plug, terminal)),
+  );
+  const right = likely.filter(Boolean).length / likely.length;
+  console.log(
+    `Wire finder, faulty plugs: ${likely.length} likely names, ${(100 * right).toFixed(1)} % right`,
+  );
+  expect(right).toBeGreaterThan(0.9);
+});
+
+test('with the plug left on, or left off, it names what can be named and never wrongly for certain', () => {
+  for (const allowed of [
+    ['connected-volts', 'moves'],
+    ['open-volts', 'open-ohms'],
+  ] as const)
+    for (const plug of PLUGS.slice(0, 26))
+      for (const { confidence, role, terminal } of work(plug, allowed).found.terminals)
+        if (confidence === 'certain') expect(role, plug.name).toBe(truth(plug, terminal));
+}, 60_000);
+
+test('nothing is said before anything is read, and every test is told in words', () => {
+  const { terminals, next } = findWires(4, []);
+  expect(terminals.every(({ confidence }) => confidence === 'open')).toBe(true);
+  expect(next).toBeDefined();
+  expect(TEST_WORDS[next!.test].length).toBeGreaterThan(20);
+});
+
+test('readings that nothing known can give are called contradictory', () => {
+  const impossible = [0, 1, 2].map((terminal) => ({ terminal, test: 'open-volts' as const, value: -9 }));
+  expect(findWires(3, impossible).contradictory).toBe(true);
+});
