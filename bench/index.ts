@@ -4,6 +4,7 @@ export { liveData, type LiveData } from './liveData.ts';
 export { BRILL_P4, BRILL_P4_SENSOR } from './machines/brillP4.ts';
 export { machineById, MACHINES } from './machines/index.ts';
 export { meterDisplay, ohmsDisplay, type MeterDisplay, type OhmsDisplay } from './meter.ts';
+export { measureTerminal, terminalsOf } from './plugTerminals.ts';
 export { CASE_LETTERS, type CaseLetter } from './practiceCases.ts';
 export type { Attachment, ProbePoint } from './rig.ts';
 export { BODY_SENSORS } from './sensors/bodySensors.ts';

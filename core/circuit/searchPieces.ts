@@ -25,8 +25,10 @@ const ROUNDS_TOGETHER = 24;
 const MOVES_EACH = 16;
 /**
  * Both pieces give the same current at the edge between them, so a part that lies on it to rounding could go to and fro for
- * ever. Not forgiven at first: a nanovolt over a regulator's half ohm is as much current as all that leaks.
+ * ever. Hardly more than rounding is forgiven at first: a nanovolt over a regulator's half ohm is as much current as all
+ * that leaks.
  */
+const ROUNDING_VOLTS = 2e-15;
 const EDGE_VOLTS = 1e-9;
 
 /**
@@ -43,7 +45,7 @@ export function searchPieces(network: PieceSearch): SolveOutcome {
     if (!network.solveLinear()) break;
     if (moveAll(network) === 0) return 'solved';
   }
-  for (const edgeVolts of [0, EDGE_VOLTS])
+  for (const edgeVolts of [ROUNDING_VOLTS, EDGE_VOLTS])
     for (let move = 0; move < MOVES_EACH * network.partCount(); move++) {
       if (!network.solveLinear()) break;
       if (!moveFirst(network, edgeVolts)) return 'solved';
@@ -55,7 +57,7 @@ export function searchPieces(network: PieceSearch): SolveOutcome {
 function moveAll(network: PieceSearch): number {
   let moved = 0;
   for (let part = 0; part < network.partCount(); part++) {
-    const piece = network.pieceTowardsSolution(part, 0);
+    const piece = network.pieceTowardsSolution(part, ROUNDING_VOLTS);
     if (piece === network.piece(part)) continue;
     network.setPiece(part, piece);
     moved++;

@@ -10,3 +10,4 @@ export {
   type PlugTest,
   type Role,
 } from './plugTest.ts';
+export { readPlugValue } from './readPlugValue.ts';

@@ -3,6 +3,7 @@ import { setupListeners } from '@reduxjs/toolkit/query';
 import { rigSlice } from '../features/bench/index.ts';
 import { outboxSender, outboxSlice, outboxStorage } from '../features/outbox/index.ts';
 import { sheetSlice, sheetStorage } from '../features/sheet/index.ts';
+import { wiresSlice, wiresStorage } from '../features/wires/index.ts';
 import { api } from './api.ts';
 import { preferencesSlice, preferencesStorage } from './preferences.ts';
 
@@ -12,6 +13,7 @@ const reducer = combineReducers({
   [preferencesSlice.name]: preferencesSlice.reducer,
   [rigSlice.name]: rigSlice.reducer,
   [sheetSlice.name]: sheetSlice.reducer,
+  [wiresSlice.name]: wiresSlice.reducer,
 });
 
 export const store = configureStore({
@@ -26,5 +28,6 @@ store.subscribe(() => {
   if (state.outbox !== last.outbox) outboxStorage.save(last.outbox, state.outbox);
   if (state.preferences !== last.preferences) preferencesStorage.save(state.preferences);
   if (state.sheet !== last.sheet) sheetStorage.save(state.sheet);
+  if (state.wires !== last.wires) wiresStorage.save(state.wires);
   last = state;
 });

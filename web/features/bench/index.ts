@@ -1,4 +1,4 @@
 export { BenchPanel } from './BenchPanel.tsx';
 export { BenchTools } from './BenchTools.tsx';
 export { rigSlice } from './rigSlice.ts';
-export { machineOf } from './useMachine.ts';
+export { machineOf, simulatedPlug } from './useMachine.ts';

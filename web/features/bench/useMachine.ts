@@ -1,5 +1,12 @@
-import { machineById, practiceMachine, type SimulatedMachine } from '@lettura/bench';
+import {
+  machineById,
+  measureTerminal,
+  practiceMachine,
+  terminalsOf,
+  type SimulatedMachine,
+} from '@lettura/bench';
 import type { Job } from '@lettura/contract';
+import type { PlugTest } from '@lettura/core/wireFinder';
 import { useEffect, useMemo, useState } from 'react';
 
 export type BenchJob = NonNullable<Job['bench']>;
@@ -21,4 +28,16 @@ export function useTick(): number {
     return () => clearInterval(timer);
   }, []);
   return tick;
+}
+
+/** What the simulated machine shows at a terminal of its plug, whose order only it knows. */
+export function simulatedPlug(bench: BenchJob): (terminal: number, test: PlugTest) => number {
+  const machine = machineOf(bench);
+  const terminals = terminalsOf(machine, bench.seed);
+  return (terminal, test) => {
+    const wire = terminals[terminal];
+    // More terminals than the plug has: nothing is there to be touched.
+    if (wire === undefined) return test === 'open-ohms' ? Infinity : 0;
+    return measureTerminal(machine, wire, test);
+  };
 }

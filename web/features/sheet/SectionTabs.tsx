@@ -3,6 +3,7 @@ import Tabs from '@mui/material/Tabs';
 
 const SECTIONS = {
   reading: 'Reading',
+  wires: 'Wires',
   bench: 'Bench',
   pump: 'Pump',
   compare: 'Compare',

@@ -156,30 +156,33 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           // Wide: the reasoning stands beside everything. Portrait: the lanes take the whole width above both.
           gridTemplateAreas: {
             xs: '"lanes" "section" "reasoning"',
-            sm: '"lanes lanes" "section reasoning"',
-            md: '"lanes reasoning" "section reasoning"',
+            sm: section === 'wires' ? '"section reasoning"' : '"lanes lanes" "section reasoning"',
+            md: section === 'wires' ? '"section reasoning"' : '"lanes reasoning" "section reasoning"',
           },
           gridTemplateColumns: {
             xs: 'minmax(0, 1fr)',
             sm: 'minmax(0, 1fr) 320px',
             md: 'minmax(0, 1fr) 376px',
           },
-          gridTemplateRows: { md: 'auto minmax(0, 1fr)' },
+          gridTemplateRows: { md: section === 'wires' ? 'minmax(0, 1fr)' : 'auto minmax(0, 1fr)' },
           gap: 1.5,
           px: 2,
           pb: 1.5,
           minHeight: 0,
         }}
       >
-        <SheetPaper area="lanes">
-          <Lanes
-            caseFile={caseFile}
-            lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
-            selected={selected}
-            padOf={(target) => padIn(sheet, target, state, units)}
-            onSelect={select}
-          />
-        </SheetPaper>
+        {/* While the wires are being found, nobody can probe one by its name yet. */}
+        {section !== 'wires' && (
+          <SheetPaper area="lanes">
+            <Lanes
+              caseFile={caseFile}
+              lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
+              selected={selected}
+              padOf={(target) => padIn(sheet, target, state, units)}
+              onSelect={select}
+            />
+          </SheetPaper>
+        )}
         <SheetPaper area="section" scroll>
           <SectionTabs
             section={section}

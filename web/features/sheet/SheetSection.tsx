@@ -2,7 +2,8 @@ import { whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
-import { BenchPanel, BenchTools, machineOf } from '../bench/index.ts';
+import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
+import { WiresPanel } from '../wires/index.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
 import { JobPanel } from './JobPanel.tsx';
@@ -83,6 +84,8 @@ export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSe
           onEnter={entry.enterSignal}
         />
       );
+    case 'wires':
+      return <WiresPanel job={job} sensor={sensor} simulated={job.bench && simulatedPlug(job.bench)} />;
     case 'bench':
       return job.bench && <BenchTools jobId={job.id} bench={job.bench} state={state} />;
     case 'compare':

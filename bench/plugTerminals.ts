@@ -1,0 +1,60 @@
+import type { PlugTest } from '@lettura/core/wireFinder';
+import type { Wire } from '@lettura/core/wiring';
+import { seededRandom } from './random.ts';
+import { ohmsDisplay } from './meter.ts';
+import type { SimulatedMachine } from './simulatedMachine.ts';
+
+/** Which wire sits on which terminal of a simulated plug: in any order, so that no list can be trusted. */
+export function terminalsOf({ machine }: SimulatedMachine, seed: number): Wire[] {
+  const random = seededRandom(seed ^ 0x5a17);
+  const left = machine.wiring.wires.map(({ wire }) => wire);
+  return machine.wiring.wires.map(() => left.splice(Math.floor(random() * left.length), 1)[0] as Wire);
+}
+
+const FOLLOWS_VOLTS = 0.1;
+
+/** A measurement of the wire finder at one wire of a simulated plug: volts, ohms, or 1 where it follows a stimulus. */
+export function measureTerminal(machine: SimulatedMachine, wire: Wire, test: PlugTest): number {
+  const at = { wire, place: 'plug' } as const;
+  const volts = (plug: 'connected' | 'unplugged', change = {}) =>
+    machine.voltsBetween(at, 'battery-negative', { state: { engine: 'koeo', plug, ...change } });
+  switch (test) {
+    case 'open-volts':
+      return volts('unplugged');
+    case 'connected-volts':
+      return volts('connected');
+    case 'open-ohms': {
+      const { ohms } = ohmsDisplay(machine, at, 'battery-negative', {
+        state: { engine: 'key-off', plug: 'unplugged' },
+      });
+      return ohms ?? Infinity;
+    }
+    case 'moves':
+      return Math.abs(volts('connected', stimulusFor(machine)) - volts('connected')) > FOLLOWS_VOLTS ? 1 : 0;
+  }
+}
+
+/** What a technician would do to this sensor to see its signal move; nothing moves the weather for a barometer. */
+function stimulusFor({ machine: { sensor } }: SimulatedMachine): object {
+  const { measures, highest } = sensor.profile;
+  switch (sensor.family) {
+    case 'throttle':
+    case 'pedal':
+    case 'flap':
+      return { stimulus: { kind: 'full-travel' } };
+    case 'air-flow':
+    case 'fuel-rail-pressure':
+    case 'refrigerant-pressure':
+      return { engine: 'held-revs' };
+    case 'barometric-pressure':
+      return {};
+    case 'manifold-pressure':
+    case 'boost-pressure':
+    case 'filter-differential':
+    case 'exhaust-flow-differential':
+    case 'other':
+      return {
+        stimulus: { kind: 'pump', kpaAboveAmbient: measures === 'absolute-pressure' ? -50 : 0.7 * highest },
+      };
+  }
+}

@@ -1,0 +1,105 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { readPlugValue, TEST_WORDS, type PlugReading, type PlugTest } from '@lettura/core/wireFinder';
+import { useState } from 'react';
+import { Cautions } from '../../ui/Cautions.tsx';
+import { upperFirst } from '../../ui/inWords.ts';
+
+const CAUTIONS: Record<PlugTest, string> = {
+  'open-volts':
+    'Keep the probe off the neighbouring terminal: a shorted reference can take the control unit with it.',
+  'connected-volts': 'Back-probe beside the seal, do not pierce the wire.',
+  'open-ohms': 'Key off, and wait until the unit sleeps: ohms on a live circuit mean nothing.',
+  moves: 'Pump or move the sensor itself; hands clear of belts and fans if the engine has to run.',
+};
+
+export interface NextTerminalProps {
+  /** Of the terminal, as stamped on the plug. */
+  name: string;
+  next: { terminal: number; test: PlugTest };
+  working: boolean;
+  simulated: ((terminal: number, test: PlugTest) => number) | undefined;
+  onMeasured: (reading: PlugReading) => void;
+}
+
+/** The measurement that tells most now, and a place to enter it. */
+export function NextTerminal({ name, next, working, simulated, onMeasured }: NextTerminalProps) {
+  const { terminal, test } = next;
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const save = () => {
+    if (test === 'moves') return;
+    const read = readPlugValue(text, test);
+    if (read.ok) onMeasured({ terminal, test, value: read.value });
+    else setProblem(`${read.problem.message} ${read.problem.next}`);
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Next measurement"
+      sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1.25, bgcolor: 'sheet.inset' }}
+    >
+      <Typography sx={{ fontWeight: 700 }}>Next: terminal {name}</Typography>
+      <Typography variant="body2">{upperFirst(TEST_WORDS[test])}</Typography>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', mt: 1 }}
+      >
+        {test === 'moves' ? (
+          <>
+            <Button
+              variant="contained"
+              disabled={working}
+              onClick={() => onMeasured({ terminal, test, value: 1 })}
+            >
+              It follows
+            </Button>
+            <Button
+              variant="contained"
+              disabled={working}
+              onClick={() => onMeasured({ terminal, test, value: 0 })}
+            >
+              It stays
+            </Button>
+          </>
+        ) : (
+          <>
+            <TextField
+              size="small"
+              label={test === 'open-ohms' ? `Ohms at terminal ${name}` : `Volts at terminal ${name}`}
+              placeholder={test === 'open-ohms' ? '0.4 · 470k · OL' : '4.98 · 12 mV'}
+              value={text}
+              onChange={(event) => {
+                setText(event.target.value);
+                setProblem(undefined);
+              }}
+              error={problem !== undefined}
+              helperText={problem}
+              sx={{ width: 260 }}
+            />
+            <Button type="submit" variant="contained" disabled={working}>
+              Save
+            </Button>
+          </>
+        )}
+        {simulated && (
+          <Button
+            variant="outlined"
+            disabled={working}
+            onClick={() => onMeasured({ terminal, test, value: simulated(terminal, test) })}
+          >
+            Measure (simulated)
+          </Button>
+        )}
+      </Box>
+      <Cautions cautions={[CAUTIONS[test]]} />
+    </Box>
+  );
+}

@@ -1,0 +1,120 @@
+import Box from '@mui/material/Box';
+import Chip from '@mui/material/Chip';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Pin } from '@lettura/contract';
+import { voltsInWords } from '@lettura/core/reasoning';
+import {
+  ROLE_WORDS,
+  type PlugReading,
+  type TerminalFinding,
+  type WireFinding,
+} from '@lettura/core/wireFinder';
+import { ohmsInWords } from '../../ui/ohmsInWords.ts';
+import { roleOfPin } from './plugOf.ts';
+
+export interface TerminalTableProps {
+  finding: WireFinding;
+  readings: readonly PlugReading[];
+  /** The plug by list or diagram, terminal by terminal; empty where it has another number of them. */
+  listed: readonly Pin[];
+  nameOf: (terminal: number) => string;
+  onForget: (reading: PlugReading) => void;
+}
+
+/** What each terminal is, what it could be confused with, whether list or diagram agree, and the evidence. */
+export function TerminalTable({ finding, readings, listed, nameOf, onForget }: TerminalTableProps) {
+  return (
+    <Table size="small" aria-label="Terminals" sx={{ '& td, & th': { px: 1 } }}>
+      <TableHead>
+        <TableRow>
+          <TableCell>Terminal</TableCell>
+          <TableCell>It is</TableCell>
+          <TableCell>Measured</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {finding.terminals.map((found) => {
+          const pin = listed[found.terminal];
+          return (
+            <TableRow key={found.terminal}>
+              <TableCell component="th" scope="row" sx={{ fontWeight: 700 }}>
+                {nameOf(found.terminal)}
+              </TableCell>
+              <TableCell>
+                <FoundRole {...found} />
+                {pin && <Listed pin={pin} found={found} />}
+              </TableCell>
+              <TableCell>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+                  {readings
+                    .filter(({ terminal }) => terminal === found.terminal)
+                    .map((reading) => (
+                      <Chip
+                        key={reading.test}
+                        label={readingInWords(reading)}
+                        onDelete={() => onForget(reading)}
+                        sx={{ height: 44 }}
+                      />
+                    ))}
+                </Box>
+              </TableCell>
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}
+
+function FoundRole({ confidence, role, couldBe }: TerminalFinding) {
+  if (!role || confidence === 'open') {
+    const all = [...(role ? [{ role }] : []), ...couldBe].map((one) => ROLE_WORDS[one.role]);
+    return (
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        not known yet{all.length > 0 && all.length < 4 ? `: ${all.join(' or ')}` : ''}
+      </Typography>
+    );
+  }
+  return (
+    <>
+      <Typography sx={{ fontWeight: 700 }}>
+        {confidence === 'certain' ? '✓' : '~'} {ROLE_WORDS[role]}
+      </Typography>
+      <Typography variant="body2">
+        {confidence === 'certain'
+          ? 'certain'
+          : `likely, but could be ${couldBe.map((one) => ROLE_WORDS[one.role]).join(' or ')}`}
+      </Typography>
+    </>
+  );
+}
+
+function Listed({ pin, found }: { pin: Pin; found: TerminalFinding }) {
+  const role = roleOfPin(pin.wire);
+  const differs = found.role !== undefined && found.confidence !== 'open' && found.role !== role;
+  return (
+    <Typography variant="body2" sx={differs ? { fontWeight: 700, color: 'warning.main' } : {}}>
+      {differs
+        ? `≠ the list says ${ROLE_WORDS[role]}: the plug disagrees`
+        : `the list says ${ROLE_WORDS[role]}`}
+    </Typography>
+  );
+}
+
+function readingInWords({ test, value }: PlugReading): string {
+  switch (test) {
+    case 'open-volts':
+      return `plug off ${voltsInWords(value)}`;
+    case 'connected-volts':
+      return `connected ${voltsInWords(value)}`;
+    case 'open-ohms':
+      return `to ground ${ohmsInWords(value)}`;
+    case 'moves':
+      return value === 1 ? 'follows' : 'stays';
+  }
+}

@@ -1,0 +1,159 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import type { Job, Pin, Sensor } from '@lettura/contract';
+import {
+  PLUG_TESTS,
+  TERMINAL_COUNTS,
+  type PlugReading,
+  type PlugTest,
+  type TerminalCount,
+} from '@lettura/core/wireFinder';
+import { useMemo, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { useChangeJobMutation } from '../../app/api.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { NextTerminal } from './NextTerminal.tsx';
+import { plugOf } from './plugOf.ts';
+import { TerminalTable } from './TerminalTable.tsx';
+import { useFindWires } from './useFindWires.ts';
+import {
+  selectWires,
+  terminalForgotten,
+  terminalMeasured,
+  terminalsCounted,
+  wiresRestarted,
+} from './wiresSlice.ts';
+
+type PlugCan = 'both' | 'on' | 'off';
+const ALLOWED: Record<PlugCan, readonly PlugTest[]> = {
+  both: PLUG_TESTS,
+  on: ['connected-volts', 'moves'],
+  off: ['open-volts', 'open-ohms'],
+};
+
+export interface WiresPanelProps {
+  job: Job;
+  sensor: Sensor;
+  /** What a simulated machine shows at a terminal; undefined on a real one. */
+  simulated: ((terminal: number, test: PlugTest) => number) | undefined;
+}
+
+/** Which terminal is which, by measurement: diagrams can be wrong, and the plug cannot. */
+export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
+  const jobId = job.id;
+  const dispatch = useDispatch();
+  const { terminals: counted, readings } = useSelector(useMemo(() => selectWires(jobId), [jobId]));
+  const listed = job.pins ?? sensor.pins;
+  const terminals = counted ?? countOf(listed);
+  const [plugCan, setPlugCan] = useState<PlugCan>('both');
+  const { finding, working } = useFindWires(terminals, readings, ALLOWED[plugCan]);
+  const [change, { error, isLoading, isSuccess }] = useChangeJobMutation();
+  const names = listed.length === terminals ? listed : [];
+  const nameOf = (terminal: number) => names[terminal]?.terminal ?? String(terminal + 1);
+  const plug = finding && !finding.contradictory ? plugOf(finding.terminals, names) : undefined;
+  const measured = (reading: PlugReading) => dispatch(terminalMeasured({ jobId, reading }));
+  const writeDown = async (pins: Pin[]) => {
+    const { complaint, codes, history, revision } = job;
+    await change({ jobId, change: { complaint, codes, history, pins, revision } });
+  };
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.25 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Terminals of the plug"
+          value={terminals}
+          onChange={(_event, chosen: TerminalCount | null) =>
+            chosen && dispatch(terminalsCounted({ jobId, terminals: chosen }))
+          }
+        >
+          {TERMINAL_COUNTS.map((count) => (
+            <ToggleButton key={count} value={count}>
+              {count} terminals
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="What can be done with the plug"
+          value={plugCan}
+          onChange={(_event, chosen: PlugCan | null) => chosen && setPlugCan(chosen)}
+        >
+          <ToggleButton value="both">On and off</ToggleButton>
+          <ToggleButton value="on">Stays on</ToggleButton>
+          <ToggleButton value="off">Stays off</ToggleButton>
+        </ToggleButtonGroup>
+        {readings.length > 0 && (
+          <Button color="inherit" onClick={() => dispatch(wiresRestarted(jobId))}>
+            Start over
+          </Button>
+        )}
+      </Box>
+      {finding?.contradictory && (
+        <Alert severity="warning">
+          No body with {terminals} terminals, sound or with one fault, gives these readings. Check the number
+          of terminals and measure the odd one again; else there is more than one fault.
+        </Alert>
+      )}
+      {finding?.next && (
+        <NextTerminal
+          key={`${finding.next.terminal} ${finding.next.test}`}
+          name={nameOf(finding.next.terminal)}
+          next={finding.next}
+          working={working}
+          simulated={simulated}
+          onMeasured={measured}
+        />
+      )}
+      {!finding && <Typography aria-live="polite">Working out what such a plug can be …</Typography>}
+      {finding && !finding.next && !finding.contradictory && (
+        <Typography sx={{ fontWeight: 600 }}>
+          {finding.terminals.every(({ confidence }) => confidence === 'certain')
+            ? 'Every terminal is named for certain.'
+            : 'No further measurement here would tell more. What is open stays open until the fault is found.'}
+        </Typography>
+      )}
+      {finding && (
+        <TerminalTable
+          finding={finding}
+          readings={readings}
+          listed={names}
+          nameOf={nameOf}
+          onForget={(reading) => dispatch(terminalForgotten({ jobId, reading }))}
+        />
+      )}
+      {finding?.terminals.some(({ confidence }) => confidence === 'certain') && (
+        <Typography variant="body2">
+          Certain: no other body with {terminals} terminals that is known here reads like this, sound or with
+          any single fault.
+        </Typography>
+      )}
+      {plug && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+          <Button
+            variant="contained"
+            disabled={isLoading || job.deletedAt !== undefined}
+            onClick={() => void writeDown(plug)}
+          >
+            Write these names onto the job
+          </Button>
+          {isSuccess && <Typography role="status">Written down. They stand under Job.</Typography>}
+        </Box>
+      )}
+      {error && (
+        <Alert severity="error">
+          {requestProblem(error).message} {requestProblem(error).next}
+        </Alert>
+      )}
+    </Box>
+  );
+}
+
+const countOf = (pins: readonly Pin[]): TerminalCount =>
+  TERMINAL_COUNTS.find((count) => count === pins.length) ?? 3;

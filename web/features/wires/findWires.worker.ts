@@ -1,0 +1,14 @@
+import { findWires, type PlugReading, type PlugTest, type TerminalCount } from '@lettura/core/wireFinder';
+
+export interface FindWiresRequest {
+  number: number;
+  terminals: TerminalCount;
+  readings: readonly PlugReading[];
+  allowed: readonly PlugTest[];
+}
+
+// Some thousand small networks for the first answer about a plug: too long for the thread that draws.
+addEventListener('message', ({ data }: MessageEvent<FindWiresRequest>) => {
+  const { number, terminals, readings, allowed } = data;
+  postMessage({ number, finding: findWires(terminals, readings, allowed) });
+});

@@ -1,0 +1,2 @@
+export { WiresPanel } from './WiresPanel.tsx';
+export { wiresSlice, wiresStorage } from './wiresSlice.ts';
