@@ -7,6 +7,7 @@ const SECTIONS = {
   bench: 'Bench',
   pump: 'Pump',
   compare: 'Compare',
+  isolate: 'Isolate',
   ambient: 'Ambient',
   record: 'Record',
   verdict: 'Verdict',

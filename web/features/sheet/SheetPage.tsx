@@ -6,7 +6,7 @@ import type { Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import type { NextReading } from '@lettura/core/reasoning';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useRestoreJobMutation } from '../../app/api.ts';
@@ -90,6 +90,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     document.title = `${vehicle.name} · Lettura`;
   }, [vehicle.name]);
 
+  const lanes = useMemo(() => lanesOf({ ...sensor, pins: job.pins ?? sensor.pins }), [sensor, job.pins]);
   const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
   const ambientStale =
     ambientReading?.kind === 'ambient' &&
@@ -176,7 +177,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           <SheetPaper area="lanes">
             <Lanes
               caseFile={caseFile}
-              lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
+              lanes={lanes}
               selected={selected}
               padOf={(target) => padIn(sheet, target, state, units)}
               onSelect={select}
@@ -196,6 +197,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             <SheetSection
               section={section}
               sheet={sheet}
+              lanes={lanes}
               entry={entry}
               onDraft={type}
               onType={() => input.current?.focus()}

@@ -1,11 +1,13 @@
 import { whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
+import type { Lane } from '@lettura/core/evidence';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
 import { WiresPanel } from '../wires/index.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
+import { IsolatePanel } from './IsolatePanel.tsx';
 import { JobPanel } from './JobPanel.tsx';
 import { Keypad } from './Keypad.tsx';
 import { PumpPanel } from './PumpPanel.tsx';
@@ -22,6 +24,8 @@ import { VerdictPanel } from './VerdictPanel.tsx';
 export interface SheetSectionProps {
   section: Section;
   sheet: Sheet;
+  /** The wires that are drawn. */
+  lanes: readonly Lane[];
   entry: EntryActions;
   onDraft: (text: string) => void;
   /** Brings the typing back to the quick entry. */
@@ -29,7 +33,7 @@ export interface SheetSectionProps {
 }
 
 /** The section in hand, with its few controls. */
-export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSectionProps) {
+export function SheetSection({ section, sheet, lanes, entry, onDraft, onType }: SheetSectionProps) {
   const { job, sensor, caseFile, weighing } = sheet;
   const { state, selected, draft } = useSelector(selectInHand(job.id));
   const units = useSelector(selectUnits);
@@ -90,6 +94,8 @@ export function SheetSection({ section, sheet, entry, onDraft, onType }: SheetSe
       return job.bench && <BenchTools jobId={job.id} bench={job.bench} state={state} />;
     case 'compare':
       return <ComparePanel caseFile={caseFile} state={state} units={units} />;
+    case 'isolate':
+      return <IsolatePanel caseFile={caseFile} lanes={lanes} units={units} />;
     case 'ambient':
       return <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />;
     case 'record':

@@ -1,0 +1,7 @@
+export {
+  isolationTests,
+  SUBSTITUTE_VOLTS,
+  type IsolatedSensor,
+  type IsolationAnswer,
+  type IsolationTest,
+} from './isolationTests.ts';
