@@ -88,6 +88,24 @@ const VIEWS = [
       await page.getByRole('tab', { name: 'Compare' }).click();
     },
   ],
+  ['wires', LAPTOP, findTheWires],
+  [
+    'bench-clips',
+    LAPTOP,
+    async (page) => {
+      await practise(page, /Brill P4/u, 'Case A');
+      await page.getByRole('tab', { name: 'Bench' }).click();
+      await page.getByRole('button', { name: 'Attach' }).click();
+    },
+  ],
+  [
+    'isolate',
+    TABLET,
+    async (page) => {
+      await page.getByRole('link', { name: 'Weir Lane crane engine' }).click();
+      await page.getByRole('tab', { name: 'Isolate' }).click();
+    },
+  ],
   [
     'reference',
     LAPTOP,
@@ -106,6 +124,25 @@ const VIEWS = [
     },
   ],
 ];
+
+async function practise(page, machine, letter) {
+  await page.getByRole('link', { name: 'New job' }).click();
+  await page.getByLabel('Practise on the simulated machine').check();
+  await page.getByRole('combobox', { name: 'Machine' }).click();
+  await page.getByRole('option', { name: machine }).click();
+  await page.getByRole('combobox', { name: 'Practice case' }).click();
+  await page.getByRole('option', { name: letter }).click();
+  await page.getByRole('button', { name: 'Start practice' }).click();
+}
+
+async function findTheWires(page) {
+  await practise(page, /RC2 boat · manifold/u, 'Case E');
+  await page.getByRole('tab', { name: 'Wires' }).click();
+  for (let i = 0; i < 4; i++) {
+    await page.getByRole('button', { name: 'Measure (simulated)' }).click();
+    await page.waitForTimeout(1500); // the finder thinks beside the page
+  }
+}
 
 async function workThePracticeCase(page) {
   await page.getByRole('link', { name: 'simulated' }).click();
