@@ -1,17 +1,8 @@
 import { clamp, MOST_PIECES, type Conductor } from './conductor.ts';
-import { eliminate } from './eliminate.ts';
 import { Islands } from './islands.ts';
+import { NodeEquations } from './nodeEquations.ts';
 import { searchPieces, type PieceSearch, type SolveOutcome } from './searchPieces.ts';
-import {
-  FIRST_STAGE_PIECE,
-  GIVES,
-  offsetOn,
-  STAGE_PIECES,
-  SUBSTRATE,
-  stagePieceAt,
-  supplyShareOn,
-  type Stage,
-} from './stage.ts';
+import { FIRST_STAGE_PIECE, STAGE_PIECES, stagePieceAt, SUBSTRATE, type Stage } from './stage.ts';
 
 /** Numbers of parts, told apart so that a resistor cannot be changed as a conductor. */
 export type ResistorId = number & { readonly part: 'resistor' };
@@ -35,11 +26,8 @@ const BATTERY_NEGATIVE = 0;
 export class Network {
   readonly #nodeCount: number;
   readonly #islands: Islands;
-  readonly #unknownOf: Int32Array;
   readonly #volts: Float64Array;
-  readonly #solution: Float64Array;
-  readonly #rows: Float64Array;
-  #size = 0;
+  readonly #equations: NodeEquations;
   #topologyStands = false;
 
   readonly #resistors = { a: [] as number[], b: [] as number[], ohms: [] as number[] };
@@ -60,10 +48,8 @@ export class Network {
   constructor(nodeCount: number) {
     this.#nodeCount = nodeCount;
     this.#islands = new Islands(nodeCount);
-    this.#unknownOf = new Int32Array(nodeCount);
     this.#volts = new Float64Array(nodeCount);
-    this.#solution = new Float64Array(nodeCount);
-    this.#rows = new Float64Array(nodeCount * (nodeCount + 2));
+    this.#equations = new NodeEquations(nodeCount);
     this.#search = {
       partCount: () => this.#conductorPiece.length + this.#stagePiece.length,
       pieceCount: (part) =>
@@ -221,99 +207,25 @@ export class Network {
     for (let i = 0; i < pieces.length; i++) islands.tie(from[i]!, to[i]!);
     // Its substrate diode ties the supply already.
     for (const { output, common } of this.#stages) islands.tie(output, common);
-    this.#size = 0;
-    for (let node = 0; node < this.#nodeCount; node++) {
-      const isPoint = islands.pointOf(node) === node;
-      const isDatum = islands.islandOf(node) === node;
-      this.#unknownOf[node] = isPoint && !isDatum ? this.#size++ : -1;
-    }
-    for (let node = 0; node < this.#nodeCount; node++)
-      this.#unknownOf[node] = this.#unknownOf[islands.pointOf(node)]!;
+    this.#equations.layOut(islands);
     this.#topologyStands = true;
   }
 
   #solveLinear(): boolean {
-    const size = this.#size;
-    const width = size + 2;
-    const rows = this.#rows;
-    rows.fill(0, 0, size * width);
+    const equations = this.#equations;
+    equations.clear();
     const { a, b, ohms } = this.#resistors;
     for (let i = 0; i < ohms.length; i++) {
       const value = ohms[i]!;
-      if (value >= SHORT_OHMS && value <= OPEN_OHMS) this.#conduct(a[i]!, b[i]!, 1 / value, 0);
+      if (value >= SHORT_OHMS && value <= OPEN_OHMS) equations.conduct(a[i]!, b[i]!, 1 / value, 0);
     }
     const { a: from, b: to, pieces, slopes, intercepts } = this.#conductors;
     for (let i = 0; i < pieces.length; i++) {
       const at = i * MOST_PIECES + this.#conductorPiece[i]!;
-      this.#conduct(from[i]!, to[i]!, slopes[at]!, intercepts[at]!);
+      equations.conduct(from[i]!, to[i]!, slopes[at]!, intercepts[at]!);
     }
-    for (let i = 0; i < this.#stages.length; i++) this.#stampStage(this.#stages[i]!, this.#stagePiece[i]!);
-    if (!eliminate(rows, size, this.#solution)) return false;
-    for (let node = 0; node < this.#nodeCount; node++) {
-      const unknown = this.#unknownOf[node]!;
-      this.#volts[node] = unknown < 0 ? 0 : this.#solution[unknown]!;
-    }
-    return true;
-  }
-
-  /** `siemens · (volts of a less b) + amps` flows from a to b. Diagonals are left out: see `eliminate`. */
-  #conduct(a: number, b: number, siemens: number, amps: number): void {
-    const rows = this.#rows;
-    const size = this.#size;
-    const width = size + 2;
-    const i = this.#unknownOf[a]!;
-    const j = this.#unknownOf[b]!;
-    if (i === j) return; // both ends on one point, or both on the datum
-    if (i >= 0) {
-      const at = i * width + (j >= 0 ? j : size);
-      rows[at] = rows[at]! - siemens;
-      rows[i * width + size + 1] = rows[i * width + size + 1]! - amps;
-    }
-    if (j >= 0) {
-      const at = j * width + (i >= 0 ? i : size);
-      rows[at] = rows[at]! - siemens;
-      rows[j * width + size + 1] = rows[j * width + size + 1]! + amps;
-    }
-  }
-
-  #stampStage(stage: Stage, piece: number): void {
-    const { output, supply, common, share, offsetVolts, lowestShare, highestShare, outputOhms } = stage;
-    const siemens = 1 / outputOhms;
-    const onSupply = supplyShareOn(piece, share, lowestShare, highestShare);
-    const offset = offsetOn(piece, offsetVolts);
-    // The output takes siemens · (output − common − onSupply · (supply − common) − offset), from the supply or the common.
-    const otherEnd = piece & GIVES ? supply : common;
-    this.#stampCurrent(output, otherEnd, siemens, output, supply, common, onSupply, offset);
-  }
-
-  #stampCurrent(
-    from: number,
-    to: number,
-    siemens: number,
-    output: number,
-    supply: number,
-    common: number,
-    onSupply: number,
-    offset: number,
-  ): void {
-    const width = this.#size + 2;
-    for (let end = 0; end < 2; end++) {
-      const unknown = this.#unknownOf[end === 0 ? from : to]!;
-      if (unknown < 0) continue;
-      const signed = end === 0 ? siemens : -siemens;
-      this.#add(unknown, output, signed);
-      this.#add(unknown, common, -signed * (1 - onSupply));
-      this.#add(unknown, supply, -signed * onSupply);
-      const current = unknown * width + width - 1;
-      this.#rows[current] = this.#rows[current]! + signed * offset;
-    }
-  }
-
-  #add(unknown: number, node: number, siemens: number): void {
-    const column = this.#unknownOf[node]!;
-    if (column === unknown) return; // a diagonal: see `eliminate`
-    const at = unknown * (this.#size + 2) + (column >= 0 ? column : this.#size);
-    this.#rows[at] = this.#rows[at]! + siemens;
+    for (let i = 0; i < this.#stages.length; i++) equations.drive(this.#stages[i]!, this.#stagePiece[i]!);
+    return equations.solve(this.#volts);
   }
 
   #pieceOf(part: number): number {

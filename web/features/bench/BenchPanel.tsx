@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { barometerDisplay } from '@lettura/bench';
 import type { MachineState, Target } from '@lettura/core/evidence';
-import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Digits } from './Digits.tsx';
 import { instrumentAt } from './instrumentAt.ts';
@@ -23,7 +22,7 @@ export interface BenchPanelProps {
 export function BenchPanel({ jobId, bench, state, target, onTake }: BenchPanelProps) {
   const tick = useTick();
   const machine = useMachine(bench);
-  const rig = useSelector(useMemo(() => selectRig(jobId), [jobId]));
+  const rig = useSelector(selectRig(jobId));
   const { positionPercent, ...clips } = rig;
   const setup = { ...clips, state: { ...state, positionPercent } };
   const display = instrumentAt(machine, setup, target, bench.seed, tick);

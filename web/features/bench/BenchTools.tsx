@@ -7,7 +7,6 @@ import Typography from '@mui/material/Typography';
 import { liveData } from '@lettura/bench';
 import type { MachineState } from '@lettura/core/evidence';
 import { formatWithBasis } from '@lettura/core/quantity';
-import { useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Attachments } from './Attachments.tsx';
@@ -27,7 +26,7 @@ export interface BenchToolsProps {
 /** The simulated machine under one's hands: what can be clipped on, unplugged, moved and held, and what it does. */
 export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
   const machine = useMachine(bench);
-  const rig = useSelector(useMemo(() => selectRig(jobId), [jobId]));
+  const rig = useSelector(selectRig(jobId));
   const units = useSelector(selectUnits);
   const dispatch = useDispatch();
   const change = (part: Partial<RigInHand>) => dispatch(rigChanged({ jobId, change: part }));

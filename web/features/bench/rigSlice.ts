@@ -1,5 +1,5 @@
 import type { Attachment } from '@lettura/bench';
-import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What is clipped on and held by hand at the simulated machine of one job; gone with the page, as after a day's work. */
 export interface RigInHand {
@@ -27,8 +27,10 @@ export const rigSlice = createSlice({
 });
 export const { rigChanged, rigCleared } = rigSlice.actions;
 
-export const selectRig = (jobId: string) =>
-  createSelector([(root: { rig: RigState }) => root.rig[jobId]], (rig): RigInHand => rig ?? CLEAR);
+export const selectRig =
+  (jobId: string) =>
+  ({ rig }: { rig: RigState }): RigInHand =>
+    rig[jobId] ?? CLEAR;
 
 /** Whether anything stands that the sheet would not know of: a reading taken now would be recorded as if it were not. */
 export const isClear = ({ attachments, neighboursOff, wiggled, positionPercent }: RigInHand): boolean =>
