@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { application, launchBrowser, openPage } from './application.ts';
-import { noAccessibilityFault, section } from './steps.ts';
+import { noAccessibilityFault, practise, section } from './steps.ts';
 
 let app: Awaited<ReturnType<typeof application>>;
 let browser: Browser;
@@ -16,12 +16,8 @@ afterAll(async () => {
   await app.stop();
 });
 
-async function practise(machine: RegExp, letter: string): Promise<void> {
-  await page.goto(`${app.url}/jobs/new`);
-  await page.getByLabel('Practise on the simulated machine').check();
-  await choose('Machine', machine);
-  await choose('Practice case', `Case ${letter}`);
-  await page.getByRole('button', { name: 'Start practice' }).click();
+async function onTheBench(machine: RegExp, letter: string): Promise<void> {
+  await practise(page, app.url, machine, letter);
   await section(page, 'Bench');
 }
 async function choose(field: string, option: string | RegExp): Promise<void> {
@@ -41,7 +37,7 @@ async function volts(): Promise<number> {
 }
 
 test('both tracks of a mirrored pair are dead by a feed lost inside the housing, with the supply right at the plug', async () => {
-  await practise(/crew van, throttle/u, 'A');
+  await onTheBench(/crew van, throttle/u, 'A');
   await choose('Red probe', 'Reference at the sensor plug');
   await expect.poll(volts).toBeGreaterThan(4.9);
   for (const wire of ['Signal', 'Second signal']) {
@@ -67,7 +63,7 @@ test('ohms on a live circuit are shown with a warning, and without one when it i
 });
 
 test('a return of a few ohms beeps', async () => {
-  await practise(/crew van, throttle/u, 'C');
+  await onTheBench(/crew van, throttle/u, 'C');
   await state('Key off');
   await state('Plug off');
   await meter().getByRole('button', { name: 'Ohms' }).click();
@@ -78,7 +74,7 @@ test('a return of a few ohms beeps', async () => {
 });
 
 test('a neighbour that pulls the rail down is found by unplugging it', async () => {
-  await practise(/RC2 boat · manifold/u, 'A');
+  await onTheBench(/RC2 boat · manifold/u, 'A');
   await choose('Red probe', 'Reference at the sensor plug');
   await expect.poll(volts).toBeLessThan(2);
   await page.getByLabel('Unplug the other sensor on the reference').check();
@@ -97,7 +93,7 @@ test('while something is attached or unplugged no reading goes into the record; 
 });
 
 test('live data follows a known voltage that is fed into the signal wire', async () => {
-  await practise(/Brill P4/u, 'B');
+  await onTheBench(/Brill P4/u, 'B');
   await state('Plug off');
   await page.getByText('sets P0107').waitFor();
   await choose('Clip on', 'Known voltage');
@@ -121,7 +117,7 @@ test('a voltage that would harm the unit is refused at the field, and kept there
 });
 
 test('a jumper past a broken wire brings the signal back', async () => {
-  await practise(/Brill P4/u, 'A');
+  await onTheBench(/Brill P4/u, 'A');
   await page.getByText('sets P0107').waitFor();
   await choose('From', 'Signal at the control unit');
   await choose('To', 'Signal at the sensor plug');
@@ -130,7 +126,7 @@ test('a jumper past a broken wire brings the signal back', async () => {
 });
 
 test('a dead spot shows where the arm is held by hand, and only there', async () => {
-  await practise(/pool car, throttle/u, 'B');
+  await onTheBench(/pool car, throttle/u, 'B');
   await choose('Red probe', 'Signal at the control unit');
   const held = page.getByRole('slider');
   await held.focus();

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { application, launchBrowser, openPage } from './application.ts';
-import { nextReading, section, standing } from './steps.ts';
+import { nextReading, practise, section, standing } from './steps.ts';
 
 let app: Awaited<ReturnType<typeof application>>;
 let browser: Browser;
@@ -54,11 +54,7 @@ test.each(CASES)(
   'case %s, worked as the sheet asks, is proven to be “%s”',
   async (letter, title, verdictClass, truth) => {
     const { page, complaints } = await openPage(browser);
-    await page.goto(`${app.url}/jobs/new`);
-    await page.getByLabel('Practise on the simulated machine').check();
-    await page.getByLabel('Practice case').click();
-    await page.getByRole('option', { name: `Case ${letter}` }).click();
-    await page.getByRole('button', { name: 'Start practice' }).click();
+    await practise(page, app.url, /Brill P4/u, letter);
 
     const { taken, provenEarly } = await workToVerdict(page);
     expect(provenEarly).toBe(false);
@@ -81,11 +77,7 @@ test.each(CASES)(
 
 test('a proven open wire is narrowed down at the inline connector, and the lanes mark the stretch', async () => {
   const { page } = await openPage(browser);
-  await page.goto(`${app.url}/jobs/new`);
-  await page.getByLabel('Practise on the simulated machine').check();
-  await page.getByLabel('Practice case').click();
-  await page.getByRole('option', { name: 'Case D' }).click();
-  await page.getByRole('button', { name: 'Start practice' }).click();
+  await practise(page, app.url, /Brill P4/u, 'D');
   await workToVerdict(page);
   await nextReading(page).getByRole('heading', { name: 'Next: reference at the inline connector' }).waitFor();
   await nextReading(page).getByRole('button', { name: 'Go there' }).click();

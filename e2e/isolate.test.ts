@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { application, launchBrowser, openPage } from './application.ts';
-import { noAccessibilityFault, openJob, section } from './steps.ts';
+import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
 
 let app: Awaited<ReturnType<typeof application>>;
 let browser: Browser;
@@ -58,13 +58,7 @@ test('the tests can be chosen with the keyboard', async () => {
 });
 
 test('what the simulated machine does when unplugged is what the table says of its fault', async () => {
-  await page.goto(`${app.url}/jobs/new`);
-  await page.getByLabel('Practise on the simulated machine').check();
-  await page.getByRole('combobox', { name: 'Machine' }).click();
-  await page.getByRole('option', { name: /pool car, air conditioning/u }).click();
-  await page.getByRole('combobox', { name: 'Practice case' }).click();
-  await page.getByRole('option', { name: 'Case A' }).click(); // its signal wire is open
-  await page.getByRole('button', { name: 'Start practice' }).click();
+  await practise(page, app.url, /pool car, air conditioning/u, 'A'); // its signal wire is open
   await page.getByRole('button', { name: 'Plug off' }).click();
   await page.getByRole('button', { name: 'Take this reading' }).click();
   await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();

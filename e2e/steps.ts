@@ -37,6 +37,17 @@ export async function openJob(page: Page, url: string, job: NewJob): Promise<voi
   await page.getByRole('region', { name: 'Next reading' }).waitFor();
 }
 
+/** Opens a practice case on a simulated machine, by a part of its name and family. */
+export async function practise(page: Page, url: string, machine: RegExp, letter: string): Promise<void> {
+  await page.goto(`${url}/jobs/new`);
+  await page.getByLabel('Practise on the simulated machine').check();
+  await page.getByRole('combobox', { name: 'Machine' }).click();
+  await page.getByRole('option', { name: machine }).click();
+  await page.getByRole('combobox', { name: 'Practice case' }).click();
+  await page.getByRole('option', { name: `Case ${letter}` }).click();
+  await page.getByRole('button', { name: 'Start practice' }).click();
+}
+
 /** Types one line into the quick entry and saves it. */
 export async function enter(page: Page, text: string): Promise<void> {
   const line = quickEntry(page);

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { application, launchBrowser, openPage } from './application.ts';
-import { noAccessibilityFault, openJob, section } from './steps.ts';
+import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
 
 let app: Awaited<ReturnType<typeof application>>;
 let browser: Browser;
@@ -93,13 +93,7 @@ test('the names go onto the job, where they can be read and changed', async () =
 });
 
 test('a plug that disagrees with the list is said to, on a simulated machine whose order nobody knows', async () => {
-  await page.goto(`${app.url}/jobs/new`);
-  await page.getByLabel('Practise on the simulated machine').check();
-  await page.getByRole('combobox', { name: 'Machine' }).click();
-  await page.getByRole('option', { name: /RC2 boat · manifold/u }).click();
-  await page.getByRole('combobox', { name: 'Practice case' }).click();
-  await page.getByRole('option', { name: 'Case E' }).click();
-  await page.getByRole('button', { name: 'Start practice' }).click();
+  await practise(page, app.url, /RC2 boat · manifold/u, 'E');
   await section(page, 'Wires');
   for (let i = 0; i < 16; i++) {
     await Promise.race([next().waitFor(), done().waitFor()]);
