@@ -52,7 +52,8 @@ const RECIPES: readonly Recipe[] = [
     id: 'unplug',
     name: 'Unplug the sensor',
     how: 'Plug off, key on. Read the signal on the harness side of the plug.',
-    caution: 'A combined body sets the code of its temperature as well: a consequence, not a fault.',
+    caution:
+      'Note the codes before: those that unplugging sets, also of a temperature in the same body, are consequences.',
     plugged: false,
     readAt: 'plug',
     needs: [],

@@ -1,5 +1,12 @@
 import { expect, test } from 'vitest';
-import { ageInWords, briefState, valueInWords, vacuumInWords, causeInWords } from './inWords.ts';
+import {
+  ageInWords,
+  briefState,
+  causeInWords,
+  expectationInWords,
+  valueInWords,
+  vacuumInWords,
+} from './inWords.ts';
 import { codesFromText } from './codesFromText.ts';
 
 const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
@@ -23,6 +30,19 @@ test('each reading is shown in its own unit and with its basis', () => {
   expect(valueInWords({ ...gauge, basis: 'vacuum' }, units)).toBe('16.50 inHg vac');
   expect(valueInWords({ ...gauge, basis: 'absolute' }, units)).toBe('55.9 kPa abs');
 });
+
+test.each([
+  ['absolute-pressure', 100.9, 101.1, 'about 101 kPa abs'],
+  ['absolute-pressure', 98.4, 104.2, '98 to 104 kPa abs'],
+  ['position', 3.02, 2.98, 'about 3.0 %'],
+  ['position', 0, 7, '0.0 to 7.0 %'],
+  ['volts', 2.24, 2.37, '2.24 to 2.37 V'],
+  ['volts', 0, 0.05, '0 to 50 mV'],
+] as const)('%s from %d to %d is expected as “%s”', (of, lowest, highest, words) =>
+  expect(expectationInWords({ of, lowest, highest, reason: '' }, { kind: 'scan' }, units, ambient)).toBe(
+    words,
+  ),
+);
 
 test('a pressure above ambient says so instead of showing a negative vacuum', () => {
   expect(vacuumInWords(70, ambient, units)).toBe('8.86 inHg of vacuum'); // 30 / 3.386389 by hand

@@ -97,17 +97,18 @@ export function expectationInWords(
   if (expectation.of !== 'absolute-pressure') {
     const { of } = expectation;
     const bare = formatValue(lowest, of, units.absolute).replace(/ \S+$/u, '');
-    return `${bare} to ${formatWithBasis(highest, of, units.absolute)}`;
+    const upper = formatWithBasis(highest, of, units.absolute);
+    return upper.startsWith(`${bare} `) ? `about ${upper}` : `${bare} to ${upper}`;
   }
   const vacuum = target.kind === 'gauge' && ambient && lowest < ambient.pressureKpaAbs - 2;
   const unit = vacuum ? units.vacuum : units.absolute;
-  const ends = (
+  const [low, high] = (
     vacuum
       ? [highest, lowest].map((kpa) => fromKpaAbs(kpa, 'vacuum', ambient.pressureKpaAbs))
       : [lowest, highest]
-  )
-    .map((kpa) => Math.max(0, fromKpa(kpa, unit)).toFixed(pressureDecimals(unit, EXPECTED_STEP_KPA)))
-    .join(' to ');
+  ).map((kpa) => Math.max(0, fromKpa(kpa, unit)).toFixed(pressureDecimals(unit, EXPECTED_STEP_KPA)));
+  // A band narrower than the digits shown is no band to read.
+  const ends = low === high ? `about ${low}` : `${low} to ${high}`;
   return `${ends} ${unit} ${vacuum ? 'vac' : 'abs'}`;
 }
 
