@@ -125,6 +125,37 @@ test('a jumper past a broken wire brings the signal back', async () => {
   await page.getByText(/10[0-3]\.0 kPa abs · no code set/u).waitFor();
 });
 
+test('two wires cut in one place: the reference jumped past comes back, and the signal is still missing at the unit', async () => {
+  await onTheBench(/RC2 boat · manifold/u, 'H');
+  await choose('Red probe', 'Reference at the control unit');
+  await expect.poll(volts).toBeGreaterThan(4.9);
+  await choose('Red probe', 'Reference at the sensor plug');
+  await expect.poll(volts).toBeLessThan(0.1);
+  await choose('From', 'Reference at the control unit');
+  await choose('To', 'Reference at the sensor plug');
+  await page.getByRole('button', { name: 'Attach' }).click();
+  await expect.poll(volts).toBeGreaterThan(4.9);
+  await choose('Red probe', 'Signal at the sensor plug');
+  await expect.poll(volts).toBeGreaterThan(3.5);
+  await page.getByText('sets P0108').waitFor();
+  await choose('From', 'Signal at the control unit');
+  await choose('To', 'Signal at the sensor plug');
+  await page.getByRole('button', { name: 'Attach' }).click();
+  await page.getByText('no code set').waitFor();
+});
+
+test('live data shows a substituted constant in every state while the wire is right at the plug', async () => {
+  await onTheBench(/Brill P4/u, 'A');
+  await choose('Red probe', 'Signal at the sensor plug');
+  for (const engine of ['Key on, engine off', 'Idle']) {
+    await state(engine);
+    await page.getByText('118.0 kPa abs · sets P0107').waitFor();
+  }
+  await expect.poll(volts).toBeLessThan(1.6); // about 32 kPa at idle
+  await state('Key on, engine off');
+  await expect.poll(volts).toBeGreaterThan(3.9); // ambient
+});
+
 test('a dead spot shows where the arm is held by hand, and only there', async () => {
   await onTheBench(/pool car, throttle/u, 'B');
   await choose('Red probe', 'Signal at the control unit');
