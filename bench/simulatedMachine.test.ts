@@ -154,6 +154,29 @@ test('a shorted neighbour takes the reference down until it is unplugged', () =>
   expect(volts(machine, 'reference', { ...koeo, neighboursOff: [0] })).toBeGreaterThan(4.9);
 });
 
+test('every dead spot of a practice case lies where the travel meets it', () => {
+  for (const machine of MACHINES)
+    for (const letter of CASE_LETTERS) {
+      if (!machine.cases[letter].some(({ kind }) => kind === 'dead-spot')) continue;
+      for (const seed of SEEDS) {
+        const one = practiceMachine(machine, letter, seed);
+        const wire = machine.cases[letter][0]!.site === 'track:2' ? 'second-signal' : 'signal';
+        const at = (positionPercent: number, hidden: SimulatedMachine) =>
+          volts(hidden, wire, { state: { ...koeo.state, positionPercent } });
+        const sound = simulatedMachine(
+          machine,
+          [],
+          surroundingsOf(machine, () => 0.5),
+        );
+        const positions = Array.from({ length: 101 }, (_, percent) => percent);
+        const off = positions.filter((percent) => Math.abs(at(percent, one) - at(percent, sound)) > 0.15);
+        expect(off.length, `${machine.id} ${letter} ${seed}`).toBeGreaterThanOrEqual(2);
+        expect(off[0]).toBeGreaterThan(0);
+        expect(off.at(-1)).toBeLessThan(100);
+      }
+    }
+});
+
 test('both tracks of a pair die with a feed lost inside the housing', () => {
   const machine = practiceMachine(machineById('larch-throttle'), 'A', 3);
   expect(volts(machine, 'reference', koeo)).toBeGreaterThan(4.9);

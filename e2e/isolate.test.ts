@@ -60,13 +60,8 @@ test('the tests can be chosen with the keyboard', async () => {
 test('what the simulated machine does when unplugged is what the table says of its fault', async () => {
   await practise(page, app.url, /pool car, air conditioning/u, 'A'); // its signal wire is open
   await page.getByRole('button', { name: 'Plug off' }).click();
-  await page.getByRole('button', { name: 'Take this reading' }).click();
-  await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
-  await section(page, 'Record');
-  await page
-    .getByText(/^\d+ mV|0\.0\d V/u)
-    .first()
-    .waitFor();
+  // Nothing drives the wire any more: some millivolts of noise, with either sign.
+  await page.getByRole('img', { name: /^Meter, volts DC shows -?\d\d?\.\d mV$/u }).waitFor();
   await section(page, 'Isolate');
   await row('Unplug the sensor', 'Wire open (signal wire)').getByText('about 0.0 V').waitFor();
 });
