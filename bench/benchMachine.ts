@@ -1,5 +1,5 @@
-import type { MachineState } from '@lettura/core/evidence';
-import type { Wire, WiringSpec } from '@lettura/core/wiring';
+import type { MachineState, Lane } from '@lettura/core/evidence';
+import type { WiringSpec } from '@lettura/core/wiring';
 import type { CaseLetter } from './practiceCases.ts';
 import type { BenchSensor } from './sensors/usualSensor.ts';
 
@@ -11,11 +11,6 @@ export interface Surroundings {
   idleKpaAbs: number;
   /** −1 to 1: where this machine stands in the spread of sound ones. */
   individual: number;
-}
-
-/** What is done to the machine, with the finer positions that a hand can hold. */
-export interface BenchState extends MachineState {
-  positionPercent?: number | undefined;
 }
 
 /** A hidden fault of a practice case: a kind of the catalogue, and one of its sites. */
@@ -43,11 +38,11 @@ export interface BenchMachine {
   litres?: number;
   ambientKpaAbs: number;
   /** What the sensor should meet, in its measurand's unit. */
-  quantity(state: BenchState, surroundings: Surroundings): number;
+  quantity(state: MachineState, surroundings: Surroundings): number;
   /** Shown in live data in place of a signal that is past its limits. */
   substituted: number;
   /** Codes that the unit sets by its own thresholds, by the wire that they are about. */
-  codes: Partial<Record<Wire, CodeNames>>;
+  codes: Partial<Record<Lane, CodeNames>>;
   /** Set while the reference is out of its range; and while two tracks part. */
   referenceCode?: string;
   pairCode?: string;

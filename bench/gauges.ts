@@ -1,7 +1,6 @@
 import { fromKpa, isPressure, toKpa } from '@lettura/core/quantity';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
-import type { GaugeTap } from '@lettura/core/evidence';
-import type { BenchState } from './benchMachine.ts';
+import type { GaugeTap, MachineState } from '@lettura/core/evidence';
 import { seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
@@ -19,7 +18,7 @@ const DIVISIONS = 50;
 /** Undefined where no gauge goes: a position or a flow has no pressure to show. */
 export function gaugeDisplay(
   machine: SimulatedMachine,
-  state: BenchState,
+  state: MachineState,
   tap: GaugeTap,
   seed: number,
 ): GaugeDisplay | undefined {

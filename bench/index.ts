@@ -1,12 +1,12 @@
-export type { BenchMachine, BenchState, CaseFault } from './benchMachine.ts';
+export type { BenchMachine, CaseFault } from './benchMachine.ts';
 export { barometerDisplay, gaugeDisplay, type GaugeDisplay } from './gauges.ts';
 export { liveData, type LiveData } from './liveData.ts';
 export { BRILL_P4, BRILL_P4_SENSOR } from './machines/brillP4.ts';
 export { machineById, MACHINES } from './machines/index.ts';
 export { meterDisplay, ohmsDisplay, type MeterDisplay, type OhmsDisplay } from './meter.ts';
 export { measureTerminal, terminalsOf } from './plugTerminals.ts';
+export { afterHolding, pumpHoldsSeconds } from './pump.ts';
 export { CASE_LETTERS, type CaseLetter } from './practiceCases.ts';
-export type { Attachment, ProbePoint } from './rig.ts';
 export { BODY_SENSORS } from './sensors/bodySensors.ts';
 export { PRESSURE_SENSORS } from './sensors/pressureSensors.ts';
 export type { BenchSensor } from './sensors/usualSensor.ts';
@@ -15,7 +15,6 @@ export {
   practiceMachine,
   simulatedMachine,
   surroundingsOf,
-  type Setup,
   type SimulatedMachine,
 } from './simulatedMachine.ts';
 export { whatWasWrong } from './whatWasWrong.ts';

@@ -1,3 +1,4 @@
+import type { MachineState } from '@lettura/core/evidence';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,
@@ -9,12 +10,11 @@ import {
   practiceMachine,
   simulatedMachine,
   surroundingsOf,
-  type Setup,
 } from './index.ts';
 
-const koeo: Setup = { state: { engine: 'koeo', plug: 'connected' } };
-const idle: Setup = { state: { engine: 'idle', plug: 'connected' } };
-const keyOff: Setup = { state: { engine: 'key-off', plug: 'unplugged' } };
+const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
+const idle: MachineState = { engine: 'idle', plug: 'connected' };
+const keyOff: MachineState = { engine: 'key-off', plug: 'unplugged' };
 const sound = (id: string) => {
   const machine = machineById(id);
   return simulatedMachine(
@@ -40,7 +40,7 @@ test('the last digit trembles and the value stays', () => {
 test('a lost signal shows a substituted value that never moves, and sets circuit low', () => {
   const machine = practiceMachine(BRILL_P4, 'A', 5);
   for (const engine of ['koeo', 'idle', 'held-revs'] as const) {
-    expect(liveData(machine, { state: { engine, plug: 'connected' } })).toEqual({
+    expect(liveData(machine, { engine, plug: 'connected' })).toEqual({
       value: BRILL_P4.substituted,
       substituted: true,
       codes: ['P0107'],
@@ -61,13 +61,13 @@ test('sound machines set no code at rest, and live data is near the truth', () =
     const data = liveData(machine, koeo);
     expect(data?.codes, id).toEqual([]);
     const { lowest, highest } = machine.machine.sensor.profile;
-    const off = (data?.value ?? NaN) - machine.quantity(koeo.state, 'source');
+    const off = (data?.value ?? NaN) - machine.quantity(koeo, 'source');
     expect(Math.abs(off), id).toBeLessThan(0.025 * (highest - lowest));
   }
 });
 
 test('unplugging a body with a temperature sets that code as well: a consequence', () => {
-  const off: Setup = { state: { engine: 'koeo', plug: 'unplugged' } };
+  const off: MachineState = { engine: 'koeo', plug: 'unplugged' };
   expect(liveData(sound('reedcutter-rc2'), off)?.codes).toEqual(['P0108', 'P0113']);
 });
 
@@ -80,8 +80,8 @@ test('tracks that part set the code of the pair, and a rail out of range that of
 
 test('a digital part on an analogue circuit: a middle voltage that nothing moves', () => {
   const digital = practiceMachine(machineById('tolland-95'), 'A', 2);
-  const at = (setup: Setup) =>
-    digital.voltsBetween({ wire: 'signal', place: 'plug' }, 'battery-negative', setup);
+  const at = (setup: MachineState) =>
+    digital.voltsBetween({ lane: 'signal', place: 'plug' }, 'battery-negative', setup);
   expect(at(koeo)).toBeGreaterThan(1.5);
   expect(at(koeo)).toBeLessThan(3.6);
   expect(at(idle)).toBeCloseTo(at(koeo), 6);
@@ -90,33 +90,33 @@ test('a digital part on an analogue circuit: a middle voltage that nothing moves
 test('live data steps by 1 kPa, and the vacuum gauge by half a division', () => {
   const machine = practiceMachine(BRILL_P4, 'B', 9);
   expect(Number.isInteger(liveData(machine, idle)?.value)).toBe(true);
-  const shown = gaugeDisplay(machine, idle.state, 'manifold', 9);
+  const shown = gaugeDisplay(machine, idle, 'manifold', 9);
   const inHg = Number(shown?.text);
   expect(inHg * 4).toBeCloseTo(Math.round(inHg * 4), 9);
-  const vacuumKpa = machine.ambientKpaAbs - machine.quantity(idle.state, 'source');
+  const vacuumKpa = machine.ambientKpaAbs - machine.quantity(idle, 'source');
   expect(Math.abs((shown?.pressureKpa ?? NaN) - vacuumKpa)).toBeLessThan(1.3);
 });
 
 test('a gauge beside the others shows kPa of their basis; nothing where there is no pressure', () => {
-  const valve: Setup['state'] = { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } };
+  const valve: MachineState = { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } };
   const flow = sound('marsh-lane-pump-1');
   expect(gaugeDisplay(flow, valve, 'sensor-hose', 2)).toMatchObject({ unit: 'kPa', basis: 'differential' });
   expect(gaugeDisplay(flow, valve, 'sensor-hose', 2)?.pressureKpa).toBeCloseTo(18, 0);
-  expect(gaugeDisplay(sound('larch-pedal'), koeo.state, 'manifold', 2)).toBeUndefined();
+  expect(gaugeDisplay(sound('larch-pedal'), koeo, 'manifold', 2)).toBeUndefined();
 });
 
 test('with the key off there is no reference and no live data', () => {
-  const off: Setup = { state: { engine: 'key-off', plug: 'connected' } };
+  const off: MachineState = { engine: 'key-off', plug: 'connected' };
   const machine = practiceMachine(BRILL_P4, 'B', 9);
-  expect(machine.voltsBetween({ wire: 'reference', place: 'plug' }, 'battery-negative', off)).toBeCloseTo(
+  expect(machine.voltsBetween({ lane: 'reference', place: 'plug' }, 'battery-negative', off)).toBeCloseTo(
     0,
     2,
   );
   expect(liveData(machine, off)).toBeUndefined();
 });
 
-const returnPlug = { wire: 'return', place: 'plug' } as const;
-const returnUnit = { wire: 'return', place: 'unit' } as const;
+const returnPlug = { lane: 'return', place: 'plug' } as const;
+const returnUnit = { lane: 'return', place: 'unit' } as const;
 
 test('a return of 5 Ω passes the beep of a continuity test', () => {
   const machine = practiceMachine(machineById('larch-throttle'), 'C', 6); // 4 to 21 Ω
@@ -130,8 +130,8 @@ test('a cut wire is OL and does not beep', () => {
   const machine = practiceMachine(BRILL_P4, 'D', 1);
   const display = ohmsDisplay(
     machine,
-    { wire: 'reference', place: 'plug' },
-    { wire: 'reference', place: 'unit' },
+    { lane: 'reference', place: 'plug' },
+    { lane: 'reference', place: 'unit' },
     keyOff,
   );
   expect(display).toMatchObject({ text: 'OL', ohms: undefined, beeps: false });
@@ -139,7 +139,7 @@ test('a cut wire is OL and does not beep', () => {
 
 test('ohms on a live circuit are nonsense, and said to be', () => {
   const machine = practiceMachine(BRILL_P4, 'B', 1);
-  const reference = { wire: 'reference', place: 'plug' } as const;
+  const reference = { lane: 'reference', place: 'plug' } as const;
   const live = ohmsDisplay(machine, reference, 'battery-negative', koeo);
   expect(live.warning).toContain('live');
   const dead = ohmsDisplay(machine, reference, 'battery-negative', keyOff);
@@ -150,7 +150,7 @@ test('ohms on a live circuit are nonsense, and said to be', () => {
 test('a track on the bench: its ends are 4 kΩ apart, and the wiper lies between', () => {
   const pedal = sound('quill-14-throttle');
   const ohms = (red: 'reference' | 'signal', black: 'return' | 'signal') =>
-    ohmsDisplay(pedal, { wire: red, place: 'pin' }, { wire: black, place: 'pin' }, keyOff).ohms ?? NaN;
+    ohmsDisplay(pedal, { lane: red, place: 'pin' }, { lane: black, place: 'pin' }, keyOff).ohms ?? NaN;
   expect(ohms('reference', 'return')).toBeCloseTo(4000, -2);
   // Both halves add up to the track, and each is measured through the wiper's 300 Ω.
   expect(ohms('reference', 'signal') + ohms('signal', 'return')).toBeCloseTo(4000 + 2 * 300, -2);
@@ -158,7 +158,7 @@ test('a track on the bench: its ends are 4 kΩ apart, and the wiper lies between
 
 test('a sensor across its supply pins: 714 Ω sound, a megohm where the joint inside is lost', () => {
   const across = (machine: ReturnType<typeof sound>) =>
-    ohmsDisplay(machine, { wire: 'reference', place: 'pin' }, { wire: 'return', place: 'pin' }, keyOff);
+    ohmsDisplay(machine, { lane: 'reference', place: 'pin' }, { lane: 'return', place: 'pin' }, keyOff);
   expect(across(sound('weir-lane-crane')).ohms).toBeCloseTo(714, -1);
   expect(across(practiceMachine(machineById('weir-lane-crane'), 'H', 1)).text).toBe('OL');
 });

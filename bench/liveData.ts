@@ -1,8 +1,8 @@
-import { keyOn } from '@lettura/core/evidence';
+import { keyOn, type MachineState } from '@lettura/core/evidence';
 import { liveDataStep } from '@lettura/core/family';
 import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
 import { signalBand, valueFromSignal } from '@lettura/core/transfer';
-import type { Setup, SimulatedMachine } from './simulatedMachine.ts';
+import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** What the control unit believes, and what it complains of. */
 export interface LiveData {
@@ -17,18 +17,18 @@ export interface LiveData {
 const REFERENCE_BAND_VOLTS = [4.5, 5.5] as const;
 
 /** Undefined with the key off: nobody answers. */
-export function liveData(machine: SimulatedMachine, setup: Setup): LiveData | undefined {
-  if (!keyOn(setup.state)) return undefined;
+export function liveData(machine: SimulatedMachine, state: MachineState): LiveData | undefined {
+  if (!keyOn(state)) return undefined;
   const { sensor, substituted, codes, wiring, referenceCode, pairCode } = machine.machine;
   const { profile, companion } = sensor;
-  const volts = machine.unitReadsVolts('signal', setup);
+  const volts = machine.unitReadsVolts('signal', state);
   const band = signalBand(volts, profile.nominalReferenceVolts, profile);
   const found: string[] = [];
   if (band === 'circuit-low') found.push(codes.signal?.low ?? '');
   if (band === 'circuit-high') found.push(codes.signal?.high ?? '');
   const second = codes['second-signal'];
   if (second) {
-    const secondVolts = machine.unitReadsVolts('second-signal', setup);
+    const secondVolts = machine.unitReadsVolts('second-signal', state);
     // A temperature nearly at 5 V is an open thermistor; a second track has the limits of the first.
     const [low, high] = companion?.kind === 'temperature' ? [0.1, 4.85] : [0.2, 4.8];
     if (secondVolts < low) found.push(second.low);
@@ -46,7 +46,7 @@ export function liveData(machine: SimulatedMachine, setup: Setup): LiveData | un
   if (referenceCode) {
     const [low, high] = REFERENCE_BAND_VOLTS;
     const supplied = wiring.rails.every((_, rail) => {
-      const railVolts = machine.unitRailVolts(rail, setup);
+      const railVolts = machine.unitRailVolts(rail, state);
       return railVolts >= low && railVolts <= high;
     });
     if (!supplied) found.push(referenceCode);

@@ -1,8 +1,7 @@
-import { keyOn } from '@lettura/core/evidence';
+import { keyOn, type MachineState, type ProbePoint } from '@lettura/core/evidence';
 import { COMMON_METER, meterLimitVolts } from '@lettura/core/uncertainty';
 import { normalDeviate, seededRandom } from './random.ts';
-import type { ProbePoint } from './rig.ts';
-import type { Setup, SimulatedMachine } from './simulatedMachine.ts';
+import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** What stands on a display, letter for letter, and what it is worth. */
 export interface MeterDisplay {
@@ -49,10 +48,10 @@ export function ohmsDisplay(
   machine: SimulatedMachine,
   red: ProbePoint,
   black: ProbePoint,
-  setup: Setup,
+  state: MachineState,
 ): OhmsDisplay {
-  const shown = machine.ohmsBetween(red, black, setup) + LEAD_OHMS;
-  const live = keyOn(setup.state) || Math.abs(machine.voltsBetween(red, black, setup)) > LIVE_VOLTS;
+  const shown = machine.ohmsBetween(red, black, state) + LEAD_OHMS;
+  const live = keyOn(state) || Math.abs(machine.voltsBetween(red, black, state)) > LIVE_VOLTS;
   const warning = live
     ? {
         warning:

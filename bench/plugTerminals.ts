@@ -1,32 +1,30 @@
+import type { Lane } from '@lettura/core/evidence';
 import type { PlugTest } from '@lettura/core/wireFinder';
-import type { Wire } from '@lettura/core/wiring';
 import { seededRandom } from './random.ts';
 import { ohmsDisplay } from './meter.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** Which wire sits on which terminal of a simulated plug: in any order, so that no list can be trusted. */
-export function terminalsOf({ machine }: SimulatedMachine, seed: number): Wire[] {
+export function terminalsOf({ machine }: SimulatedMachine, seed: number): Lane[] {
   const random = seededRandom(seed ^ 0x5a17);
   const left = machine.wiring.wires.map(({ wire }) => wire);
-  return machine.wiring.wires.map(() => left.splice(Math.floor(random() * left.length), 1)[0] as Wire);
+  return machine.wiring.wires.map(() => left.splice(Math.floor(random() * left.length), 1)[0] as Lane);
 }
 
 const FOLLOWS_VOLTS = 0.1;
 
 /** A measurement of the wire finder at one wire of a simulated plug: volts, ohms, or 1 where it follows a stimulus. */
-export function measureTerminal(machine: SimulatedMachine, wire: Wire, test: PlugTest): number {
-  const at = { wire, place: 'plug' } as const;
+export function measureTerminal(machine: SimulatedMachine, wire: Lane, test: PlugTest): number {
+  const at = { lane: wire, place: 'plug' } as const;
   const volts = (plug: 'connected' | 'unplugged', change = {}) =>
-    machine.voltsBetween(at, 'battery-negative', { state: { engine: 'koeo', plug, ...change } });
+    machine.voltsBetween(at, 'battery-negative', { engine: 'koeo', plug, ...change });
   switch (test) {
     case 'open-volts':
       return volts('unplugged');
     case 'connected-volts':
       return volts('connected');
     case 'open-ohms': {
-      const { ohms } = ohmsDisplay(machine, at, 'battery-negative', {
-        state: { engine: 'key-off', plug: 'unplugged' },
-      });
+      const { ohms } = ohmsDisplay(machine, at, 'battery-negative', { engine: 'key-off', plug: 'unplugged' });
       return ohms ?? Infinity;
     }
     case 'moves':

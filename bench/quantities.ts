@@ -65,15 +65,17 @@ export const exhaustFlow: Quantity = unlessPumped(
 );
 
 /** The throttle follows the engine; by hand it goes to its stop. */
-export const throttle: Quantity = ({ engine, stimulus, positionPercent }, { individual }) => {
+export const throttle: Quantity = ({ engine, stimulus }, { individual }) => {
   if (stimulus?.kind === 'full-travel') return 99;
-  if (positionPercent !== undefined) return positionPercent;
+  if (stimulus?.kind === 'held') return stimulus.percent;
   return stopped(engine) ? 1 : (5 + individual) * (1 + 16 * (EFFORT[engine] - 0.1));
 };
 
 /** The pedal and a flap at rest stay where they are until somebody moves them. */
-export const movedByHand: Quantity = ({ stimulus, positionPercent }, { individual }) =>
-  stimulus?.kind === 'full-travel' ? 99 : (positionPercent ?? 1 + 0.5 * individual);
+export const movedByHand: Quantity = ({ stimulus }, { individual }) => {
+  if (stimulus?.kind === 'full-travel') return 99;
+  return stimulus?.kind === 'held' ? stimulus.percent : 1 + 0.5 * individual;
+};
 
 const REVS: Record<EngineState, number> = {
   'key-off': 0,

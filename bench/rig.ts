@@ -1,24 +1,13 @@
+import type { Attachment, Lane, ProbePoint } from '@lettura/core/evidence';
 import { source, type ConductorId, type ResistorId } from '@lettura/core/circuit';
-import type { Place } from '@lettura/core/evidence';
+
 import {
   BATTERY_NEGATIVE,
   BATTERY_POSITIVE,
   UNIT_GROUND,
   Wiring,
-  type Wire,
   type WiringSpec,
 } from '@lettura/core/wiring';
-
-/** Where a clip or a probe can go. `pin` is on the sensor, once its plug is off. */
-export type ProbePoint = { wire: Wire; place: Place | 'pin' } | 'battery-positive' | 'battery-negative';
-
-/** What is attached to the circuit besides the meter. */
-export type Attachment =
-  | { kind: 'jumper'; from: ProbePoint; to: ProbePoint }
-  /** A lamp that shows by its current what a point can deliver. */
-  | { kind: 'test-light'; from: ProbePoint; to: ProbePoint }
-  /** A known voltage against battery negative, behind a resistor that keeps it harmless. */
-  | { kind: 'voltage-source'; at: ProbePoint; volts: number };
 
 export const METER_OHMS = 10e6;
 const JUMPER_OHMS = 0.05;
@@ -38,6 +27,7 @@ const RANGE_REACH = 20;
 export class Rig {
   readonly wiring: Wiring;
   readonly #meter: ResistorId;
+  readonly #otherMeter: ResistorId;
   readonly #jumpers: ResistorId[];
   readonly #lamp: ResistorId;
   readonly #sourceLead: ResistorId;
@@ -56,6 +46,7 @@ export class Rig {
     this.#testMinus = firstSpareNode + 2;
     const lifted = () => network.addResistor(BATTERY_NEGATIVE, BATTERY_NEGATIVE, Infinity);
     this.#meter = lifted();
+    this.#otherMeter = lifted();
     this.#jumpers = Array.from({ length: JUMPERS }, lifted);
     this.#lamp = lifted();
     this.#sourceLead = lifted();
@@ -66,18 +57,23 @@ export class Rig {
 
   nodeOf(point: ProbePoint): number {
     if (point === 'battery-negative') return BATTERY_NEGATIVE;
-    return point === 'battery-positive' ? BATTERY_POSITIVE : this.wiring.node(point.wire, point.place);
+    return point === 'battery-positive' ? BATTERY_POSITIVE : this.wiring.node(point.lane, point.place);
   }
 
   /** Lifts whatever is attached and clips on what is given. */
   attach(attachments: readonly Attachment[]): void {
     const { network } = this.wiring;
-    for (const part of [...this.#jumpers, this.#lamp, this.#sourceLead]) network.setOhms(part, Infinity);
+    for (const part of [...this.#jumpers, this.#otherMeter, this.#lamp, this.#sourceLead])
+      network.setOhms(part, Infinity);
     let jumper = 0;
     for (const attachment of attachments) {
       if (attachment.kind === 'voltage-source') {
         network.setConductor(this.#source, source(attachment.volts, SOURCE_OHMS));
         this.#clip(this.#sourceLead, this.#sourceNode, this.nodeOf(attachment.at), 0);
+        continue;
+      }
+      if (attachment.kind === 'meter') {
+        this.#clip(this.#otherMeter, this.nodeOf(attachment.from), this.nodeOf(attachment.to), METER_OHMS);
         continue;
       }
       const part = attachment.kind === 'jumper' ? this.#jumpers[jumper++] : this.#lamp;
@@ -130,7 +126,7 @@ export class Rig {
   }
 
   /** What the unit's converter sees of an input, with no meter attached. */
-  inputVolts(wire: Wire): number {
+  inputVolts(wire: Lane): number {
     this.#solve();
     return this.wiring.inputVolts(wire);
   }

@@ -1,7 +1,12 @@
-import { PLACES } from '@lettura/core/evidence';
+import {
+  PLACES,
+  type Lane,
+  NO_HARNESS_WORK,
+  type Attachment,
+  type MachineState,
+} from '@lettura/core/evidence';
 import { FAMILY_IDS } from '@lettura/core/family';
 import { faultKind, faultOf, type Fault } from '@lettura/core/fault';
-import type { Wire } from '@lettura/core/wiring';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,
@@ -14,21 +19,24 @@ import {
   whatWasWrong,
   type BenchMachine,
   type CaseLetter,
-  type Setup,
   type SimulatedMachine,
 } from './index.ts';
 
-const koeo: Setup = { state: { engine: 'koeo', plug: 'connected' } };
-const idle: Setup = { state: { engine: 'idle', plug: 'connected' } };
-const off: Setup = { state: { engine: 'koeo', plug: 'unplugged' } };
+const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
+const idle: MachineState = { engine: 'idle', plug: 'connected' };
+const off: MachineState = { engine: 'koeo', plug: 'unplugged' };
+const attached = (state: MachineState, attachment: Attachment): MachineState => ({
+  ...state,
+  harness: { ...NO_HARNESS_WORK, attachments: [attachment] },
+});
 const SEEDS = Array.from({ length: 20 }, (_, i) => i + 1);
 
 const volts = (
   machine: SimulatedMachine,
-  wire: Wire,
-  setup: Setup,
+  wire: Lane,
+  setup: MachineState,
   place: 'unit' | 'plug' = 'plug',
-): number => machine.voltsBetween({ wire, place }, 'battery-negative', setup);
+): number => machine.voltsBetween({ lane: wire, place }, 'battery-negative', setup);
 /** What a case of the pump engine must look like, on every individual of it. */
 const eachMachine = (letter: CaseLetter, check: (machine: SimulatedMachine) => void) =>
   SEEDS.forEach((seed) => check(practiceMachine(BRILL_P4, letter, seed)));
@@ -128,30 +136,34 @@ test('a stuck sensor stays, an offset sensor moves and is wrong', () => {
 
 test('low vacuum is the engine’s: a gauge at the manifold sees it, and the wires are those of a sound machine', () => {
   eachMachine('E', (machine) => {
-    expect(machine.quantity(idle.state, 'source')).toBeGreaterThan(48);
-    expect(machine.quantity(koeo.state, 'source')).toBe(machine.ambientKpaAbs);
+    expect(machine.quantity(idle, 'source')).toBeGreaterThan(48);
+    expect(machine.quantity(koeo, 'source')).toBe(machine.ambientKpaAbs);
     expect(volts(machine, 'return', koeo)).toBeLessThan(0.05);
   });
 });
 
 test('a blocked hose is seen at the sensor and not at the manifold', () => {
   const machine = withFault(machineById('reedcutter-rc2'), 'hose', 'hose', 0);
-  expect(machine.quantity(idle.state, 'source')).toBeLessThan(36);
-  expect(machine.quantity(idle.state, 'sensor')).toBeCloseTo(machine.ambientKpaAbs, 6);
+  expect(machine.quantity(idle, 'source')).toBeLessThan(36);
+  expect(machine.quantity(idle, 'sensor')).toBeCloseTo(machine.ambientKpaAbs, 6);
 });
 
 test('a contact that opens when the loom is moved is right while nobody does', () => {
   const machine = practiceMachine(machineById('reedcutter-rc2'), 'F', 4);
   const still = volts(machine, 'signal', koeo, 'unit');
   expect(still).toBeGreaterThan(4);
-  expect(volts(machine, 'signal', { ...koeo, wiggled: true }, 'unit')).not.toBeCloseTo(still, 1);
+  expect(
+    volts(machine, 'signal', { ...koeo, harness: { ...NO_HARNESS_WORK, wiggled: true } }, 'unit'),
+  ).not.toBeCloseTo(still, 1);
   expect(volts(machine, 'signal', koeo, 'unit')).toBeCloseTo(still, 9);
 });
 
 test('a shorted neighbour takes the reference down until it is unplugged', () => {
   const machine = withFault(BRILL_P4, 'rail-pulled-down', 'neighbour:0', 0.2);
   expect(volts(machine, 'reference', koeo)).toBeLessThan(1);
-  expect(volts(machine, 'reference', { ...koeo, neighboursOff: [0] })).toBeGreaterThan(4.9);
+  expect(
+    volts(machine, 'reference', { ...koeo, harness: { ...NO_HARNESS_WORK, neighboursOff: [0] } }),
+  ).toBeGreaterThan(4.9);
 });
 
 test('every dead spot of a practice case lies where the travel meets it', () => {
@@ -161,8 +173,8 @@ test('every dead spot of a practice case lies where the travel meets it', () => 
       for (const seed of SEEDS) {
         const one = practiceMachine(machine, letter, seed);
         const wire = machine.cases[letter][0]!.site === 'track:2' ? 'second-signal' : 'signal';
-        const at = (positionPercent: number, hidden: SimulatedMachine) =>
-          volts(hidden, wire, { state: { ...koeo.state, positionPercent } });
+        const at = (percent: number, hidden: SimulatedMachine) =>
+          volts(hidden, wire, { ...koeo, stimulus: { kind: 'held', percent } });
         const sound = simulatedMachine(
           machine,
           [],
@@ -188,24 +200,20 @@ test('a jumper past a broken wire brings the supply back; a known voltage is fol
   const open = withFault(BRILL_P4, 'wire-open', 'reference:first');
   const jumper = {
     kind: 'jumper',
-    from: { wire: 'reference', place: 'unit' },
-    to: { wire: 'reference', place: 'plug' },
+    from: { lane: 'reference', place: 'unit' },
+    to: { lane: 'reference', place: 'plug' },
   } as const;
-  expect(volts(open, 'reference', { ...koeo, attachments: [jumper] })).toBeGreaterThan(4.9);
-  const fed: Setup = {
-    ...off,
-    attachments: [{ kind: 'voltage-source', at: { wire: 'signal', place: 'plug' }, volts: 1.6 }],
-  };
+  expect(volts(open, 'reference', attached(koeo, jumper))).toBeGreaterThan(4.9);
+  const fed = attached(off, { kind: 'voltage-source', at: { lane: 'signal', place: 'plug' }, volts: 1.6 });
   expect(practiceMachine(BRILL_P4, 'B', 1).unitReadsVolts('signal', fed)).toBeCloseTo(1.6 - 0.006, 3);
 });
 
 test('a test light draws from a feed what a broken wire cannot give', () => {
-  const light: Setup = {
-    ...off,
-    attachments: [
-      { kind: 'test-light', from: { wire: 'battery-feed', place: 'plug' }, to: 'battery-negative' },
-    ],
-  };
+  const light = attached(off, {
+    kind: 'test-light',
+    from: { lane: 'battery-feed', place: 'plug' },
+    to: 'battery-negative',
+  });
   const feed = machineById('eastfen-pump-2');
   expect(practiceMachine(feed, 'A', 1).lampAmps(light)).toBeCloseTo(12.6 / 48, 1);
   // 100 Ω still show 12 V to a meter, and leave a third of the current to a lamp.
@@ -232,17 +240,16 @@ test('no reading goes past the network: a changed part changes what every instru
   differ((machine) => machine.unitReadsVolts('signal', koeo));
   differ((machine) =>
     machine.ohmsBetween(
-      { wire: 'return', place: 'plug' },
-      { wire: 'return', place: 'unit' },
-      {
-        state: { engine: 'key-off', plug: 'unplugged' },
-      },
+      { lane: 'return', place: 'plug' },
+      { lane: 'return', place: 'unit' },
+      { engine: 'key-off', plug: 'unplugged' },
     ),
   );
-  const light: Setup = {
-    ...koeo,
-    attachments: [{ kind: 'test-light', from: { wire: 'return', place: 'plug' }, to: 'battery-positive' }],
-  };
+  const light = attached(koeo, {
+    kind: 'test-light',
+    from: { lane: 'return', place: 'plug' },
+    to: 'battery-positive',
+  });
   differ((machine) => machine.lampAmps(light));
 });
 
@@ -253,7 +260,7 @@ test('wherever a probe goes, in every case of every machine, there is a finite v
       for (const setup of [koeo, idle, off])
         for (const { wire } of machine.wiring.wires)
           for (const place of PLACES) {
-            const read = one.voltsBetween({ wire, place }, 'battery-negative', setup);
+            const read = one.voltsBetween({ lane: wire, place }, 'battery-negative', setup);
             expect(read > -0.6 && read < 13, `${machine.name} ${letter} ${wire} ${place}: ${read}`).toBe(
               true,
             );

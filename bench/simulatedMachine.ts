@@ -1,4 +1,10 @@
-import { keyOn, type MachineState } from '@lettura/core/evidence';
+import {
+  keyOn,
+  NO_HARNESS_WORK,
+  type MachineState,
+  type ProbePoint,
+  type Lane,
+} from '@lettura/core/evidence';
 import {
   effectsOf,
   faultKind,
@@ -8,21 +14,10 @@ import {
   type Effect,
   type Fault,
 } from '@lettura/core/fault';
-import type { Wire } from '@lettura/core/wiring';
-import type { BenchMachine, BenchState, CaseFault, Surroundings } from './benchMachine.ts';
+import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';
-import { Rig, type Attachment, type ProbePoint } from './rig.ts';
-
-/** All that is done to a machine while a reading is taken. */
-export interface Setup {
-  state: BenchState;
-  attachments?: readonly Attachment[];
-  /** Other sensors on the reference that are unplugged, by their number. */
-  neighboursOff?: readonly number[];
-  /** Somebody moves the loom. */
-  wiggled?: boolean;
-}
+import { Rig } from './rig.ts';
 
 export interface SimulatedMachine {
   machine: BenchMachine;
@@ -31,17 +26,17 @@ export interface SimulatedMachine {
   ambientKpaAbs: number;
   airCelsius: number;
   /** On a 10 MΩ meter between two points. */
-  voltsBetween(red: ProbePoint, black: ProbePoint, setup: Setup): number;
+  voltsBetween(red: ProbePoint, black: ProbePoint, state: MachineState): number;
   /** On an ohmmeter; Infinity for OL. */
-  ohmsBetween(red: ProbePoint, black: ProbePoint, setup: Setup): number;
+  ohmsBetween(red: ProbePoint, black: ProbePoint, state: MachineState): number;
   /** Through the test light, in amperes. */
-  lampAmps(setup: Setup): number;
+  lampAmps(state: MachineState): number;
   /** What the control unit's converter makes of an input, in volts, with no meter attached. */
-  unitReadsVolts(wire: Wire, setup: Setup): number;
+  unitReadsVolts(wire: Lane, state: MachineState): number;
   /** A sensor supply inside the control unit, against the unit's own ground. */
-  unitRailVolts(rail: number, setup: Setup): number;
+  unitRailVolts(rail: number, state: MachineState): number;
   /** What the quantity really is where a gauge would be teed in: where it arises, or in the sensor's own hose. */
-  quantity(state: BenchState, where: 'source' | 'sensor'): number;
+  quantity(state: MachineState, where: 'source' | 'sensor'): number;
 }
 
 /** A machine with what a practice case hides; where it sits, how big it is and how the machine differs follow from the seed. */
@@ -72,7 +67,8 @@ export function simulatedMachine(
   const effects = (wiggled: boolean): readonly Effect[] => (onlyWhenWiggled && !wiggled ? [] : all);
   const atRest = restingValue(machine, surroundings);
 
-  const set = ({ state, attachments = [], neighboursOff = [], wiggled = false }: Setup): Rig => {
+  const set = (state: MachineState): Rig => {
+    const { attachments, neighboursOff, wiggled } = state.harness ?? NO_HARNESS_WORK;
     situate(rig.wiring, machine.sensor, effects(wiggled), {
       keyOn: keyOn(state),
       plugged: state.plug === 'connected',
@@ -90,17 +86,17 @@ export function simulatedMachine(
     faults,
     ambientKpaAbs: surroundings.ambientKpaAbs,
     airCelsius: surroundings.airCelsius,
-    voltsBetween: (red, black, setup) => set(setup).volts(red, black),
-    ohmsBetween: (red, black, setup) => set(setup).ohms(red, black),
-    lampAmps: (setup) => set(setup).lampAmps(),
-    unitReadsVolts(wire, setup) {
-      const stuck = effects(setup.wiggled ?? false).find(
+    voltsBetween: (red, black, state) => set(state).volts(red, black),
+    ohmsBetween: (red, black, state) => set(state).ohms(red, black),
+    lampAmps: (state) => set(state).lampAmps(),
+    unitReadsVolts(wire, state) {
+      const stuck = effects(state.harness?.wiggled ?? false).find(
         (effect) => effect.on === 'converter' && effect.wire === wire,
       );
       if (stuck?.on === 'converter') return stuck.reads;
-      return set(setup).inputVolts(wire);
+      return set(state).inputVolts(wire);
     },
-    unitRailVolts: (rail, setup) => set(setup).railVolts(rail),
+    unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
       const met = all.filter((effect) => where === 'sensor' || isAtSource(effect));
       return valueMet(machine.quantity(state, surroundings), atRest, met);

@@ -1,3 +1,4 @@
+import type { Lane } from '@lettura/core/evidence';
 import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
 import {
   findWires,
@@ -7,7 +8,6 @@ import {
   type PlugTest,
   type TerminalCount,
 } from '@lettura/core/wireFinder';
-import type { Wire } from '@lettura/core/wiring';
 import { expect, test } from 'vitest';
 import {
   measureTerminal,
@@ -22,7 +22,7 @@ import { seededRandom } from './random.ts';
 /** A plug of a bench machine with its terminals in any order, and with or without one fault. */
 interface Plug {
   name: string;
-  order: Wire[];
+  order: Lane[];
   machine: SimulatedMachine;
   faulty: boolean;
 }

@@ -39,6 +39,7 @@ function workTheCase(letter: CaseLetter, seed: number) {
       profile: BRILL_P4.sensor.profile,
       ambient: ambient.value,
       readings,
+      isolation: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,
       pressureUnit: 'kPa',
@@ -57,7 +58,7 @@ function workTheCase(letter: CaseLetter, seed: number) {
           id,
           state,
           volts: meterDisplay(
-            machine.voltsBetween({ wire: target.lane, place: target.place }, 'battery-negative', { state }),
+            machine.voltsBetween({ lane: target.lane, place: target.place }, 'battery-negative', state),
             seed,
             1,
           ).volts,
@@ -76,7 +77,7 @@ function workTheCase(letter: CaseLetter, seed: number) {
           id,
           state,
           measures: 'absolute-pressure',
-          value: liveData(machine, { state })?.value ?? NaN,
+          value: liveData(machine, state)?.value ?? NaN,
         };
     }
   }

@@ -1,4 +1,4 @@
-import type { Evidence } from '@lettura/core/evidence';
+import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
 import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
@@ -23,15 +23,17 @@ export function caseFileOf(
   const noted = standing.findLast((reading) => reading.kind === 'ambient');
   const ambient = noted && ambientFrom(noted.ambient);
   const byId = new Map(instruments.map((instrument) => [instrument.id, instrument]));
+  const measured = standing
+    .filter((reading) => reading.kind !== 'ambient')
+    .map((reading) => withInstrument(reading, byId));
   return {
     family: sensor.family,
     profile: sensor.profile,
     companion: sensor.companion,
     displacementLitres: vehicle.displacementLitres,
     ambient: ambient?.ok ? ambient.value : undefined,
-    readings: standing
-      .filter((reading) => reading.kind !== 'ambient')
-      .map((reading) => withInstrument(reading, byId)),
+    readings: measured.filter(isPlain),
+    isolation: measured.filter((reading) => !isPlain(reading)),
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit,
@@ -40,7 +42,7 @@ export function caseFileOf(
 
 type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' }>;
 
-function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): Evidence {
+function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
   const reading = withPumpGauge(given, byId);
   if (!given.instrumentId) return reading;
   const taken = byId.get(given.instrumentId);
@@ -52,7 +54,7 @@ function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>):
   return reading;
 }
 
-function withPumpGauge(reading: Measured, byId: ReadonlyMap<string, Instrument>): Evidence {
+function withPumpGauge(reading: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
   const { stimulus } = reading.state;
   const shown =
     stimulus?.kind === 'pump' && stimulus.instrumentId ? byId.get(stimulus.instrumentId) : undefined;

@@ -18,6 +18,7 @@ export {
   type JobVerdict,
   type NewJob,
 } from './jobs.ts';
+export { machineState } from './machineState.ts';
 export { openApi } from './openApi.ts';
 export { problemDetails, problemType, type ProblemDetails } from './problems.ts';
 export {

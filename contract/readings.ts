@@ -1,4 +1,4 @@
-import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/evidence';
+import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/evidence';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,
@@ -7,22 +7,7 @@ import {
 } from '@lettura/core/quantity';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
-
-const stimulus = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('pump'),
-    kpaAboveAmbient: z.number().min(-110).max(1000),
-    /** The gauge that showed it; left out where nobody said. */
-    instrumentId: id.optional(),
-  }),
-  z.strictObject({ kind: z.literal('full-travel') }),
-  z.strictObject({ kind: z.literal('valve-open') }),
-]);
-const machineState = z.strictObject({
-  engine: z.enum(ENGINE_STATES),
-  plug: z.enum(PLUG_STATES),
-  stimulus: stimulus.optional(),
-});
+import { machineState, probePoint } from './machineState.ts';
 
 const common = {
   id,
@@ -46,6 +31,9 @@ export const ambientSource = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('altitude'), altitudeM, airCelsius }),
   z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM, airCelsius }),
 ]);
+
+const twoPoints = ({ from, to }: { from: ProbePoint; to: ProbePoint }) => !samePoint(from, to);
+const ONE_POINT = { error: 'Both probes are on one point: choose two.' };
 
 /** One line of a job's record. Append-only: corrected or withdrawn by a later line, never changed. */
 export const newReading = z.discriminatedUnion('kind', [
@@ -76,6 +64,29 @@ export const newReading = z.discriminatedUnion('kind', [
     value: z.number().min(-1000).max(400_000),
     instrumentId,
   }),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('between'),
+      state: machineState,
+      from: probePoint,
+      to: probePoint,
+      volts: z.number().min(-30).max(60),
+      instrumentId,
+    })
+    .refine(twoPoints, ONE_POINT),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('ohms'),
+      state: machineState,
+      from: probePoint,
+      to: probePoint,
+      /** Null for OL. */
+      ohms: z.number().min(0).max(1e9).nullable(),
+      instrumentId,
+    })
+    .refine(twoPoints, ONE_POINT),
   z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
   z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
 ]);

@@ -53,6 +53,8 @@ export const PIN_WIRES = [
   'second-return',
   'temperature-signal',
   'battery-feed',
+  'motor-plus',
+  'motor-minus',
   'other',
 ] as const;
 export type PinWire = (typeof PIN_WIRES)[number];
@@ -73,9 +75,23 @@ export const pins = z
   })
   .readonly();
 
+/** Wires beyond three that a plug may say it has. */
+const BY_PIN = ['battery-feed', 'motor-plus', 'motor-minus'] as const;
+
 /** The wires to draw and to probe: the three of every sensor, and those that this body has besides. */
-export const lanesOf = (sensor: { companion?: Companion | undefined; pins: readonly Pin[] }): Lane[] => [
-  ...THREE_WIRES,
-  ...(sensor.companion ? (['second-signal'] as const) : []),
-  ...(sensor.pins.some(({ wire }) => wire === 'battery-feed') ? (['battery-feed'] as const) : []),
-];
+export function lanesOf({
+  companion,
+  pins,
+}: {
+  companion?: Companion | undefined;
+  pins: readonly Pin[];
+}): Lane[] {
+  const ownFeeds = companion?.kind === 'second-track' && companion.separateFeeds;
+  return [
+    ...THREE_WIRES,
+    ...(ownFeeds ? (['second-reference'] as const) : []),
+    ...(companion ? (['second-signal'] as const) : []),
+    ...(ownFeeds ? (['second-return'] as const) : []),
+    ...BY_PIN.filter((lane) => pins.some(({ wire }) => wire === lane)),
+  ];
+}

@@ -10,14 +10,14 @@ const common = (n: number) => ({
   takenAt: `2026-11-24T08:00:${String(n).padStart(2, '0')}.000Z`,
   enteredText: '',
 });
-type Wire = Extract<Reading, { kind: 'wire' }>;
+type Lane = Extract<Reading, { kind: 'wire' }>;
 
 /** A job's record in a few words, for tests. */
 export const SHARED = {
   uuid,
   jobId,
   profile: MPX4250A,
-  wire: (n: number, over: Partial<Wire> = {}): Wire => ({
+  wire: (n: number, over: Partial<Lane> = {}): Lane => ({
     ...common(n),
     kind: 'wire',
     state: { engine: 'koeo', plug: 'connected' },

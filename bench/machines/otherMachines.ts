@@ -1,4 +1,5 @@
-import { wiringFor, type Wire } from '@lettura/core/wiring';
+import type { Lane } from '@lettura/core/evidence';
+import { wiringFor } from '@lettura/core/wiring';
 import type { BenchMachine } from '../benchMachine.ts';
 import {
   airFlow,
@@ -16,11 +17,11 @@ import { BODY_SENSORS } from '../sensors/bodySensors.ts';
 import { PRESSURE_SENSORS } from '../sensors/pressureSensors.ts';
 import type { BenchSensor } from '../sensors/usualSensor.ts';
 
-const THREE: readonly Wire[] = ['reference', 'signal', 'return'];
-const FOUR: readonly Wire[] = [...THREE, 'second-signal'];
+const THREE: readonly Lane[] = ['reference', 'signal', 'return'];
+const FOUR: readonly Lane[] = [...THREE, 'second-signal'];
 
 type Given = Omit<BenchMachine, 'wiring' | 'sensor' | 'ambientKpaAbs' | 'referenceCode'>;
-const machine = (sensor: BenchSensor, wires: readonly Wire[], given: Given): BenchMachine => ({
+const machine = (sensor: BenchSensor, wires: readonly Lane[], given: Given): BenchMachine => ({
   sensor,
   wiring: wiringFor({ ...sensor, wires }),
   ambientKpaAbs: 101.1,

@@ -39,8 +39,8 @@ export const BODY_SENSORS = {
       { terminal: '2', wire: 'signal', colour: 'white' },
       { terminal: '3', wire: 'second-signal', colour: 'white-green' },
       { terminal: '4', wire: 'return', colour: 'brown-blue' },
-      { terminal: '5', wire: 'other', colour: 'red' },
-      { terminal: '6', wire: 'other', colour: 'black' },
+      { terminal: '5', wire: 'motor-plus', colour: 'red' },
+      { terminal: '6', wire: 'motor-minus', colour: 'black' },
     ],
   },
   17: {

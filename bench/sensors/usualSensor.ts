@@ -1,3 +1,4 @@
+import type { Lane } from '@lettura/core/evidence';
 import type { Companion } from '@lettura/core/companion';
 import type { FamilyId } from '@lettura/core/family';
 import type { SensorProfile, TransferFunction } from '@lettura/core/transfer';
@@ -12,16 +13,7 @@ export interface BenchSensor {
   companion?: Companion;
   pins?: readonly { terminal: string; wire: PinUse; colour: string }[];
 }
-export type PinUse =
-  | 'reference'
-  | 'signal'
-  | 'return'
-  | 'second-signal'
-  | 'second-reference'
-  | 'second-return'
-  | 'temperature-signal'
-  | 'battery-feed'
-  | 'other';
+export type PinUse = Lane | 'temperature-signal' | 'other';
 
 export const INVENTED = 'Invented for the demo';
 

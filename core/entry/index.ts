@@ -1,2 +1,2 @@
 export { parsePoints } from './parsePoints.ts';
-export { quickEntry, type Entry, type EntryDefaults, type EntryFault } from './quickEntry.ts';
+export { betweenEntry, quickEntry, type Entry, type EntryDefaults, type EntryFault } from './quickEntry.ts';

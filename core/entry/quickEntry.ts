@@ -1,8 +1,9 @@
-import type { Lane, Place, Target, GaugeTap } from '../evidence/index.ts';
+import type { Lane, Place, ProbePoint, Target, GaugeTap } from '../evidence/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import {
   isPressure,
   MEASURANDS,
+  parseOhms,
   parseReading,
   type Measurand,
   type PressureBasis,
@@ -14,11 +15,14 @@ import type { ReadingFault } from '../quantity/parseReading.ts';
 /** What one line of typing says. The state of the machine and the time are the sheet's to add. */
 export type Entry =
   | { kind: 'wire'; lane: Lane; place: Place; volts: number; warnings: ReadingWarning[] }
+  | { kind: 'between'; from: ProbePoint; to: ProbePoint; volts: number; warnings: ReadingWarning[] }
+  | { kind: 'ohms'; from: ProbePoint; to: ProbePoint; ohms: number | null; warnings: ReadingWarning[] }
   | { kind: 'gauge'; tap: GaugeTap; pressureKpa: number; basis: PressureBasis; warnings: ReadingWarning[] }
   | { kind: 'scan'; measures: Measurand; value: number; warnings: ReadingWarning[] }
   | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
 
-export type EntryFault = ReadingFault | 'no-target' | 'wrong-basis' | 'place-needs-wire';
+export type EntryFault =
+  ReadingFault | 'no-target' | 'wrong-basis' | 'place-needs-wire' | 'one-place' | 'not-ohms';
 
 export interface EntryDefaults {
   /** The point in hand: where a bare number goes. */
@@ -46,6 +50,8 @@ const LANE_NAMES = new Map<string, Lane>(
     sig2: 'second-signal',
     second: 'second-signal',
     temp: 'second-signal',
+    ref2: 'second-reference',
+    ret2: 'second-return',
     feed: 'battery-feed',
     batt: 'battery-feed',
   }),
@@ -83,7 +89,9 @@ const BASIS_NAMES = new Map<string, PressureBasis>(
 
 interface Words {
   lane?: Lane;
+  /** The first named, and the second where a stretch is meant. */
   place?: Place;
+  toPlace?: Place;
   pressure?: 'gauge' | 'scan' | 'ambient';
   tap?: GaugeTap;
   basis?: PressureBasis;
@@ -92,11 +100,14 @@ interface Words {
 
 /**
  * One field that understands how technicians speak: `sig plug 2.31`, `ref ecu 4.98`, `ret 12mV`,
- * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand.
+ * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand. Two places make a
+ * stretch of wire: `ret unit plug 34mV`, `ret unit plug 4.8 ohm`.
  */
 export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
   const { selected, pressureUnit, gaugeUnit, measures, highestKpa } = defaults;
   const words = sortWords(text);
+  if (words.lane && words.place && words.toPlace)
+    return stretchEntry(words.lane, words.place, words.toPlace, words.value);
   const target = targetOf(words, selected);
   if (!target.ok) return target;
   if (target.value.kind === 'wire') {
@@ -149,6 +160,7 @@ function sortWords(text: string): Words {
     else if (name === 'manifold') words.tap = 'manifold';
     else if (name === 'hose') words.tap = 'sensor-hose';
     else if (lane) words.lane = lane;
+    else if (place && words.place) words.toPlace = place;
     else if (place) words.place = place;
     else if (pressure) words.pressure = pressure;
     else if (basis) words.basis = basis;
@@ -156,6 +168,48 @@ function sortWords(text: string): Words {
   }
   words.value = rest.join(' ');
   return words;
+}
+
+/** With a unit of resistance, or OL, it is one; else volts. */
+const OHMS_SAID = /(Ω|\u2126|ohms?|k|M|R|[o0]\.?l\.?)$/u;
+
+function stretchEntry(lane: Lane, from: Place, to: Place, value: string): Result<Entry, EntryFault> {
+  if (from === to) return fail('one-place', 'Both ends are the same place.', 'Name two: ret unit plug 34mV.');
+  return betweenEntry(
+    OHMS_SAID.test(value) ? 'ohms' : 'between',
+    { lane, place: from },
+    { lane, place: to },
+    value,
+  );
+}
+
+/** A value between two points, whose kind is known. */
+export function betweenEntry(
+  kind: 'between' | 'ohms',
+  from: ProbePoint,
+  to: ProbePoint,
+  value: string,
+): Result<Entry, EntryFault> {
+  if (kind === 'ohms') {
+    const ohms = parseOhms(value);
+    return ohms.ok
+      ? ok({ kind, from, to, ohms: Number.isFinite(ohms.value) ? ohms.value : null, warnings: [] })
+      : ohms;
+  }
+  const reading = parseReading(value, 'V');
+  if (!reading.ok) return reading;
+  const { value: volts, warnings } = reading.value;
+  // Against battery negative it is the reading of one point.
+  if (to === 'battery-negative' && typeof from !== 'string' && from.place !== 'pin')
+    return ok({ kind: 'wire', lane: from.lane, place: from.place, volts, warnings });
+  // Millivolts and either sign are what a drop should show.
+  return ok({
+    kind,
+    from,
+    to,
+    volts,
+    warnings: warnings.filter(({ code }) => code === 'millivolts-suspected'),
+  });
 }
 
 type EntryTarget = Target | { kind: 'ambient' };

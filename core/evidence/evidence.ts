@@ -1,15 +1,7 @@
+import { sameHarness, type HarnessWork, type ProbePoint } from './harnessWork.ts';
+import type { Lane, Place } from './lanes.ts';
 import type { Measurand, PressureBasis } from '../quantity/index.ts';
 import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
-
-/** The three wires that every sensor here has. All volts are against battery negative. */
-export const THREE_WIRES = ['reference', 'signal', 'return'] as const;
-export type ThreeWire = (typeof THREE_WIRES)[number];
-/** With those of bodies that have more: a second track or a temperature, and the 12 V of a hot element. */
-export const LANES = [...THREE_WIRES, 'second-signal', 'battery-feed'] as const;
-export type Lane = (typeof LANES)[number];
-
-export const PLACES = ['unit', 'connector', 'plug'] as const;
-export type Place = (typeof PLACES)[number];
 
 export const ENGINE_STATES = ['key-off', 'koeo', 'idle', 'held-revs', 'snap-open'] as const;
 export type EngineState = (typeof ENGINE_STATES)[number];
@@ -26,6 +18,8 @@ export type Stimulus =
       /** What showed the pressure, where that is known. */
       gauge?: Instrument<GaugeAccuracy> | undefined;
     }
+  /** Pedal, throttle or arm held by hand somewhere on its way. */
+  | { kind: 'held'; percent: number }
   /** Pedal, throttle or arm moved to its far stop. */
   | { kind: 'full-travel' }
   /** The exhaust-gas valve held open at about 1,500 rpm. */
@@ -38,6 +32,8 @@ export interface MachineState {
   plug: PlugState;
   /** Left out while nothing is done to the sensor. */
   stimulus?: Stimulus | undefined;
+  /** Left out while the harness is as the vehicle has it. */
+  harness?: HarnessWork | undefined;
 }
 
 /** Where a gauge is teed in: at the sensor's own hose it sees what the sensor gets, at the manifold what the engine makes. */
@@ -46,6 +42,14 @@ export type GaugeTap = (typeof GAUGE_TAPS)[number];
 
 export type Target =
   { kind: 'wire'; lane: Lane; place: Place } | { kind: 'gauge'; tap: GaugeTap } | { kind: 'scan' };
+
+/** Where a line of the record was read. */
+export type Spot = Target | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint };
+
+/** Read at one point, rather than between two. */
+export const isTarget = <T extends { kind: string }>(
+  spot: T,
+): spot is Exclude<T, { kind: 'between' | 'ohms' }> => spot.kind !== 'between' && spot.kind !== 'ohms';
 
 interface Taken {
   id: string;
@@ -76,6 +80,30 @@ export interface ScanReading extends Taken {
   step?: number | undefined;
 }
 export type Evidence = WireReading | GaugeReading | ScanReading;
+
+/** Volts of one point against another that is not battery negative: a drop along a wire, or across two of them. */
+export interface BetweenReading extends Taken {
+  kind: 'between';
+  from: ProbePoint;
+  to: ProbePoint;
+  volts: number;
+}
+export interface OhmsReading extends Taken {
+  kind: 'ohms';
+  from: ProbePoint;
+  to: ProbePoint;
+  /** Null for OL. */
+  ohms: number | null;
+}
+/** Whatever can be on record: the plain readings, and those of isolation work. */
+export type AnyEvidence = Evidence | BetweenReading | OhmsReading;
+
+/** Taken on the harness as the vehicle has it, at one point: what the checks of a sound circuit can be held against. */
+export const isPlain = (reading: AnyEvidence): reading is Evidence =>
+  reading.kind !== 'between' &&
+  reading.kind !== 'ohms' &&
+  reading.state.harness === undefined &&
+  reading.state.stimulus?.kind !== 'held';
 
 export const keyOn = (state: MachineState): boolean => state.engine !== 'key-off';
 export const running = (state: MachineState): boolean => keyOn(state) && state.engine !== 'koeo';
@@ -116,6 +144,11 @@ export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;
 export const sameDrive = (a: Drive, b: Drive): boolean =>
   a.engine === b.engine && sameStimulus(a.stimulus, b.stimulus);
 
-export const sameStimulus = (a: Stimulus | undefined, b: Stimulus | undefined): boolean =>
-  a?.kind === b?.kind &&
-  (a?.kind !== 'pump' || b?.kind !== 'pump' || a.kpaAboveAmbient === b.kpaAboveAmbient);
+export const sameStimulus = (a: Stimulus | undefined, b: Stimulus | undefined): boolean => {
+  if (a?.kind === 'pump' && b?.kind === 'pump') return a.kpaAboveAmbient === b.kpaAboveAmbient;
+  if (a?.kind === 'held' && b?.kind === 'held') return a.percent === b.percent;
+  return a?.kind === b?.kind;
+};
+
+export const sameState = (a: MachineState, b: MachineState): boolean =>
+  a.plug === b.plug && sameDrive(a, b) && sameHarness(a.harness, b.harness);

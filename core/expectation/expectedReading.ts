@@ -31,6 +31,8 @@ export function expectedReading(
   state: MachineState,
   context: ExpectationContext,
 ): Expectation | undefined {
+  // With something attached, what each answer means is worked out on the circuit instead.
+  if (state.harness || state.stimulus?.kind === 'held') return undefined;
   if (target.kind === 'wire') return expectedVolts(target.lane, state, context);
   if (target.kind === 'scan' && (!keyOn(state) || state.plug === 'unplugged')) return undefined;
   const value = expectedValue(state, context);
@@ -69,6 +71,11 @@ function expectedOnGauge(
 }
 
 export function whyNoExpectation(target: Target, state: MachineState, context: ExpectationContext): string {
+  if (state.harness) return 'Something is attached: under Isolate stands what each answer would mean.';
+  if (state.stimulus?.kind === 'held')
+    return 'Held somewhere on its way: the value is what the hand makes it. It must follow without a jump.';
+  if (target.kind === 'wire' && isMotor(target.lane))
+    return 'A motor wire is driven both ways: its voltage at rest proves nothing.';
   if (target.kind === 'scan' && !keyOn(state)) return 'Live data needs the key on.';
   if (target.kind !== 'gauge' && state.plug === 'unplugged') {
     return target.kind === 'scan'
@@ -93,7 +100,8 @@ function expectedVolts(
   context: ExpectationContext,
 ): Expectation | undefined {
   const { profile } = context;
-  if (lane === 'return') {
+  if (isMotor(lane)) return undefined;
+  if (lane === 'return' || lane === 'second-return') {
     return volts(
       -NORMAL_RETURN_VOLTS,
       NORMAL_RETURN_VOLTS,
@@ -109,7 +117,7 @@ function expectedVolts(
       : volts(11.5, 13, 'Battery voltage, loaded by the element.');
   }
   if (lane === 'second-signal') return secondSignal(state, context);
-  if (lane === 'reference') {
+  if (lane === 'reference' || lane === 'second-reference') {
     const nominal = profile.nominalReferenceVolts;
     return volts(
       nominal - REFERENCE_TOLERANCE_VOLTS,
@@ -121,6 +129,8 @@ function expectedVolts(
   }
   return state.plug === 'unplugged' ? unpluggedSignal(profile) : connectedSignal(state, context);
 }
+
+const isMotor = (lane: Lane): boolean => lane === 'motor-plus' || lane === 'motor-minus';
 
 function secondSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
   const { companion, referenceVolts, ambient } = context;

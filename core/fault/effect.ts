@@ -1,7 +1,8 @@
-import type { PartName, Rail, Wire, WirePoint } from '../wiring/index.ts';
+import type { Lane } from '../evidence/index.ts';
+import type { PartName, Rail, WirePoint } from '../wiring/index.ts';
 
 /** A place that two things can touch at. */
-export type Touch = { wire: Wire; point: WirePoint } | 'battery-positive' | 'chassis';
+export type Touch = { wire: Lane; point: WirePoint } | 'battery-positive' | 'chassis';
 
 /** What the sensor's element does wrong, before the network sees it. */
 export type ElementEffect =
@@ -35,4 +36,4 @@ export type Effect =
   | ({ on: 'element' } & ElementEffect)
   | ({ on: 'quantity' } & QuantityEffect)
   /** The unit's converter no longer follows its pin. */
-  | { on: 'converter'; wire: Wire; reads: number };
+  | { on: 'converter'; wire: Lane; reads: number };

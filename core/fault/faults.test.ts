@@ -1,6 +1,7 @@
+import type { Lane } from '../evidence/index.ts';
 import { expect, test } from 'vitest';
 import { EXAMPLE_SENSORS, type ExampleSensor } from '../wiring/exampleSensors.ts';
-import { Wiring, type Wire, type WirePoint } from '../wiring/index.ts';
+import { Wiring, type WirePoint } from '../wiring/index.ts';
 import {
   allFaults,
   effectsOf,
@@ -25,7 +26,7 @@ function fault(sensor: ExampleSensor, kind: string, site: string, at = 0.5): Fau
 function reading(
   sensor: ExampleSensor,
   faults: readonly Fault[],
-  wire: Wire,
+  wire: Lane,
   { at = 0.5, plugged = true, point = 'plug' }: { at?: number; plugged?: boolean; point?: WirePoint } = {},
 ): number {
   const wiring = new Wiring(sensor.wiring);
@@ -78,7 +79,7 @@ test('sizes run over decades or evenly, from end to end', () => {
 });
 
 const map = named('pulled down');
-const sound = (sensor: ExampleSensor, wire: Wire = 'signal', at = 0.5) => reading(sensor, [], wire, { at });
+const sound = (sensor: ExampleSensor, wire: Lane = 'signal', at = 0.5) => reading(sensor, [], wire, { at });
 
 test('an open signal wire is right at the plug and at its bias in the unit', () => {
   const open = fault(map, 'wire-open', 'signal:first');

@@ -11,4 +11,4 @@ export {
   type SizeRange,
 } from './faultKind.ts';
 export { effectsOf, situate, valueMet, type SensorElement, type Situation } from './situate.ts';
-export { JOINT_WORDS, WIRE_WORDS } from './wireWords.ts';
+export { JOINT_WORDS, LOOM_HIDES } from './wireWords.ts';

@@ -1,6 +1,6 @@
+import { LANE_WORDS } from '../evidence/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import type { FaultKind, FaultSite } from './faultKind.ts';
-import { WIRE_WORDS } from './wireWords.ts';
 
 const tracksOf = ({ sensor }: WiringSpec): (1 | 2)[] =>
   sensor.kind === 'two-tracks' ? [1, 2] : sensor.kind === 'track' ? [1] : [];
@@ -121,7 +121,7 @@ const LOST_INSIDE: FaultKind = {
       .filter(({ end }) => end.kind !== 'input' && end.kind !== 'driver')
       .map(({ wire }) => ({
         id: `${wire}:inside`,
-        words: `${WIRE_WORDS[wire]} joint inside the housing`,
+        words: `${LANE_WORDS[wire]} joint inside the housing`,
         effects: () => [{ on: 'part', part: `${wire}:inside`, addOhms: Infinity }],
       })),
 };
@@ -138,7 +138,7 @@ const OUTPUT_LOST: FaultKind = {
       .filter(({ end }) => end.kind === 'input')
       .map(({ wire }) => ({
         id: `${wire}:inside`,
-        words: `${WIRE_WORDS[wire]} joint inside the housing`,
+        words: `${LANE_WORDS[wire]} joint inside the housing`,
         effects: () => [{ on: 'part', part: `${wire}:inside`, addOhms: Infinity }],
       })),
 };

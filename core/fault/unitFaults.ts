@@ -1,5 +1,5 @@
+import { LANE_WORDS } from '../evidence/index.ts';
 import type { FaultKind } from './faultKind.ts';
-import { WIRE_WORDS } from './wireWords.ts';
 
 const RAIL_PULLED_DOWN: FaultKind = {
   id: 'rail-pulled-down',
@@ -73,7 +73,7 @@ const INPUT_OPEN: FaultKind = {
       .filter(({ end }) => end.kind === 'rail' || end.kind === 'ground')
       .map(({ wire }) => ({
         id: wire,
-        words: `${WIRE_WORDS[wire]} pin inside the control unit`,
+        words: `${LANE_WORDS[wire]} pin inside the control unit`,
         effects: () => [{ on: 'part', part: `${wire}:unit`, addOhms: Infinity }],
       })),
 };
@@ -100,7 +100,7 @@ const BIAS_LOST: FaultKind = {
               : [
                   {
                     id: part,
-                    words: `bias of the ${WIRE_WORDS[wire]} input`,
+                    words: `bias of the ${LANE_WORDS[wire]} input`,
                     effects: () => [{ on: 'part' as const, part, setOhms: Infinity }],
                   },
                 ],
@@ -121,7 +121,7 @@ const CONVERTER_STUCK: FaultKind = {
       .filter(({ end }) => end.kind === 'input')
       .map(({ wire }) => ({
         id: wire,
-        words: `${WIRE_WORDS[wire]} input of the control unit`,
+        words: `${LANE_WORDS[wire]} input of the control unit`,
         effects: (reads) => [{ on: 'converter', wire, reads }],
       })),
 };

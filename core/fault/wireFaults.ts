@@ -1,16 +1,17 @@
-import type { Joint, Wire, WiringSpec } from '../wiring/index.ts';
+import { type Lane, LANE_WORDS } from '../evidence/index.ts';
+import type { Joint, WiringSpec } from '../wiring/index.ts';
 import type { FaultKind, FaultSite } from './faultKind.ts';
-import { JOINT_WORDS, LOOM_HIDES, WIRE_WORDS } from './wireWords.ts';
+import { JOINT_WORDS, LOOM_HIDES } from './wireWords.ts';
 
 const HARNESS: readonly Joint[] = ['first', 'second', 'plug'];
 
-const wiresOf = ({ wires }: WiringSpec): Wire[] => wires.map(({ wire }) => wire);
+const wiresOf = ({ wires }: WiringSpec): Lane[] => wires.map(({ wire }) => wire);
 
 const jointSites = (wiring: WiringSpec, ohmsOf: (size: number) => number): FaultSite[] =>
   wiresOf(wiring).flatMap((wire) =>
     HARNESS.map((joint) => ({
       id: `${wire}:${joint}`,
-      words: `${WIRE_WORDS[wire]} wire, ${JOINT_WORDS[joint]}`,
+      words: `${LANE_WORDS[wire]} wire, ${JOINT_WORDS[joint]}`,
       effects: (size) => [{ on: 'part', part: `${wire}:${joint}`, addOhms: ohmsOf(size) }],
     })),
   );
@@ -50,7 +51,7 @@ const TO_GROUND: FaultKind = {
       .filter((wire) => wire !== 'return' && wire !== 'second-return')
       .map((wire) => ({
         id: wire,
-        words: `${WIRE_WORDS[wire]} wire at the inline connector, to ground`,
+        words: `${LANE_WORDS[wire]} wire at the inline connector, to ground`,
         effects: (ohms) => [{ on: 'touch', a: { wire, point: 'connector' }, b: 'chassis', ohms }],
       })),
 };
@@ -68,7 +69,7 @@ const TO_BATTERY: FaultKind = {
       .filter((wire) => wire !== 'battery-feed' && !wire.startsWith('motor'))
       .map((wire) => ({
         id: wire,
-        words: `${WIRE_WORDS[wire]} wire at the inline connector, to battery positive`,
+        words: `${LANE_WORDS[wire]} wire at the inline connector, to battery positive`,
         effects: (ohms) => [{ on: 'touch', a: { wire, point: 'connector' }, b: 'battery-positive', ohms }],
       })),
 };
@@ -86,7 +87,7 @@ const TO_NEIGHBOUR: FaultKind = {
     return wires.flatMap((wire, i) =>
       wires.slice(i + 1).map((other) => ({
         id: `${wire}+${other}`,
-        words: `${WIRE_WORDS[wire]} and ${WIRE_WORDS[other]} wires, at the inline connector`,
+        words: `${LANE_WORDS[wire]} and ${LANE_WORDS[other]} wires, at the inline connector`,
         effects: (ohms: number) => [
           {
             on: 'touch' as const,
@@ -113,7 +114,7 @@ const CUT_TOGETHER: FaultKind = {
       wires.flatMap((wire, i) =>
         wires.slice(i + 1).map((other) => ({
           id: `${wire}+${other}:${joint}`,
-          words: `${WIRE_WORDS[wire]} and ${WIRE_WORDS[other]} wires, ${JOINT_WORDS[joint]}`,
+          words: `${LANE_WORDS[wire]} and ${LANE_WORDS[other]} wires, ${JOINT_WORDS[joint]}`,
           effects: () => [
             { on: 'part' as const, part: `${wire}:${joint}` as const, addOhms: Infinity },
             { on: 'part' as const, part: `${other}:${joint}` as const, addOhms: Infinity },

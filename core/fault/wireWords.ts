@@ -1,16 +1,4 @@
-import type { Joint, Wire } from '../wiring/index.ts';
-
-export const WIRE_WORDS: Record<Wire, string> = {
-  reference: 'reference',
-  signal: 'signal',
-  return: 'return',
-  'second-signal': 'second signal',
-  'battery-feed': 'battery feed',
-  'second-reference': 'second reference',
-  'second-return': 'second return',
-  'motor-plus': 'motor plus',
-  'motor-minus': 'motor minus',
-};
+import type { Joint } from '../wiring/index.ts';
 
 export const JOINT_WORDS: Record<Joint, string> = {
   unit: 'inside the control unit',

@@ -1,7 +1,5 @@
-export {
-  isolationTests,
-  SUBSTITUTE_VOLTS,
-  type IsolatedSensor,
-  type IsolationAnswer,
-  type IsolationTest,
-} from './isolationTests.ts';
+export { answerRead, type IsolationAnswer } from './answers.ts';
+export { isolationTests, type IsolatedSensor, type IsolationTest } from './isolationTests.ts';
+export { pinJudged, pinReading, pinTests, type PinTest } from './pinTests.ts';
+export { SUBSTITUTE_VOLTS } from './recipes.ts';
+export { ohmsFromDrop, shiftByOhms, type Shift } from './shiftByOhms.ts';

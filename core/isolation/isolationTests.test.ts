@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { EXAMPLE_SENSORS } from '../wiring/exampleSensors.ts';
-import { isolationTests, type IsolationTest } from './index.ts';
+import { answerRead, isolationTests, ohmsFromDrop, shiftByOhms, type IsolationTest } from './index.ts';
 
 const testsFor = (name: string): IsolationTest[] => {
   const { family, profile, companion, wiring } = EXAMPLE_SENSORS.find((one) => one.name.includes(name))!;
@@ -37,7 +37,10 @@ test('unplugged, a pulled-down input at 0 V is sound, and so is an open wire: th
 
 test('bridged to return, a pulled-up signal that stays at 5 V has an open signal or return wire', () => {
   expect(at('pulled up', 'bridge-return', 0.01)?.sound).toBe(true);
-  expect(at('pulled up', 'bridge-return', 5)?.meanings.join()).toMatch(/wire open \((signal|return) wire/u);
+  // The meter of 10 MΩ takes the pull-up of 220 kΩ down to 4.89 V.
+  expect(at('pulled up', 'bridge-return', 4.89)?.meanings.join()).toMatch(
+    /wire open \((signal|return) wire/u,
+  );
 });
 
 test('bridged to reference, 0 V is an open or dead reference, or an open signal wire', () => {
@@ -50,7 +53,7 @@ test('a substituted 1.6 V is what the unit sees, and live data shows what that s
   const substitute = testsFor('pulled down').find(({ id }) => id === 'substitute')!;
   expect(substitute.answers.find(({ sound }) => sound)?.highestVolts).toBeCloseTo(1.6, 1);
   // (1.6/5 + 0.09) / 0.0085 = 48.2 kPa, a little less over the unit's own ground.
-  expect(substitute.liveValue).toBeCloseTo(48.2, 0);
+  expect(substitute.live?.value).toBeCloseTo(48.2, 0);
   expect(at('pulled down', 'substitute', 0)?.meanings.join()).toMatch(/wire open \(signal wire\)/u);
 });
 
@@ -73,3 +76,47 @@ test.each(EXAMPLE_SENSORS.map(({ name }) => [name] as const))(
 
 test('a body without a reference is not asked to be bridged to one', () =>
   expect(testsFor('hot element').map(({ id }) => id)).not.toContain('bridge-reference'));
+
+test('the reference that comes back past a jumper had an open wire; past an unplugged neighbour, a shorted one', () => {
+  const jumped = at('pulled down', 'jumper-reference', 5);
+  expect(jumped?.sound).toBe(true);
+  expect(jumped?.meanings.join()).toMatch(/wire open \(reference wire/u);
+  const low = at('pulled down', 'jumper-reference', 0.02);
+  expect(low?.meanings.join()).toMatch(/touches ground/u);
+  const off = testsFor('pulled down').find(({ id }) => id === 'neighbours-off')!;
+  expect(off.answers.find(({ sound }) => sound)?.meanings.join()).toMatch(
+    /another sensor pulls the reference down/u,
+  );
+  expect(off.state.harness?.neighboursOff).toEqual([0]);
+});
+
+test('a reading is found among the answers, and one that no circuit gives is not', () => {
+  const answers = answersOf('pulled up', 'unplug');
+  expect(answerRead(answers, 4.85)?.sound).toBe(true);
+  expect(answerRead(answers, 0.03)?.meanings.join()).toContain('ground');
+  expect(answerRead(answers, -7)).toBeUndefined();
+});
+
+test('4.8 Ω in the return of a pressure sensor at about 7 mA shift its reading by as much as the circuit says', () => {
+  const { family, profile, wiring } = EXAMPLE_SENSORS.find(({ name }) => name.includes('pulled down'))!;
+  const sensor = { family, profile, wires: wiring.wires.map(({ wire }) => wire) };
+  const { milliamps, dropVolts, shift } = shiftByOhms(sensor, 'return', 4.8, 60);
+  // By hand: the body of 714 Ω across 5 V draws 7.0 mA; 4.8 Ω · 7.0 mA = 33 mV under everything the sensor says.
+  expect(milliamps).toBeCloseTo(6.93, 1);
+  expect(dropVolts).toBeCloseTo(0.0333, 3);
+  // Lifted by 33 mV at its foot, squeezed by as much over its span: (1 − V/Vs) · 33 mV, over the slope of the curve.
+  const share =
+    profile.transfer.form === 'ratiometric'
+      ? profile.transfer.sharePerUnit * 60 + profile.transfer.shareAtZero
+      : NaN;
+  const slope = profile.transfer.form === 'ratiometric' ? profile.transfer.sharePerUnit * 5 : NaN;
+  expect(shift).toBeCloseTo(((1 - share) * 0.0333) / slope, 1);
+  expect(ohmsFromDrop(sensor, 'return', dropVolts)).toBeCloseTo(4.8, 2);
+});
+
+test('ohms in a signal wire that carries next to no current shift nothing; an open one leaves the unit its bias', () => {
+  const { family, profile, wiring } = EXAMPLE_SENSORS.find(({ name }) => name.includes('pulled down'))!;
+  const sensor = { family, profile, wires: wiring.wires.map(({ wire }) => wire) };
+  expect(Math.abs(shiftByOhms(sensor, 'signal', 5).shift!)).toBeLessThan(0.02);
+  expect(shiftByOhms(sensor, 'signal', Infinity).dropVolts).toBeNaN();
+});

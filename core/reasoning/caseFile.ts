@@ -1,5 +1,5 @@
 import type { Companion } from '../companion/index.ts';
-import type { Evidence } from '../evidence/index.ts';
+import type { AnyEvidence, Evidence } from '../evidence/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
@@ -13,6 +13,8 @@ export interface CaseFile {
   ambient: Ambient | undefined;
   /** In the order taken; withdrawn and superseded readings left out. */
   readings: readonly Evidence[];
+  /** Taken while something was attached or held, between two points, or in ohms; in the order taken. */
+  isolation: readonly AnyEvidence[];
   /** Of the engine, where it is known. */
   displacementLitres?: number | undefined;
   /** Taken for readings that do not say what took them. */

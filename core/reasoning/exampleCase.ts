@@ -23,6 +23,7 @@ export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}):
   profile: EXAMPLE_PROFILE,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings,
+  isolation: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,
   pressureUnit: 'kPa',

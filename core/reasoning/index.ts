@@ -15,5 +15,8 @@ export { laneSegments, type SegmentState, type SegmentView } from './laneStates.
 export { DECIDING_SHARE } from './nextReading.ts';
 export type { NextReading } from './suggestion.ts';
 export { valueOfSignal, sensorValue, type SensorValue } from './sensorValue.ts';
+export { dropIsSmall, dropOver, ohmsJudged, ohmsOf, type Stretch } from './stretches.ts';
+export { supplyCheck, type SupplyOutcome, type SupplyStep } from './supplyCheck.ts';
+export { threeViews, type ThreeViews, type ViewName } from './threeViews.ts';
 export { signalAtRail } from './signalFindings.ts';
 export { priorsFor, weigh, type Verdict, type WeighedCause, type Weighing } from './weigh.ts';

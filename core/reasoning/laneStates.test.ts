@@ -20,6 +20,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
       profile: MPX4250A,
       ambient: undefined,
       readings: evidence,
+      isolation: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,
       pressureUnit: 'kPa',

@@ -8,7 +8,9 @@ import {
   type WireReading,
 } from '../evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { voltsInWords } from './finding.ts';
 import { signalArrives } from './signalArrives.ts';
+import { dropIsSmall, dropOver, ohmsJudged, ohmsOf } from './stretches.ts';
 import { referenceOutcome, returnIsGood } from './supplyFindings.ts';
 
 export type SegmentState = 'proven' | 'suspect' | 'faulty' | 'unknown';
@@ -17,6 +19,8 @@ export interface SegmentView {
   from: Place;
   to: Place;
   state: SegmentState;
+  /** What speaks for it, in a sentence. */
+  because: string;
   readingIds: string[];
 }
 
@@ -27,6 +31,10 @@ const PATH: Record<Lane, readonly Place[]> = {
   signal: [...PLACES].reverse(),
   'second-signal': [...PLACES].reverse(),
   'battery-feed': PLACES,
+  'second-reference': PLACES,
+  'second-return': PLACES,
+  'motor-plus': PLACES,
+  'motor-minus': PLACES,
 };
 
 const comesFromSensor = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
@@ -34,8 +42,8 @@ const comesFromSensor = (lane: Lane): boolean => lane === 'signal' || lane === '
 /** Below this a battery is flat or its feed is not sound. */
 const LOWEST_FEED_VOLTS = 10.5;
 
-function feedIsGood(lane: Lane, reading: WireReading, caseFile: CaseFile): boolean {
-  if (lane === 'return') return returnIsGood(reading, caseFile);
+export function feedIsGood(lane: Lane, reading: WireReading, caseFile: CaseFile): boolean {
+  if (lane === 'return' || lane === 'second-return') return returnIsGood(reading, caseFile);
   if (lane === 'battery-feed') return reading.volts >= LOWEST_FEED_VOLTS;
   return referenceOutcome(reading, caseFile) === 'normal';
 }
@@ -50,19 +58,57 @@ interface Point {
 export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
   const points = PATH[lane].map((place) => pointAt(caseFile, lane, place));
   const views = points.slice(1).map((to, i) => {
-    const upstream = points.slice(0, i + 1);
-    const downstream = points.slice(i + 1);
     const from = points[i] as Point;
+    const state = segmentState(points.slice(0, i + 1), points.slice(i + 1));
     return {
       from: from.place,
       to: to.place,
-      state: segmentState(upstream, downstream),
+      state,
+      because: BECAUSE[state],
       readingIds: [from.id, to.id].filter((id) => id !== undefined),
     };
   });
-  return comesFromSensor(lane)
+  const fromUnit = comesFromSensor(lane)
     ? views.reverse().map((view) => ({ ...view, from: view.to, to: view.from }))
     : views;
+  return fromUnit.map((view) => measuredAlong(view, lane, caseFile));
+}
+
+const BECAUSE: Record<SegmentState, string> = {
+  proven: 'What is read beyond it is good: it has passed here.',
+  faulty: 'Good before it, bad after it.',
+  suspect: 'Bad beyond it, and nobody has measured yet where it is lost.',
+  unknown: 'No reading speaks of this stretch yet.',
+};
+
+/** A drop or ohms taken over the very stretch say more than what can be concluded from its ends. */
+function measuredAlong(view: SegmentView, lane: Lane, caseFile: CaseFile): SegmentView {
+  const stretch = { lane, from: view.from, to: view.to };
+  const drop = dropOver(stretch, caseFile);
+  if (drop && dropIsSmall(drop, caseFile))
+    return {
+      ...view,
+      state: 'proven',
+      because: `Only ${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      readingIds: [drop.id],
+    };
+  if (drop)
+    return {
+      ...view,
+      state: 'faulty',
+      because: `${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      readingIds: [drop.id],
+    };
+  const ohms = ohmsOf(stretch, caseFile);
+  const judged = ohms && ohmsJudged(ohms);
+  if (!ohms || !judged || judged === 'few') return view;
+  return {
+    ...view,
+    state: judged === 'open' ? 'faulty' : 'suspect',
+    because:
+      judged === 'open' ? 'Open with the key off.' : `${ohms.ohms} Ω with the key off: more than a wire has.`,
+    readingIds: [ohms.id],
+  };
 }
 
 function segmentState(upstream: readonly Point[], downstream: readonly Point[]): SegmentState {

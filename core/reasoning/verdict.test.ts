@@ -18,6 +18,7 @@ const weighed = (...readings: Evidence[]) => {
     profile: MPX4115A,
     ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
     readings,
+    isolation: [],
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit: 'kPa',

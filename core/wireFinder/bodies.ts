@@ -1,7 +1,8 @@
+import type { Lane } from '../evidence/index.ts';
 import type { Companion } from '../companion/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import { BIASES, type SensorProfile } from '../transfer/index.ts';
-import { wiringFor, type Wire, type WiringSpec } from '../wiring/index.ts';
+import { wiringFor, type WiringSpec } from '../wiring/index.ts';
 
 /** A body that a plug of so many terminals may belong to, as far as its electrics go. */
 export interface Body {
@@ -11,7 +12,7 @@ export interface Body {
   wiring: WiringSpec;
 }
 
-const THREE: readonly Wire[] = ['reference', 'signal', 'return'];
+const THREE: readonly Lane[] = ['reference', 'signal', 'return'];
 const THERMISTOR: Companion = {
   kind: 'temperature',
   thermistor: { law: 'beta', ohmsAt25Celsius: 2000, betaKelvin: 3500 },
@@ -27,7 +28,7 @@ const HALF: Companion = {
 interface Shape {
   family: FamilyId;
   measures: SensorProfile['measures'];
-  wires: readonly Wire[];
+  wires: readonly Lane[];
   companion?: Companion;
 }
 

@@ -1,4 +1,4 @@
-import type { Wire } from '../wiring/index.ts';
+import type { Lane } from '../evidence/index.ts';
 
 /** What a terminal turns out to be. Tracks of a pair are both signals: which is the first follows from their voltages. */
 export const ROLES = ['reference', 'return', 'signal', 'temperature', 'battery-feed', 'motor'] as const;
@@ -42,7 +42,7 @@ export const TEST_MINUTES: Record<PlugTest, number> = {
   moves: 2,
 };
 
-export const roleOf = (wire: Wire, hasThermistor: boolean): Role => {
+export const roleOf = (wire: Lane, hasThermistor: boolean): Role => {
   switch (wire) {
     case 'reference':
     case 'second-reference':

@@ -1,6 +1,7 @@
+import type { Lane } from '../evidence/index.ts';
 import { source } from '../circuit/index.ts';
 import { allFaults, effectsOf, FAULT_KINDS, situate, type Fault, type FaultKind } from '../fault/index.ts';
-import { BATTERY_NEGATIVE, Wiring, type Wire } from '../wiring/index.ts';
+import { BATTERY_NEGATIVE, Wiring } from '../wiring/index.ts';
 import { bodiesWith, type Body, type TerminalCount } from './bodies.ts';
 import { PLUG_TESTS, roleOf, type PlugTest, type Role } from './plugTest.ts';
 
@@ -84,7 +85,7 @@ function rigFor(body: Body) {
     return wires.map((wire) => network.volts(wiring.node(wire, 'plug')));
   };
   /** An ohmmeter: a volt behind the resistor of its range, the next range where that is too small. */
-  const ohmsToGround = (wire: Wire): number => {
+  const ohmsToGround = (wire: Lane): number => {
     const node = wiring.node(wire, 'plug');
     network.moveResistor(lead, testNode, node);
     let ohms = Infinity;

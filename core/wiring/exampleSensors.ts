@@ -1,8 +1,9 @@
+import type { Lane } from '../evidence/index.ts';
 import type { Companion } from '../companion/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 import { wiringFor } from './wiringFor.ts';
-import type { Wire, WiringSpec } from './wiringSpec.ts';
+import type { WiringSpec } from './wiringSpec.ts';
 
 /** A body of every electrical kind, for the checks of circuit, faults and reasoning. Values are invented. */
 export interface ExampleSensor {
@@ -32,12 +33,12 @@ const travel = (low: number, high: number): Partial<SensorProfile> => ({
   lowest: 0,
   highest: 100,
 });
-const THREE: readonly Wire[] = ['reference', 'signal', 'return'];
+const THREE: readonly Lane[] = ['reference', 'signal', 'return'];
 const example = (
   name: string,
   family: FamilyId,
   over: Partial<SensorProfile>,
-  wires: readonly Wire[] = THREE,
+  wires: readonly Lane[] = THREE,
   companion?: Companion,
 ): ExampleSensor => {
   const sensor = { profile: profile(over), ...(companion && { companion }) };

@@ -1,4 +1,4 @@
-import type { Wire } from './wiringSpec.ts';
+import type { Lane } from '../evidence/index.ts';
 
 /** Where a wire can be interrupted, from the unit's board to the element in the sensor's body. */
 export const JOINTS = ['unit', 'first', 'second', 'plug', 'inside'] as const;
@@ -6,7 +6,7 @@ export type Joint = (typeof JOINTS)[number];
 
 /** A resistance by name: a joint of a wire, or what is in the sensor, the unit and beside them. */
 export type PartName =
-  | `${Wire}:${Joint}`
+  | `${Lane}:${Joint}`
   | 'unit-ground'
   /** What the unit draws from the battery for itself. */
   | 'unit-load'
@@ -19,8 +19,8 @@ export type PartName =
   | `wiper:${1 | 2}`
   /** Another sensor on a rail, numbered from 0 over all rails. */
   | `neighbour:${number}`
-  | `pull-up:${Wire}`
-  | `pull-down:${Wire}`
+  | `pull-up:${Lane}`
+  | `pull-down:${Lane}`
   | 'motor';
 
 /** What the sensor's element does: the outcome of its transfer function, and of what is wrong inside it. */

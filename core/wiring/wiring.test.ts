@@ -1,11 +1,12 @@
+import type { Lane } from '../evidence/index.ts';
 import { expect, test } from 'vitest';
 import { EXAMPLE_SENSORS, type ExampleSensor } from './exampleSensors.ts';
 import { AT_REST } from './parts.ts';
-import { BATTERY_NEGATIVE, UNIT_GROUND, usualWires, Wiring, type Wire } from './index.ts';
+import { BATTERY_NEGATIVE, UNIT_GROUND, Wiring } from './index.ts';
 
 const named = (name: string): ExampleSensor => EXAMPLE_SENSORS.find((sensor) => sensor.name.includes(name))!;
 const wired = (name: string): Wiring => new Wiring(named(name).wiring);
-function volts(wiring: Wiring, wire: Wire, point: 'unit' | 'connector' | 'plug' | 'pin' = 'plug'): number {
+function volts(wiring: Wiring, wire: Lane, point: 'unit' | 'connector' | 'plug' | 'pin' = 'plug'): number {
   expect(wiring.network.solve()).toBe('solved');
   return wiring.network.volts(wiring.node(wire, point));
 }
@@ -28,7 +29,7 @@ test('a ratiometric stage at half its supply gives half the reference', () => {
 });
 
 test('unplugged, a pulled-up signal goes to 5 V and a pulled-down one to 0 V; the thermistor wire to 5 V', () => {
-  const unplugged = (name: string, wire: Wire) => {
+  const unplugged = (name: string, wire: Lane) => {
     const wiring = wired(name);
     wiring.setPlug(false);
     return volts(wiring, wire);
@@ -129,15 +130,4 @@ test('a wire or part that a body does not have is a mistake in the program, and 
   expect(() => wiring.addOhms('supply', 1)).toThrow('no part “supply”');
   for (let i = 0; i < 3; i++) wiring.bridge(0, 1, 1e6);
   expect(() => wiring.bridge(0, 1, 1e6)).toThrow('No more than 3');
-});
-
-test('a plug that nobody described has the wires that its signals need', () => {
-  expect(usualWires(['reference', 'signal', 'return'], undefined)).toEqual(['reference', 'signal', 'return']);
-  expect(
-    usualWires(['reference', 'signal', 'return', 'second-signal'], {
-      kind: 'second-track',
-      pair: { law: 'mirrored' },
-      separateFeeds: true,
-    }),
-  ).toContain('second-return');
 });

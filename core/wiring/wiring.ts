@@ -1,4 +1,4 @@
-import type { Place } from '../evidence/index.ts';
+import type { Place, Lane } from '../evidence/index.ts';
 import {
   clamp,
   limitedSupply,
@@ -9,7 +9,7 @@ import {
   type StageId,
 } from '../circuit/index.ts';
 import { AT_REST, type Drive, type Joint, type PartName } from './parts.ts';
-import type { Rail, UnitEnd, Wire, WiringSpec } from './wiringSpec.ts';
+import type { Rail, UnitEnd, WiringSpec } from './wiringSpec.ts';
 
 /** Along a wire: three places that can be probed from outside, the pin of the sensor, and the element behind it. */
 export type WirePoint = Place | 'pin' | 'element';
@@ -39,7 +39,7 @@ const BRIDGES = 3;
 export class Wiring {
   readonly network: Network;
   readonly spec: WiringSpec;
-  readonly #firstNode = new Map<Wire, number>();
+  readonly #firstNode = new Map<Lane, number>();
   readonly #parts = new Map<PartName, { id: ResistorId; soundOhms: number }>();
   readonly #rails: ConductorId[] = [];
   readonly #railSpecs: Rail[];
@@ -90,12 +90,12 @@ export class Wiring {
     this.reset();
   }
 
-  has(wire: Wire): boolean {
+  has(wire: Lane): boolean {
     return this.#firstNode.has(wire);
   }
 
   /** The node of a point on a wire that this body has. */
-  node(wire: Wire, point: WirePoint): number {
+  node(wire: Lane, point: WirePoint): number {
     const first = this.#firstNode.get(wire);
     if (first === undefined) throw new Error(`This body has no ${wire} wire.`);
     return first + POINTS.indexOf(point);
@@ -184,12 +184,12 @@ export class Wiring {
   }
 
   /** What the unit's converter sees of an input, in volts against its own ground; NaN where the network has none. */
-  inputVolts(wire: Wire): number {
+  inputVolts(wire: Lane): number {
     const volts = this.network.voltsBetween(this.node(wire, 'unit'), UNIT_GROUND);
     return Math.min(this.spec.unitVolts + CLAMP_VOLTS, Math.max(-CLAMP_VOLTS, volts));
   }
 
-  #addWire(wire: Wire, end: UnitEnd): void {
+  #addWire(wire: Lane, end: UnitEnd): void {
     const unit = this.node(wire, 'unit');
     switch (end.kind) {
       case 'rail':
@@ -224,8 +224,8 @@ export class Wiring {
 
   #addSensor(firstWiper: number): void {
     const { sensor, thermistor, wires } = this.spec;
-    const at = (wire: Wire): number => this.node(wire, 'element');
-    const second = (own: Wire, shared: Wire): number => at(this.has(own) ? own : shared);
+    const at = (wire: Lane): number => this.node(wire, 'element');
+    const second = (own: Lane, shared: Lane): number => at(this.has(own) ? own : shared);
     if (sensor.kind === 'stage') {
       const { feed, supplyOhms, outputOhms, lowestShare, highestShare } = sensor;
       this.#add('supply', at(feed), at('return'), supplyOhms);

@@ -1,13 +1,13 @@
 import type { Companion } from '../companion/index.ts';
 import type { Lane } from '../evidence/index.ts';
 import type { Bias, SensorProfile } from '../transfer/index.ts';
-import type { SensorModel, UnitEnd, Wire, WireSpec, WiringSpec } from './wiringSpec.ts';
+import type { SensorModel, UnitEnd, WireSpec, WiringSpec } from './wiringSpec.ts';
 
 /** What decides how a body is wired: what it measures, what else is in it, and the wires of its plug. */
 export interface WiredSensor {
   profile: SensorProfile;
   companion?: Companion | undefined;
-  wires: readonly Wire[];
+  wires: readonly Lane[];
 }
 
 /** Usual values (common practice): where the maker gives others, they go into the specification. */
@@ -40,15 +40,7 @@ export function wiringFor(sensor: WiredSensor): WiringSpec {
   };
 }
 
-/** The wires of a body whose plug nobody has described: those that its signals need. */
-export const usualWires = (lanes: readonly Lane[], companion: Companion | undefined): Wire[] => [
-  ...lanes,
-  ...(companion?.kind === 'second-track' && companion.separateFeeds
-    ? (['second-reference', 'second-return'] as const)
-    : []),
-];
-
-function unitEnd(wire: Wire, bias: Bias, companion: Companion | undefined): UnitEnd {
+function unitEnd(wire: Lane, bias: Bias, companion: Companion | undefined): UnitEnd {
   switch (wire) {
     case 'reference':
       return { kind: 'rail', rail: 0 };

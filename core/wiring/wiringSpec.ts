@@ -1,8 +1,4 @@
-import { LANES } from '../evidence/index.ts';
-
-/** Every wire between a control unit and a sensor body that this product knows, motors of a throttle body included. */
-export const WIRES = [...LANES, 'second-reference', 'second-return', 'motor-plus', 'motor-minus'] as const;
-export type Wire = (typeof WIRES)[number];
+import type { Lane } from '../evidence/index.ts';
 
 /** What stands at the control unit's end of a wire. Ohms may be infinite: no such resistor. */
 export type UnitEnd =
@@ -17,7 +13,7 @@ export type UnitEnd =
   | { kind: 'driver' };
 
 export interface WireSpec {
-  wire: Wire;
+  wire: Lane;
   end: UnitEnd;
 }
 

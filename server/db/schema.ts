@@ -1,5 +1,5 @@
 import type { AmbientSource } from '@lettura/core/quantity';
-import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
+import type { EngineState, GaugeTap, HarnessWork, Lane, Place, PlugState, ProbePoint, Stimulus } from '@lettura/core/evidence';
 import type { Companion } from '@lettura/core/companion';
 import type { FamilyId } from '@lettura/core/family';
 import type { Measurand, PressureBasis } from '@lettura/core/quantity';
@@ -106,6 +106,11 @@ export const readingTable = pgTable(
     engineState: text('engine_state').$type<EngineState>(),
     plugState: text('plug_state').$type<PlugState>(),
     stimulus: jsonb().$type<Stimulus>(),
+    harness: jsonb().$type<HarnessWork>(),
+    fromPoint: jsonb('from_point').$type<ProbePoint>(),
+    toPoint: jsonb('to_point').$type<ProbePoint>(),
+    /** Left out for OL. */
+    ohms: doublePrecision(),
     lane: text().$type<Lane>(),
     place: text().$type<Place>(),
     volts: doublePrecision(),
@@ -128,6 +133,8 @@ export const readingTable = pgTable(
         when 'gauge' then ${t.pressureKpa} is not null and ${t.pressureBasis} is not null and ${t.tap} is not null
         when 'scan' then ${t.pressureKpa} is not null
           or (${t.liveValue} is not null and ${t.measures} is not null)
+        when 'between' then ${t.volts} is not null and ${t.fromPoint} is not null and ${t.toPoint} is not null
+        when 'ohms' then ${t.fromPoint} is not null and ${t.toPoint} is not null
         when 'ambient' then ${t.ambient} is not null
         when 'withdrawal' then ${t.supersedes} is not null
         else false end`,

@@ -35,6 +35,24 @@ export function toRow(reading: Reading): typeof readingTable.$inferInsert {
         liveValue: reading.value,
         instrumentId: reading.instrumentId,
       };
+    case 'between':
+      return {
+        ...common,
+        ...stateColumns(reading.state),
+        fromPoint: reading.from,
+        toPoint: reading.to,
+        volts: reading.volts,
+        instrumentId: reading.instrumentId,
+      };
+    case 'ohms':
+      return {
+        ...common,
+        ...stateColumns(reading.state),
+        fromPoint: reading.from,
+        toPoint: reading.to,
+        ohms: reading.ohms,
+        instrumentId: reading.instrumentId,
+      };
     case 'ambient':
       return { ...common, ambient: reading.ambient };
     case 'withdrawal':
@@ -80,6 +98,26 @@ export function fromRow(row: Row): Reading {
         value: present(row.liveValue ?? row.pressureKpa, row),
         ...takenWith(row),
       };
+    case 'between':
+      return {
+        ...common,
+        kind: 'between',
+        state: stateOf(row),
+        from: present(row.fromPoint, row),
+        to: present(row.toPoint, row),
+        volts: present(row.volts, row),
+        ...takenWith(row),
+      };
+    case 'ohms':
+      return {
+        ...common,
+        kind: 'ohms',
+        state: stateOf(row),
+        from: present(row.fromPoint, row),
+        to: present(row.toPoint, row),
+        ohms: row.ohms,
+        ...takenWith(row),
+      };
     case 'ambient':
       return { ...common, kind: 'ambient', ambient: present(row.ambient, row) };
     case 'withdrawal':
@@ -87,15 +125,17 @@ export function fromRow(row: Row): Reading {
   }
 }
 
-const stateColumns = ({ engine, plug, stimulus }: MachineState) => ({
+const stateColumns = ({ engine, plug, stimulus, harness }: MachineState) => ({
   engineState: engine,
   plugState: plug,
   stimulus,
+  harness,
 });
 const stateOf = (row: Row): MachineState => ({
   engine: present(row.engineState, row),
   plug: present(row.plugState, row),
   ...(row.stimulus ? { stimulus: row.stimulus } : {}),
+  ...(row.harness ? { harness: row.harness } : {}),
 });
 const takenWith = ({ instrumentId }: Row) => (instrumentId ? { instrumentId } : {});
 

@@ -1,6 +1,5 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { rigSlice } from '../features/bench/index.ts';
 import { outboxSender, outboxSlice, outboxStorage } from '../features/outbox/index.ts';
 import { sheetSlice, sheetStorage } from '../features/sheet/index.ts';
 import { wiresSlice, wiresStorage } from '../features/wires/index.ts';
@@ -11,7 +10,6 @@ const reducer = combineReducers({
   [api.reducerPath]: api.reducer,
   [outboxSlice.name]: outboxSlice.reducer,
   [preferencesSlice.name]: preferencesSlice.reducer,
-  [rigSlice.name]: rigSlice.reducer,
   [sheetSlice.name]: sheetSlice.reducer,
   [wiresSlice.name]: wiresSlice.reducer,
 });

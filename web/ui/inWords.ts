@@ -1,10 +1,13 @@
 import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import {
   driveWords,
-  PLACE_WORDS,
+  harnessWords,
+  pairWords,
   PLUG_WORDS,
+  pointWords,
   TAP_WORDS,
   type MachineState,
+  type Spot,
   type Target,
 } from '@lettura/core/evidence';
 import type { Expectation } from '@lettura/core/expectation';
@@ -20,16 +23,10 @@ import {
 } from '@lettura/core/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
 import { causeOf, voltsInWords } from '@lettura/core/reasoning';
+import { ohmsInWords } from './ohmsInWords.ts';
 import type { Units } from './units.ts';
 
 const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
-const LANE = {
-  reference: 'Reference',
-  signal: 'Signal',
-  return: 'Return',
-  'second-signal': 'Second signal',
-  'battery-feed': 'Battery feed',
-} as const;
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -37,7 +34,10 @@ export const upperFirst = (text: string): string => text.charAt(0).toUpperCase()
 export function valueInWords(reading: Reading, units: Units): string {
   switch (reading.kind) {
     case 'wire':
+    case 'between':
       return voltsInWords(reading.volts);
+    case 'ohms':
+      return reading.ohms === null ? 'OL' : ohmsInWords(reading.ohms);
     case 'gauge':
       return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${BASIS[reading.basis]}`;
     case 'scan':
@@ -51,10 +51,13 @@ export function valueInWords(reading: Reading, units: Units): string {
   }
 }
 
-export function placeInWords(reading: Target | { kind: 'ambient' | 'withdrawal' }): string {
+export function placeInWords(reading: Spot | { kind: 'ambient' | 'withdrawal' }): string {
   switch (reading.kind) {
     case 'wire':
-      return `${LANE[reading.lane]} at the ${PLACE_WORDS[reading.place]}`;
+      return upperFirst(pointWords(reading));
+    case 'between':
+    case 'ohms':
+      return upperFirst(pairWords(reading.from, reading.to));
     case 'gauge':
       return `Gauge ${TAP_WORDS[reading.tap]}`;
     case 'scan':
@@ -114,7 +117,11 @@ export function expectationInWords(
 
 /** The connected plug goes without saying. */
 export const briefState = (state: MachineState): string =>
-  state.plug === 'connected' ? driveWords(state) : `${driveWords(state)}, ${PLUG_WORDS[state.plug]}`;
+  [
+    driveWords(state),
+    ...(state.plug === 'connected' ? [] : [PLUG_WORDS[state.plug]]),
+    ...harnessWords(state.harness),
+  ].join(', ');
 
 export const causeInWords = (cause: JobVerdict['cause']): string =>
   cause === NOT_PROVEN ? 'Not proven yet' : causeOf(cause).title;

@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Attachment, ProbePoint } from '@lettura/bench';
+import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/evidence';
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
-import { pointInWords, type PointChoice } from './benchPoints.ts';
+import { upperFirst } from '../../ui/inWords.ts';
+import type { PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
 
 const KINDS = {
@@ -38,8 +39,8 @@ export interface AttachmentsProps {
 /** Jumpers, a known voltage, a test light: what is clipped on, and one more. */
 export function Attachments({ points, attachments, lampAmps, onChange }: AttachmentsProps) {
   const [kind, setKind] = useState<Kind>('jumper');
-  const [from, setFrom] = useState<ProbePoint>({ wire: 'signal', place: 'plug' });
-  const [to, setTo] = useState<ProbePoint>({ wire: 'return', place: 'plug' });
+  const [from, setFrom] = useState<ProbePoint>({ lane: 'signal', place: 'plug' });
+  const [to, setTo] = useState<ProbePoint>({ lane: 'return', place: 'plug' });
   const [volts, setVolts] = useState('1.6');
   const known = fieldNumber(volts, VOLTS);
   const used = attachments.filter((attachment) => attachment.kind === kind).length;
@@ -56,14 +57,14 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
           {attachments.map((attachment, i) => (
             <Box component="li" key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <Typography sx={{ flex: 1 }}>
-                {inWords(attachment)}
+                {upperFirst(attachmentWords(attachment))}
                 {attachment.kind === 'test-light' && lampAmps !== undefined && (
                   <strong> {lampInWords(lampAmps)}</strong>
                 )}
               </Typography>
               <Button
                 color="inherit"
-                aria-label={`Take off: ${inWords(attachment)}`}
+                aria-label={`Take off: ${upperFirst(attachmentWords(attachment))}`}
                 onClick={() => onChange(attachments.filter((_, other) => other !== i))}
               >
                 Take off
@@ -117,12 +118,6 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
       <Cautions cautions={[CAUTION[kind]]} />
     </Box>
   );
-}
-
-function inWords(attachment: Attachment): string {
-  return attachment.kind === 'voltage-source'
-    ? `${attachment.volts} V on ${pointInWords(attachment.at)}`
-    : `${KINDS[attachment.kind]} from ${pointInWords(attachment.from)} to ${pointInWords(attachment.to)}`;
 }
 
 /** A lamp of a quarter ampere: below a third of that it only glows. */

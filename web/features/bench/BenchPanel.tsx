@@ -2,15 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { barometerDisplay } from '@lettura/bench';
-import type { MachineState, Target } from '@lettura/core/evidence';
-import { useSelector } from 'react-redux';
+import { harnessWords, type MachineState, type Target } from '@lettura/core/evidence';
+import { upperFirst } from '../../ui/inWords.ts';
 import { Digits } from './Digits.tsx';
 import { instrumentAt } from './instrumentAt.ts';
-import { isClear, selectRig } from './rigSlice.ts';
+import { useHeldPump } from './useHeldPump.ts';
+import { useLiveData } from './useLiveData.ts';
 import { useMachine, useTick, type BenchJob } from './useMachine.ts';
 
 export interface BenchPanelProps {
-  jobId: string;
   bench: BenchJob;
   state: MachineState;
   target: Target;
@@ -19,15 +19,14 @@ export interface BenchPanelProps {
 }
 
 /** The simulated machine obeys the state bar; its instruments stand where the selected point is. */
-export function BenchPanel({ jobId, bench, state, target, onTake }: BenchPanelProps) {
+export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
   const tick = useTick();
   const machine = useMachine(bench);
-  const rig = useSelector(selectRig(jobId));
-  const { positionPercent, ...clips } = rig;
-  const setup = { ...clips, state: { ...state, positionPercent } };
-  const display = instrumentAt(machine, setup, target, bench.seed, tick);
+  const held = useHeldPump(state, bench.seed);
+  const { data, catchingUp } = useLiveData(machine, held);
+  const display = instrumentAt(machine, held, target, { seed: bench.seed, tick, liveData: data });
   const barometer = barometerDisplay(machine).toFixed(1);
-  const clear = isClear(rig);
+  const late = target.kind === 'scan' && catchingUp;
   return (
     <Box
       component="section"
@@ -46,18 +45,18 @@ export function BenchPanel({ jobId, bench, state, target, onTake }: BenchPanelPr
       </Typography>
       <Digits {...display} />
       {display.remark && <Typography variant="body2">{display.remark}</Typography>}
-      {!clear && (
+      {state.harness && (
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          Something is attached or held under Bench. Clear it there before a reading is taken for the record.
+          {upperFirst(harnessWords(state.harness).join('; '))}: goes on record with the reading.
         </Typography>
       )}
       <Button
         fullWidth
         variant="contained"
-        disabled={display.text === undefined || !clear}
+        disabled={display.text === undefined || late}
         onClick={() => display.text && onTake(display.text)}
       >
-        Take this reading
+        {late ? 'Live data is catching up' : 'Take this reading'}
       </Button>
       <Button fullWidth color="inherit" onClick={() => onTake(`baro ${barometer} kPa`)} sx={{ mt: 0.5 }}>
         Barometer {barometer} kPa: take

@@ -4,42 +4,75 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Slider from '@mui/material/Slider';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { liveData } from '@lettura/bench';
-import type { MachineState } from '@lettura/core/evidence';
+import {
+  harnessOf,
+  NO_HARNESS_WORK,
+  type Attachment,
+  type HarnessWork,
+  type MachineState,
+} from '@lettura/core/evidence';
 import { formatWithBasis } from '@lettura/core/quantity';
-import { useDispatch, useSelector } from 'react-redux';
+import { useState } from 'react';
+import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Attachments } from './Attachments.tsx';
 import { benchPoints } from './benchPoints.ts';
-import { isClear, rigChanged, rigCleared, selectRig, type RigInHand } from './rigSlice.ts';
-import { TwoPointMeter } from './TwoPointMeter.tsx';
+import { TwoPointMeter, type MeterSet } from './TwoPointMeter.tsx';
+import { useHeldPump } from './useHeldPump.ts';
+import { useLiveData } from './useLiveData.ts';
 import { useMachine, type BenchJob } from './useMachine.ts';
 
 const MOVED = ['throttle', 'pedal', 'flap'];
+const FIRST: MeterSet = { mode: 'volts', red: { lane: 'return', place: 'plug' }, black: 'battery-negative' };
+const SECOND: MeterSet = { mode: 'volts', red: { lane: 'signal', place: 'unit' }, black: 'battery-negative' };
 
 export interface BenchToolsProps {
-  jobId: string;
   bench: BenchJob;
   state: MachineState;
+  onState: (change: Partial<MachineState>) => void;
+  /** A reading between two points, as the display shows it. */
+  onTake: (set: MeterSet, state: MachineState, text: string) => void;
 }
 
 /** The simulated machine under one's hands: what can be clipped on, unplugged, moved and held, and what it does. */
-export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
+export function BenchTools({ bench, state, onState, onTake }: BenchToolsProps) {
   const machine = useMachine(bench);
-  const rig = useSelector(selectRig(jobId));
   const units = useSelector(selectUnits);
-  const dispatch = useDispatch();
-  const change = (part: Partial<RigInHand>) => dispatch(rigChanged({ jobId, change: part }));
-  const { positionPercent, ...clips } = rig;
-  const setup = { ...clips, state: { ...state, positionPercent } };
+  const [first, setFirst] = useState(FIRST);
+  const [second, setSecond] = useState<MeterSet>();
+  const held = useHeldPump(state, bench.seed);
+  const harness = state.harness ?? NO_HARNESS_WORK;
+  const work = (change: Partial<HarnessWork>) => onState({ harness: harnessOf({ ...harness, ...change }) });
   const points = benchPoints(machine.machine, state.plug === 'connected');
-  const data = liveData(machine, setup);
+  const { data } = useLiveData(machine, held);
   const { profile, family } = machine.machine.sensor;
   const neighbours = machine.machine.wiring.rails.flatMap(({ neighbourOhms }) => neighbourOhms);
-  const hasLamp = rig.attachments.some(({ kind }) => kind === 'test-light');
+  const hasLamp = harness.attachments.some(({ kind }) => kind === 'test-light');
+  const percent = state.stimulus?.kind === 'held' ? state.stimulus.percent : undefined;
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <TwoPointMeter machine={machine} setup={setup} points={points} seed={bench.seed} />
+      <TwoPointMeter
+        name="Meter"
+        machine={machine}
+        state={withMeter(held, second)}
+        points={points}
+        seed={bench.seed}
+        set={first}
+        onSet={setFirst}
+        onTake={(set, text) => onTake(set, withMeter(state, second), text)}
+      />
+      {second && (
+        <TwoPointMeter
+          name="Second meter"
+          machine={machine}
+          state={withMeter(held, first)}
+          points={points}
+          seed={bench.seed + 1}
+          set={second}
+          onSet={setSecond}
+          onTake={(set, text) => onTake(set, withMeter(state, first), text)}
+        />
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
         <Typography sx={{ flex: 1, minWidth: 260 }}>
           <strong>Live data:</strong>{' '}
@@ -48,7 +81,16 @@ export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
             : 'no answer with the key off'}
         </Typography>
         <FormControlLabel
-          control={<Switch checked={rig.wiggled} onChange={(_event, on) => change({ wiggled: on })} />}
+          control={
+            <Switch
+              checked={second !== undefined}
+              onChange={(_event, on) => setSecond(on ? SECOND : undefined)}
+            />
+          }
+          label="Second meter"
+        />
+        <FormControlLabel
+          control={<Switch checked={harness.wiggled} onChange={(_event, on) => work({ wiggled: on })} />}
           label="Move the loom"
         />
         {neighbours.map((_, i) => (
@@ -56,12 +98,12 @@ export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
             key={i}
             control={
               <Switch
-                checked={rig.neighboursOff.includes(i)}
+                checked={harness.neighboursOff.includes(i)}
                 onChange={(_event, off) =>
-                  change({
+                  work({
                     neighboursOff: off
-                      ? [...rig.neighboursOff, i]
-                      : rig.neighboursOff.filter((other) => other !== i),
+                      ? [...harness.neighboursOff, i]
+                      : harness.neighboursOff.filter((other) => other !== i),
                   })
                 }
               />
@@ -69,8 +111,16 @@ export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
             label={`Unplug the other sensor on the reference${neighbours.length > 1 ? ` (${i + 1})` : ''}`}
           />
         ))}
-        {!isClear(rig) && (
-          <Button variant="outlined" onClick={() => dispatch(rigCleared(jobId))}>
+        {(state.harness || percent !== undefined) && (
+          <Button
+            variant="outlined"
+            onClick={() =>
+              onState({
+                harness: undefined,
+                ...(percent === undefined ? {} : { stimulus: undefined }),
+              })
+            }
+          >
             Clear the bench
           </Button>
         )}
@@ -82,23 +132,29 @@ export function BenchTools({ jobId, bench, state }: BenchToolsProps) {
           </Typography>
           <Slider
             aria-labelledby="held-position"
-            value={positionPercent ?? 0}
+            value={percent ?? 0}
             step={1}
             valueLabelDisplay="auto"
-            valueLabelFormat={(percent) => `${percent} %`}
-            onChange={(_event, percent) => change({ positionPercent: percent })}
+            valueLabelFormat={(at) => `${at} %`}
+            onChange={(_event, at) => onState({ stimulus: { kind: 'held', percent: at } })}
           />
-          <Typography sx={{ minWidth: 96 }}>
-            {positionPercent === undefined ? 'let go' : `${positionPercent} %`}
-          </Typography>
+          <Typography sx={{ minWidth: 96 }}>{percent === undefined ? 'let go' : `${percent} %`}</Typography>
         </Box>
       )}
       <Attachments
         points={points}
-        attachments={rig.attachments}
-        lampAmps={hasLamp ? machine.lampAmps(setup) : undefined}
-        onChange={(attachments) => change({ attachments })}
+        attachments={harness.attachments}
+        lampAmps={hasLamp ? machine.lampAmps(held) : undefined}
+        onChange={(attachments) => work({ attachments })}
       />
     </Box>
   );
+}
+
+/** The other meter is in the circuit as well, while it reads volts: ten megohms between its probes. */
+function withMeter(state: MachineState, other: MeterSet | undefined): MachineState {
+  if (!other || other.mode === 'ohms') return state;
+  const harness = state.harness ?? NO_HARNESS_WORK;
+  const meter: Attachment = { kind: 'meter', from: other.red, to: other.black };
+  return { ...state, harness: { ...harness, attachments: [...harness.attachments, meter] } };
 }

@@ -1,62 +1,90 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import {
-  meterDisplay,
-  ohmsDisplay,
-  type ProbePoint,
-  type Setup,
-  type SimulatedMachine,
-} from '@lettura/bench';
-import { useState } from 'react';
+import { meterDisplay, ohmsDisplay, type SimulatedMachine } from '@lettura/bench';
+import { samePoint, type MachineState, type ProbePoint } from '@lettura/core/evidence';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { Digits } from './Digits.tsx';
 import { keyOf, type PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
 import { useTick } from './useMachine.ts';
 
-type Mode = 'volts' | 'ohms';
+/** How a meter stands: what it measures, and where its probes are. */
+export interface MeterSet {
+  mode: 'volts' | 'ohms';
+  red: ProbePoint;
+  black: ProbePoint;
+}
 
 export interface TwoPointMeterProps {
+  name: string;
   machine: SimulatedMachine;
-  setup: Setup;
+  state: MachineState;
   points: readonly PointChoice[];
   seed: number;
+  set: MeterSet;
+  onSet: (set: MeterSet) => void;
+  onTake: (set: MeterSet, text: string) => void;
 }
 
 /** A meter between any two points, for what the sheet's own meter at one point cannot tell: drops, ohms, tracks. */
-export function TwoPointMeter({ machine, setup, points, seed }: TwoPointMeterProps) {
+export function TwoPointMeter({
+  name,
+  machine,
+  state,
+  points,
+  seed,
+  set,
+  onSet,
+  onTake,
+}: TwoPointMeterProps) {
   const tick = useTick();
-  const [mode, setMode] = useState<Mode>('volts');
-  const [redChosen, setRed] = useState<ProbePoint>({ wire: 'return', place: 'plug' });
-  const [blackChosen, setBlack] = useState<ProbePoint>('battery-negative');
+  const { mode } = set;
   // A pin that is plugged in again cannot be reached any more.
   const reachable = (point: ProbePoint): ProbePoint =>
     points.some(({ key }) => key === keyOf(point)) ? point : 'battery-negative';
-  const red = reachable(redChosen);
-  const black = reachable(blackChosen);
-  const volts = mode === 'volts' && meterDisplay(machine.voltsBetween(red, black, setup), seed, tick);
-  const ohms = mode === 'ohms' && ohmsDisplay(machine, red, black, setup);
+  const [red, black] = [reachable(set.red), reachable(set.black)];
+  const volts = mode === 'volts' && meterDisplay(machine.voltsBetween(red, black, state), seed, tick);
+  const ohms = mode === 'ohms' && ohmsDisplay(machine, red, black, state);
+  const text = volts ? `${volts.text} ${volts.unit}` : ohms ? `${ohms.text} ${ohms.unit}`.trim() : '';
   return (
-    <Box component="section" aria-label="Meter between two points">
+    <Box component="section" aria-label={name}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="What the meter measures"
+          aria-label={`What the ${name.toLowerCase()} measures`}
           value={mode}
-          onChange={(_event, chosen: Mode | null) => chosen && setMode(chosen)}
+          onChange={(_event, chosen: MeterSet['mode'] | null) => chosen && onSet({ ...set, mode: chosen })}
         >
           <ToggleButton value="volts">Volts</ToggleButton>
           <ToggleButton value="ohms">Ohms</ToggleButton>
         </ToggleButtonGroup>
-        <PointSelect label="Red probe" points={points} value={red} onChange={setRed} />
-        <PointSelect label="Black probe" points={points} value={black} onChange={setBlack} />
-        <Box sx={{ minWidth: 165, ml: 'auto' }}>
-          {volts && <Digits name="Meter" digits={volts.text} unit={volts.unit} />}
-          {ohms && <Digits name="Ohmmeter" digits={ohms.text} unit={ohms.unit} />}
+        <PointSelect
+          label="Red probe"
+          points={points}
+          value={red}
+          onChange={(point) => onSet({ ...set, red: point })}
+        />
+        <PointSelect
+          label="Black probe"
+          points={points}
+          value={black}
+          onChange={(point) => onSet({ ...set, black: point })}
+        />
+        <Box sx={{ minWidth: 150, ml: 'auto' }}>
+          {volts && <Digits name={name} digits={volts.text} unit={volts.unit} />}
+          {ohms && <Digits name={name} digits={ohms.text} unit={ohms.unit} />}
         </Box>
+        <Button
+          variant="contained"
+          disabled={samePoint(red, black)}
+          onClick={() => onTake({ mode, red, black }, text)}
+        >
+          Take
+        </Button>
       </Box>
       {ohms && (
         <Typography variant="body2">

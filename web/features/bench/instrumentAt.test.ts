@@ -1,8 +1,8 @@
-import { machineById, MACHINES, simulatedMachine, surroundingsOf, type Setup } from '@lettura/bench';
+import { liveData, machineById, MACHINES, simulatedMachine, surroundingsOf } from '@lettura/bench';
 import { quickEntry } from '@lettura/core/entry';
-import type { Target } from '@lettura/core/evidence';
+import { type Target, type MachineState } from '@lettura/core/evidence';
 import { expect, test } from 'vitest';
-import { benchPoints, keyOf, pointInWords } from './benchPoints.ts';
+import { benchPoints, keyOf } from './benchPoints.ts';
 import { instrumentAt } from './instrumentAt.ts';
 
 const sound = (id: string) => {
@@ -13,7 +13,12 @@ const sound = (id: string) => {
     surroundingsOf(machine, () => 0.5),
   );
 };
-const koeo: Setup = { state: { engine: 'koeo', plug: 'connected' } };
+const shown = (id: string, state: MachineState) => ({
+  seed: 3,
+  tick: 1,
+  liveData: liveData(sound(id), state),
+});
+const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const POINTS: Target[] = [
   { kind: 'wire', lane: 'signal', place: 'plug' },
   { kind: 'wire', lane: 'battery-feed', place: 'unit' },
@@ -26,7 +31,7 @@ test.each(MACHINES.map(({ id, sensor }) => [id, sensor] as const))(
   'whatever an instrument of %s offers to take can be typed into the sheet, and means the same',
   (id, { profile }) => {
     for (const point of POINTS) {
-      const { text, remark } = instrumentAt(sound(id), koeo, point, 3, 1);
+      const { text, remark } = instrumentAt(sound(id), koeo, point, shown(id, koeo));
       if (text === undefined) {
         expect(remark, JSON.stringify(point)).toBeDefined();
         continue;
@@ -45,8 +50,8 @@ test.each(MACHINES.map(({ id, sensor }) => [id, sensor] as const))(
 );
 
 test('with the key off live data does not answer, and nothing can be taken', () => {
-  const off: Setup = { state: { engine: 'key-off', plug: 'connected' } };
-  const display = instrumentAt(sound('brill-p4'), off, { kind: 'scan' }, 3, 1);
+  const off: MachineState = { engine: 'key-off', plug: 'connected' };
+  const display = instrumentAt(sound('brill-p4'), off, { kind: 'scan' }, shown('brill-p4', off));
   expect(display.text).toBeUndefined();
   expect(display.remark).toContain('key off');
 });
@@ -62,6 +67,6 @@ test('the sensor’s own pins can be reached only with the plug off', () => {
 test('every point has a key of its own and words', () => {
   for (const { key, point, words } of benchPoints(machineById('larch-throttle'), false)) {
     expect(keyOf(point)).toBe(key);
-    expect(words.toLowerCase()).toContain(pointInWords(point).split(' ')[0]);
+    expect(words.toLowerCase()).toContain(typeof point === 'string' ? 'battery' : point.lane.split('-')[0]);
   }
 });

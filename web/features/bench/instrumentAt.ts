@@ -1,5 +1,5 @@
-import { gaugeDisplay, liveData, meterDisplay, type Setup, type SimulatedMachine } from '@lettura/bench';
-import type { Target } from '@lettura/core/evidence';
+import { gaugeDisplay, meterDisplay, type LiveData, type SimulatedMachine } from '@lettura/bench';
+import type { MachineState, Target } from '@lettura/core/evidence';
 import { formatWithBasis, shownUnit } from '@lettura/core/quantity';
 
 export interface InstrumentDisplay {
@@ -14,10 +14,9 @@ export interface InstrumentDisplay {
 /** What the instrument that belongs to a point of the sheet shows there. */
 export function instrumentAt(
   simulated: SimulatedMachine,
-  setup: Setup,
+  state: MachineState,
   target: Target,
-  seed: number,
-  tick: number,
+  { seed, tick, liveData: data }: { seed: number; tick: number; liveData: LiveData | undefined },
 ): InstrumentDisplay {
   const { wiring, sensor } = simulated.machine;
   switch (target.kind) {
@@ -26,12 +25,12 @@ export function instrumentAt(
       const { lane, place } = target;
       if (!wiring.wires.some(({ wire }) => wire === lane))
         return { name, digits: '–', unit: '', remark: 'This machine’s sensor has no such wire.' };
-      const trueVolts = simulated.voltsBetween({ wire: lane, place }, 'battery-negative', setup);
+      const trueVolts = simulated.voltsBetween({ lane, place }, 'battery-negative', state);
       const { text, unit } = meterDisplay(trueVolts, seed, tick);
       return { name, digits: text, unit, text: `${text} ${unit}` };
     }
     case 'gauge': {
-      const shown = gaugeDisplay(simulated, setup.state, target.tap, seed);
+      const shown = gaugeDisplay(simulated, state, target.tap, seed);
       if (!shown) return { name: 'Gauge', digits: '–', unit: '', remark: 'No gauge goes on this sensor.' };
       const tap = target.tap === 'manifold' ? 'manifold ' : '';
       const basis = { vacuum: ' vac', gauge: ' gauge', differential: '' }[shown.basis];
@@ -43,7 +42,6 @@ export function instrumentAt(
       };
     }
     case 'scan': {
-      const data = liveData(simulated, setup);
       if (!data) return { name: 'Live data', digits: '–', unit: '', remark: 'No answer with the key off.' };
       const { measures } = sensor.profile;
       const [digits = '–', ...unit] = formatWithBasis(data.value, measures, 'kPa').split(' ');

@@ -9,5 +9,7 @@ export const PIN_WORDS: Record<PinWire, string> = {
   'second-return': 'Return, track 2',
   'temperature-signal': 'Temperature signal',
   'battery-feed': 'Battery feed, 12 V',
+  'motor-plus': 'Motor +',
+  'motor-minus': 'Motor −',
   other: 'Other',
 };

@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { PLACES, sameTarget, type Lane, type Target } from '@lettura/core/evidence';
+import { PLACES, sameTarget, type HarnessWork, type Lane, type Target } from '@lettura/core/evidence';
 import { isPressure } from '@lettura/core/quantity';
 import { laneSegments, type CaseFile, type SegmentView } from '@lettura/core/reasoning';
-import { Fragment } from 'react';
+import { Fragment, type ReactNode } from 'react';
+import { ClipLeads } from './ClipLeads.tsx';
 import { ProbePad, type ProbePadProps } from './ProbePad.tsx';
 import { Segment } from './Segment.tsx';
 
@@ -15,6 +16,10 @@ export interface LanesProps {
   /** What a pad shows; the sheet and the report pin different things on the same lanes. */
   padOf: (target: Target) => Omit<ProbePadProps, 'selected' | 'onSelect'>;
   onSelect?: (target: Target) => void;
+  /** What is clipped on, drawn where it is. */
+  harness?: HarnessWork | undefined;
+  /** What is known of a stretch, shown on demand. */
+  stretch?: (lane: Lane, view: SegmentView, close: () => void) => ReactNode;
 }
 
 const LANE_LABEL: Record<Lane, string> = {
@@ -23,26 +28,46 @@ const LANE_LABEL: Record<Lane, string> = {
   return: 'Return',
   'second-signal': 'Signal 2',
   'battery-feed': '12 V feed',
+  'second-reference': 'Reference 2',
+  'second-return': 'Return 2',
+  'motor-plus': 'Motor +',
+  'motor-minus': 'Motor −',
 };
 const COLUMNS =
   '98px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
+/** With more wires than this the rows close up, so that the section in hand keeps its room. */
+const ROOMY_LANES = 4;
 
-/** The circuit as three lanes from the control unit to the sensor plug, each reading pinned where it was taken. */
-export function Lanes({ caseFile, lanes, selected, padOf, onSelect }: LanesProps) {
+/** The circuit as lanes from the control unit to the sensor plug, each reading pinned where it was taken. */
+export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, stretch }: LanesProps) {
+  const close = lanes.length > ROOMY_LANES;
+  const heightPx = close ? 44 : 54;
+  const ownRails = lanes.includes('second-reference');
   const pad = (target: Target) => (
     <ProbePad
       {...padOf(target)}
+      heightPx={heightPx}
+      point={target.kind === 'wire' ? `${target.lane}:${target.place}` : undefined}
       selected={onSelect !== undefined && sameTarget(target, selected)}
       {...(onSelect ? { onSelect: () => onSelect(target) } : {})}
+    />
+  );
+  const segment = (lane: Lane, view: SegmentView) => (
+    <Segment
+      lane={lane}
+      view={view}
+      heightPx={heightPx}
+      detail={stretch && ((done) => stretch(lane, view, done))}
     />
   );
   return (
     <Box role="group" aria-label="Circuit from control unit to sensor plug" sx={{ overflowX: 'auto' }}>
       <Box
         sx={{
+          position: 'relative',
           display: 'grid',
           gridTemplateColumns: COLUMNS,
-          rowGap: '6px',
+          rowGap: close ? '3px' : '6px',
           alignItems: 'center',
           minWidth: 640,
           p: '3px',
@@ -58,17 +83,20 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect }: LanesProps
           const segments = laneSegments(caseFile, lane);
           return (
             <Fragment key={lane}>
-              <Typography component="span" sx={{ fontWeight: 700 }}>
+              <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.1 }}>
                 {LANE_LABEL[lane]}
+                {lane === 'reference' && (
+                  <Box component="span" sx={{ display: 'block', fontSize: '0.72rem', fontWeight: 400 }}>
+                    {ownRails ? 'a rail of its own' : 'rail shared with others'}
+                  </Box>
+                )}
               </Typography>
               {lane === 'battery-feed' && (
                 <>
                   <Typography variant="body2" sx={{ textAlign: 'center', color: 'text.secondary' }}>
                     from relay or fuse
                   </Typography>
-                  <Box sx={{ gridColumn: '3 / 6' }}>
-                    <Segment lane={lane} view={feedView(segments)} />
-                  </Box>
+                  <Box sx={{ gridColumn: '3 / 6' }}>{segment(lane, feedView(segments))}</Box>
                   {pad({ kind: 'wire', lane, place: 'plug' })}
                 </>
               )}
@@ -76,7 +104,7 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect }: LanesProps
                 PLACES.map((place, i) => (
                   <Fragment key={place}>
                     {pad({ kind: 'wire', lane, place })}
-                    {segments[i] && <Segment lane={lane} view={segments[i]} />}
+                    {segments[i] && segment(lane, segments[i])}
                   </Fragment>
                 ))}
             </Fragment>
@@ -90,14 +118,18 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect }: LanesProps
         {caseFile.family === 'manifold-pressure' ? pad({ kind: 'gauge', tap: 'manifold' }) : <span />}
         <span />
         {isPressure(caseFile.profile.measures) && pad({ kind: 'gauge', tap: 'sensor-hose' })}
+        {harness && harness.attachments.length > 0 && <ClipLeads attachments={harness.attachments} />}
       </Box>
     </Box>
   );
 }
 
 /** The feed passes neither the unit nor the connector: one stretch, known from its end alone. */
-const feedView = (segments: readonly SegmentView[]): SegmentView =>
-  segments.at(-1) ?? { from: 'unit', to: 'plug', state: 'unknown', readingIds: [] };
+function feedView(segments: readonly SegmentView[]): SegmentView {
+  const last = segments.at(-1);
+  if (!last) throw new Error('Every lane has two segments.');
+  return { ...last, from: 'unit' };
+}
 
 function ColumnHead({ children }: { children: string }) {
   return (

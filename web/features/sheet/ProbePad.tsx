@@ -15,6 +15,9 @@ export interface ProbePadProps {
   /** A value from another state of the machine, kept in sight. */
   elsewhere?: string | undefined;
   unsent?: boolean;
+  heightPx?: number;
+  /** Wire and place, for what is drawn over the pads. */
+  point?: string | undefined;
   selected: boolean;
   onSelect?: () => void;
 }
@@ -29,9 +32,11 @@ const MARK_COLOUR = {
 /** A point that can be probed: what it reads, or what it should read. */
 export function ProbePad(props: ProbePadProps) {
   const { label, caption, value, fit, expected, elsewhere, unsent = false, selected, onSelect } = props;
+  const { heightPx = 54, point } = props;
   return (
     <ButtonBase
       aria-label={label}
+      data-point={point}
       aria-pressed={onSelect ? selected : undefined}
       disabled={!onSelect}
       onClick={onSelect}
@@ -39,7 +44,7 @@ export function ProbePad(props: ProbePadProps) {
         display: 'flex',
         flexDirection: 'column',
         justifyContent: 'center',
-        minHeight: 54,
+        minHeight: heightPx,
         px: 0.75,
         borderRadius: 1,
         border: 1,

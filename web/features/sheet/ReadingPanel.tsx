@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Reading } from '@lettura/contract';
 import { quickEntry } from '@lettura/core/entry';
-import { sameTarget, stateWords, type MachineState, type Target } from '@lettura/core/evidence';
+import { isTarget, sameTarget, stateWords, type MachineState, type Target } from '@lettura/core/evidence';
 import { expectedReading, whyNoExpectation } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
 import { cautionsFor } from '@lettura/core/safety';
@@ -51,6 +51,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
     .filter((reading) => reading.kind !== 'ambient')
+    .filter(isTarget)
     .filter((reading) => sameTarget(reading, target))
     .toReversed();
   return (
@@ -105,6 +106,7 @@ function Preview({
   const entry = draft && quickEntry(draft, entryDefaults(sheet.caseFile, target, units));
   if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
   const { warnings, ...seen } = entry.value;
+  if (!isTarget(seen)) return <Typography variant="body2">{placeInWords(seen)}: noted as typed.</Typography>;
   const { fit, conversion } = meaningOf({ ...seen, state }, sheet.caseFile, units);
   return (
     <Box sx={{ borderLeft: 3, borderColor: 'primary.main', pl: 1.25, my: 1 }}>
@@ -122,7 +124,7 @@ function Preview({
 }
 
 interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
-  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' }>;
+  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' | 'between' | 'ohms' }>;
 }
 
 function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
@@ -179,4 +181,4 @@ function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenRea
 
 /** The reading as the reasoning has it: with the accuracy of what took it. */
 const evidenceOf = ({ caseFile }: Sheet, id: string) =>
-  caseFile.readings.find((reading) => reading.id === id);
+  [...caseFile.readings, ...caseFile.isolation].filter(isTarget).find((reading) => reading.id === id);

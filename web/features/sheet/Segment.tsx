@@ -1,7 +1,12 @@
 import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Popover from '@mui/material/Popover';
 import { useTheme } from '@mui/material/styles';
-import type { Lane } from '@lettura/core/evidence';
+import { LANE_WORDS, PLACE_WORDS, type Lane } from '@lettura/core/evidence';
 import type { SegmentState, SegmentView } from '@lettura/core/reasoning';
+import { useState, type ReactNode } from 'react';
+import { upperFirst } from '../../ui/inWords.ts';
+import { LaneLine } from './LaneLine.tsx';
 
 const WORD: Record<SegmentState, string> = {
   proven: '✓ proven',
@@ -10,43 +15,31 @@ const WORD: Record<SegmentState, string> = {
   unknown: '',
 };
 
+export interface SegmentProps {
+  lane: Lane;
+  view: SegmentView;
+  heightPx: number;
+  /** What is known of it, on demand; paper has no demand. */
+  detail?: ((close: () => void) => ReactNode) | undefined;
+}
+
+export const stretchInWords = (lane: Lane, { from, to }: Pick<SegmentView, 'from' | 'to'>): string =>
+  `${upperFirst(LANE_WORDS[lane])} between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`;
+
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */
-export function Segment({ lane, view }: { lane: Lane; view: SegmentView }) {
+export function Segment({ lane, view, heightPx, detail }: SegmentProps) {
   const { palette } = useTheme();
+  const [anchor, setAnchor] = useState<HTMLElement>();
   const colour = view.state === 'unknown' ? palette.text.primary : palette.standing[view.state];
-  return (
-    <Box sx={{ position: 'relative', height: 54 }}>
-      <svg width="100%" height="54" aria-hidden="true" style={{ display: 'block' }}>
-        {lane === 'reference' && (
-          <>
-            <line x1="0" x2="100%" y1="25" y2="25" stroke={colour} strokeWidth="1.8" />
-            <line x1="0" x2="100%" y1="30" y2="30" stroke={colour} strokeWidth="1.8" />
-          </>
-        )}
-        {lane === 'signal' && <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="4" />}
-        {lane === 'second-signal' && (
-          <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="4" strokeDasharray="18 4" />
-        )}
-        {lane === 'battery-feed' && (
-          <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="7" strokeOpacity="0.55" />
-        )}
-        {lane === 'return' && (
-          <line x1="0" x2="100%" y1="27.5" y2="27.5" stroke={colour} strokeWidth="3" strokeDasharray="8 5" />
-        )}
-        {view.state === 'faulty' && (
-          <g transform="translate(0, 27.5)">
-            <svg x="50%" overflow="visible">
-              <rect x="-9" y="-9" width="18" height="18" fill={palette.background.paper} />
-              <path d="M-7 -7L7 7M-7 7L7 -7" stroke={colour} strokeWidth="3" />
-            </svg>
-          </g>
-        )}
-      </svg>
+  const name = stretchInWords(lane, view);
+  const drawn = (
+    <>
+      <LaneLine lane={lane} colour={colour} heightPx={heightPx} broken={view.state === 'faulty'} />
       <Box
         component="span"
         sx={{
           position: 'absolute',
-          inset: 'auto 0 2px 0',
+          inset: 'auto 0 1px 0',
           textAlign: 'center',
           fontSize: '0.78rem',
           fontWeight: 650,
@@ -56,6 +49,35 @@ export function Segment({ lane, view }: { lane: Lane; view: SegmentView }) {
       >
         {WORD[view.state]}
       </Box>
-    </Box>
+    </>
+  );
+  if (!detail) return <Box sx={{ position: 'relative', height: heightPx }}>{drawn}</Box>;
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${name}: ${view.state === 'unknown' ? 'not known' : view.state}. What is known of it`}
+        aria-haspopup="dialog"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ position: 'relative', display: 'block', width: '100%', height: heightPx, borderRadius: 1 }}
+      >
+        {drawn}
+      </ButtonBase>
+      <Popover
+        open={anchor !== undefined}
+        anchorEl={anchor ?? null}
+        onClose={() => setAnchor(undefined)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+        slotProps={{
+          paper: {
+            role: 'dialog',
+            'aria-label': name,
+            sx: { p: 1.5, maxWidth: 420, border: 1, borderColor: 'sheet.rule' },
+          },
+        }}
+      >
+        {anchor && detail(() => setAnchor(undefined))}
+      </Popover>
+    </>
   );
 }

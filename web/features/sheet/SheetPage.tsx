@@ -28,6 +28,7 @@ import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
 import { draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
 import { StandingPanel } from './StandingPanel.tsx';
+import { StretchDetail } from './StretchDetail.tsx';
 import { StateBar } from './StateBar.tsx';
 import { StimulusBar } from './StimulusBar.tsx';
 import { useEntry } from './useEntry.ts';
@@ -76,8 +77,8 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     dispatch(draftTyped({ jobId, draft: text }));
     entry.clearProblem();
   };
-  const goTo = ({ target, state: wanted }: NextReading) => {
-    dispatch(stateSet({ jobId, stimulus: undefined, ...wanted }));
+  const goTo = ({ target, state: wanted }: Pick<NextReading, 'target' | 'state'>) => {
+    dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
     select(target);
     input.current?.focus();
   };
@@ -181,6 +182,19 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
               selected={selected}
               padOf={(target) => padIn(sheet, target, state, units)}
               onSelect={select}
+              harness={state.harness}
+              stretch={(lane, view, close) => (
+                <StretchDetail
+                  sheet={sheet}
+                  lane={lane}
+                  view={view}
+                  units={units}
+                  onMeasure={() => {
+                    close();
+                    setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true });
+                  }}
+                />
+              )}
             />
           </SheetPaper>
         )}
@@ -201,6 +215,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
               entry={entry}
               onDraft={type}
               onType={() => input.current?.focus()}
+              onGo={(target, wanted) => goTo({ target, state: wanted })}
             />
           </Box>
         </SheetPaper>

@@ -1,13 +1,13 @@
 import { whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
-import type { Lane } from '@lettura/core/evidence';
+import type { Lane, MachineState, Target } from '@lettura/core/evidence';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
+import { IsolatePanel } from '../isolate/index.ts';
 import { WiresPanel } from '../wires/index.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
-import { IsolatePanel } from './IsolatePanel.tsx';
 import { JobPanel } from './JobPanel.tsx';
 import { Keypad } from './Keypad.tsx';
 import { PumpPanel } from './PumpPanel.tsx';
@@ -30,10 +30,12 @@ export interface SheetSectionProps {
   onDraft: (text: string) => void;
   /** Brings the typing back to the quick entry. */
   onType: () => void;
+  /** Brings the machine into a state, and the quick entry to a point. */
+  onGo: (target: Target, state: MachineState) => void;
 }
 
 /** The section in hand, with its few controls. */
-export function SheetSection({ section, sheet, lanes, entry, onDraft, onType }: SheetSectionProps) {
+export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, onGo }: SheetSectionProps) {
   const { job, sensor, caseFile, weighing } = sheet;
   const { state, selected, draft } = useSelector(selectInHand(job.id));
   const units = useSelector(selectUnits);
@@ -41,7 +43,8 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType }: 
   const dispatch = useDispatch();
   const correct = (reading: Reading) => {
     // The value may have been wrong; the state it was read in was not.
-    if ('state' in reading) dispatch(stateSet({ jobId: job.id, stimulus: undefined, ...reading.state }));
+    if ('state' in reading)
+      dispatch(stateSet({ jobId: job.id, stimulus: undefined, harness: undefined, ...reading.state }));
     dispatch(correctionStarted({ jobId: job.id, id: reading.id, draft: reading.enteredText }));
     onType();
   };
@@ -58,7 +61,6 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType }: 
           instrument={
             job.bench && (
               <BenchPanel
-                jobId={job.id}
                 bench={job.bench}
                 state={state}
                 target={selected}
@@ -91,11 +93,22 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType }: 
     case 'wires':
       return <WiresPanel job={job} sensor={sensor} simulated={job.bench && simulatedPlug(job.bench)} />;
     case 'bench':
-      return job.bench && <BenchTools jobId={job.id} bench={job.bench} state={state} />;
+      return (
+        job.bench && (
+          <BenchTools
+            bench={job.bench}
+            state={state}
+            onState={(change) => dispatch(stateSet({ jobId: job.id, ...change }))}
+            onTake={({ mode, red, black }, inState, text) =>
+              entry.enterBetween(mode === 'volts' ? 'between' : 'ohms', [red, black], inState, text)
+            }
+          />
+        )
+      );
     case 'compare':
       return <ComparePanel caseFile={caseFile} state={state} units={units} />;
     case 'isolate':
-      return <IsolatePanel caseFile={caseFile} lanes={lanes} units={units} />;
+      return <IsolatePanel {...{ caseFile, lanes, state, units, onGo }} onBetween={entry.enterBetween} />;
     case 'ambient':
       return <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />;
     case 'record':

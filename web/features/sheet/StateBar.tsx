@@ -2,9 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { ENGINE_STATES, type EngineState, type MachineState, type PlugState } from '@lettura/core/evidence';
+import {
+  ENGINE_STATES,
+  harnessWords,
+  type EngineState,
+  type HarnessWork,
+  type MachineState,
+  type PlugState,
+} from '@lettura/core/evidence';
 import { formatPressure, type Ambient } from '@lettura/core/quantity';
 import type { ReactNode } from 'react';
+import { upperFirst } from '../../ui/inWords.ts';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': 'Key off',
@@ -68,6 +76,16 @@ export function StateBar({
         <ToggleButton value="unplugged">Plug off</ToggleButton>
       </ToggleButtonGroup>
       {stimulus}
+      {state.harness && (
+        <Button
+          variant="outlined"
+          color="warning"
+          title={harnessWords(state.harness).join('; ')}
+          onClick={() => onChange({ harness: undefined })}
+        >
+          {harnessInBrief(state.harness)}: take it off
+        </Button>
+      )}
       <Button
         variant={ambient && !ambientStale ? 'text' : 'outlined'}
         color={ambient && !ambientStale ? 'inherit' : 'warning'}
@@ -79,4 +97,10 @@ export function StateBar({
       </Button>
     </Box>
   );
+}
+
+/** On the bar there is room for one thing; the rest stands drawn on the lanes. */
+function harnessInBrief(work: HarnessWork): string {
+  const [first = '', ...others] = harnessWords(work);
+  return upperFirst(others.length > 0 ? `${first} and ${others.length} more` : first);
 }

@@ -36,6 +36,13 @@ export function StimulusBar({ family, state, units, onChange }: StimulusBarProps
       </Button>
     );
   }
+  if (stimulus?.kind === 'held') {
+    return (
+      <Button variant="outlined" color="warning" onClick={() => onChange({ stimulus: undefined })}>
+        Held at {stimulus.percent} %: let go
+      </Button>
+    );
+  }
   const choice = CHOICES[family];
   if (!choice) return null;
   return (

@@ -5,25 +5,31 @@ import type { ReadingWarning } from '@lettura/core/quantity';
 type Measured = Exclude<Entry, { kind: 'ambient' }>;
 type Taken = Measured['kind'];
 
-const SORTS: Record<Taken, readonly InstrumentSort[]> = {
+/** One meter reads volts at a point, between points, and ohms. */
+const chosenAs = (kind: Taken): Chosen => (kind === 'between' || kind === 'ohms' ? 'wire' : kind);
+type Chosen = Exclude<Taken, 'between' | 'ohms'>;
+
+const SORTS: Record<Chosen, readonly InstrumentSort[]> = {
   wire: ['meter'],
   gauge: ['gauge', 'hand-pump'],
   scan: ['live-data'],
 };
 
 export const instrumentsFor = (kind: Taken, instruments: readonly Instrument[]): Instrument[] =>
-  instruments.filter(({ sort, retired }) => !retired && SORTS[kind].includes(sort));
+  instruments.filter(({ sort, retired }) => !retired && SORTS[chosenAs(kind)].includes(sort));
 
 /** The instrument chosen for this sort of reading; undefined while nobody has chosen, and the common one is assumed. */
 export const instrumentInHand = (
   kind: Taken,
   instruments: readonly Instrument[],
-  chosen: { [Kind in Taken]?: string | undefined },
-): Instrument | undefined => instrumentsFor(kind, instruments).find(({ id }) => id === chosen[kind]);
+  chosen: { [Kind in Chosen]?: string | undefined },
+): Instrument | undefined =>
+  instrumentsFor(kind, instruments).find(({ id }) => id === chosen[chosenAs(kind)]);
 
 /** A reading past what the instrument can show is a slip, or the wrong instrument: told, never refused. */
 export function rangeWarning(entry: Measured, { name, lowest, highest }: Instrument): ReadingWarning[] {
   const value = shownBy(entry);
+  if (value === undefined) return [];
   if (value >= lowest && value <= highest) return [];
   return [
     {
@@ -34,10 +40,13 @@ export function rangeWarning(entry: Measured, { name, lowest, highest }: Instrum
 }
 
 /** As the instrument's own range counts it: on a gauge vacuum lies below zero. */
-function shownBy(entry: Measured): number {
+function shownBy(entry: Measured): number | undefined {
   switch (entry.kind) {
     case 'wire':
+    case 'between':
       return entry.volts;
+    case 'ohms':
+      return undefined; // a meter's range here is that of its volts
     case 'gauge':
       return entry.basis === 'vacuum' ? -entry.pressureKpa : entry.pressureKpa;
     case 'scan':

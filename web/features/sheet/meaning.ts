@@ -1,4 +1,4 @@
-import { sameDrive, type Evidence, type MachineState } from '@lettura/core/evidence';
+import type { Evidence } from '@lettura/core/evidence';
 import { expectedReading, type Expectation } from '@lettura/core/expectation';
 import {
   formatPressure,
@@ -58,7 +58,10 @@ function valueInExpectedUnit(reading: Seen, { ambient, profile }: CaseFile): num
 function conversionOf(reading: Seen, caseFile: CaseFile, units: Units): string | undefined {
   if (reading.kind === 'wire') {
     const converts =
-      reading.lane === 'signal' && reading.state.plug === 'connected' && reading.state.engine !== 'key-off';
+      reading.lane === 'signal' &&
+      reading.state.harness === undefined &&
+      reading.state.plug === 'connected' &&
+      reading.state.engine !== 'key-off';
     return converts ? signalAsValue({ ...reading, id: 'unsaved' }, caseFile, units) : undefined;
   }
   if (reading.kind === 'scan') return inEveryBasis(reading.value, caseFile, units);
@@ -109,9 +112,8 @@ export function budgetOf(reading: Seen, caseFile: CaseFile): MeasuredValue | und
   if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
     return undefined;
   const signal = { ...reading, id: 'unsaved' };
-  if (reading.state.engine === 'key-off' || signalAtRail(signal, caseFile)) return undefined;
+  if (reading.state.engine === 'key-off' || reading.state.harness || signalAtRail(signal, caseFile))
+    return undefined;
   const sensor = valueOfSignal(caseFile, signal);
   return sensor.ok ? sensor.value.own : undefined;
 }
-
-export const sameState = (a: MachineState, b: MachineState): boolean => a.plug === b.plug && sameDrive(a, b);

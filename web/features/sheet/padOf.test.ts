@@ -27,6 +27,7 @@ const caseFile: CaseFile = {
   profile: MPX4250A,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings: [],
+  isolation: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,
   pressureUnit: 'kPa',

@@ -1,5 +1,7 @@
 import {
+  isTarget,
   PLUG_WORDS,
+  sameState,
   sameTarget,
   type EngineState,
   type MachineState,
@@ -9,7 +11,7 @@ import { expectedReading } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
 import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { meaningOf, sameState } from './meaning.ts';
+import { meaningOf } from './meaning.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
 
@@ -37,6 +39,7 @@ export function padIn(
 ): Omit<ProbePadProps, 'selected' | 'onSelect'> {
   const here = standing
     .filter((reading) => reading.kind !== 'ambient')
+    .filter(isTarget)
     .filter((reading) => sameTarget(reading, target));
   const now = here.findLast((reading) => sameState(reading.state, state));
   const other = here.findLast((reading) => !sameState(reading.state, state));
@@ -68,6 +71,7 @@ const shortState = (there: MachineState, here: MachineState): string =>
   [
     there.engine === here.engine ? '' : BRIEF_ENGINE[there.engine],
     there.plug === here.plug ? '' : PLUG_WORDS[there.plug],
+    there.harness && !here.harness ? 'clipped' : '',
   ]
     .filter(Boolean)
     .join(', ');

@@ -1,13 +1,5 @@
-import {
-  ENGINE_STATES,
-  GAUGE_TAPS,
-  LANES,
-  PLACES,
-  PLUG_STATES,
-  type MachineState,
-  type Stimulus,
-  type Target,
-} from '@lettura/core/evidence';
+import { machineState } from '@lettura/contract';
+import { GAUGE_TAPS, LANES, PLACES, type MachineState, type Target } from '@lettura/core/evidence';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
@@ -18,18 +10,8 @@ const target = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('scan') }),
 ]) satisfies z.ZodType<Target>;
 
-const stimulus = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('pump'), kpaAboveAmbient: z.number(), instrumentId: z.string().optional() }),
-  z.object({ kind: z.literal('full-travel') }),
-  z.object({ kind: z.literal('valve-open') }),
-]) satisfies z.ZodType<Stimulus>;
-
 const inHand = z.object({
-  state: z.object({
-    engine: z.enum(ENGINE_STATES),
-    plug: z.enum(PLUG_STATES),
-    stimulus: stimulus.optional(),
-  }),
+  state: machineState,
   selected: target,
   /** What stands in the quick entry, unsent: a reload must not lose it. */
   draft: z.string(),

@@ -1,5 +1,6 @@
 import type { NewReading } from '@lettura/contract';
-import { quickEntry, type Entry } from '@lettura/core/entry';
+import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
+import type { ProbePoint } from '@lettura/core/evidence';
 import type { Problem } from '@lettura/core/problem';
 import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
 import { useState } from 'react';
@@ -124,6 +125,18 @@ export function useEntry(sheet: Sheet) {
       }
       recordMeasured(entry.value, inState, text);
       return true;
+    },
+    /** Volts or ohms between two points, in a state of its own. */
+    enterBetween(
+      kind: 'between' | 'ohms',
+      [from, to]: readonly [ProbePoint, ProbePoint],
+      inState: RecordedState,
+      text: string,
+    ): Problem | undefined {
+      const entry = betweenEntry(kind, from, to, text);
+      if (!entry.ok) return entry.problem;
+      if (entry.value.kind !== 'ambient') recordMeasured(entry.value, inState, text);
+      return undefined;
     },
     enterAmbient(ambient: AmbientSource, text: string) {
       record({ kind: 'ambient', ambient }, text, []);

@@ -17,6 +17,8 @@ export const roleOfPin = (wire: PinWire): Role => {
       return 'temperature';
     case 'battery-feed':
       return 'battery-feed';
+    case 'motor-plus':
+    case 'motor-minus':
     case 'other':
       return 'motor';
   }
@@ -28,7 +30,7 @@ const WIRES_OF: Record<Role, readonly [PinWire, PinWire]> = {
   signal: ['signal', 'second-signal'],
   temperature: ['temperature-signal', 'temperature-signal'],
   'battery-feed': ['battery-feed', 'battery-feed'],
-  motor: ['other', 'other'],
+  motor: ['motor-plus', 'motor-minus'],
 };
 
 /** The plug by its found roles, with the terminal names and colours that the list has; undefined while one is open. */

@@ -1,0 +1,21 @@
+/** The three wires that every sensor here has. All volts are against battery negative. */
+export const THREE_WIRES = ['reference', 'signal', 'return'] as const;
+export type ThreeWire = (typeof THREE_WIRES)[number];
+/**
+ * Every wire between a control unit and a sensor body that this product knows: with those of bodies that have more than
+ * three, a second track or a temperature, the 12 V of a hot element, and the motor of a throttle body.
+ */
+export const LANES = [
+  ...THREE_WIRES,
+  'second-signal',
+  'battery-feed',
+  'second-reference',
+  'second-return',
+  'motor-plus',
+  'motor-minus',
+] as const;
+export type Lane = (typeof LANES)[number];
+
+/** Where a wire can be probed from outside. */
+export const PLACES = ['unit', 'connector', 'plug'] as const;
+export type Place = (typeof PLACES)[number];

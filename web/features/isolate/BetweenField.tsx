@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { Problem } from '@lettura/core/problem';
+import { useState } from 'react';
+
+export interface BetweenFieldProps {
+  label: string;
+  placeholder: string;
+  /** Records the text; what is refused comes back with what to do. */
+  onEnter: (text: string) => Problem | undefined;
+}
+
+/** One value as typed; refused text stays, with what is wrong with it. */
+export function BetweenField({ label, placeholder, onEnter }: BetweenFieldProps) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<Problem>();
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        const refused = onEnter(text);
+        setProblem(refused);
+        if (!refused) setText('');
+      }}
+      sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-start' }}
+    >
+      <TextField
+        size="small"
+        label={label}
+        value={text}
+        placeholder={placeholder}
+        onChange={(event) => {
+          setText(event.target.value);
+          setProblem(undefined);
+        }}
+        error={problem !== undefined}
+        helperText={problem && `${problem.message} ${problem.next}`}
+        slotProps={{ htmlInput: { autoComplete: 'off' }, inputLabel: { shrink: true } }}
+        sx={{ width: 170 }}
+      />
+      <Button type="submit" variant="outlined" disabled={text.trim() === ''} aria-label={`Save ${label}`}>
+        Save
+      </Button>
+    </Box>
+  );
+}

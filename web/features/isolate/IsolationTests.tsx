@@ -1,0 +1,162 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { sameState, sameTarget, type WireReading } from '@lettura/core/evidence';
+import {
+  answerRead,
+  isolationTests,
+  type IsolatedSensor,
+  type IsolationAnswer,
+  type IsolationTest,
+} from '@lettura/core/isolation';
+import { formatWithBasis } from '@lettura/core/quantity';
+import { voltsInWords, type CaseFile } from '@lettura/core/reasoning';
+import { useMemo, useState } from 'react';
+import { NUMERALS } from '../../app/theme.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
+import { upperFirst } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import type { IsolatePanelProps } from './isolatePanelProps.ts';
+
+type Props = Pick<IsolatePanelProps, 'caseFile' | 'units' | 'onGo'> & { sensor: IsolatedSensor };
+
+/** Sensor or circuit: each test with what every answer would mean, before anything is unplugged. */
+export function IsolationTests({ caseFile, sensor, units, onGo }: Props) {
+  const tests = useMemo(() => isolationTests(sensor), [sensor]);
+  const [id, setId] = useState<IsolationTest['id']>('unplug');
+  const test = tests.find((one) => one.id === id) ?? tests[0];
+  return (
+    <>
+      <TextField
+        select
+        size="small"
+        label="Test"
+        value={test?.id ?? ''}
+        onChange={(event) => setId(event.target.value as IsolationTest['id'])}
+      >
+        {tests.map((one) => (
+          <MenuItem key={one.id} value={one.id}>
+            {one.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {test && <OneTest {...{ test, caseFile, units, onGo }} />}
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        Worked out on the usual circuit of such a sensor
+        {caseFile.profile.bias === 'unknown' ? ', its input taken as pulled down' : ''}; volts against battery
+        negative. A reading taken here goes on record with what was attached; the weighing does not count it
+        yet.
+      </Typography>
+    </>
+  );
+}
+
+function OneTest({ test, caseFile, units, onGo }: Omit<Props, 'sensor'> & { test: IsolationTest }) {
+  const { name, how, caution, answers, state, target, live, about } = test;
+  const { measures } = caseFile.profile;
+  const taken = takenIn(test, caseFile);
+  const read = taken && answerRead(answers, taken.volts);
+  return (
+    <Box component="section" aria-label={name}>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Typography sx={{ fontWeight: 600, flex: 1 }}>{how}</Typography>
+        <Button variant="contained" onClick={() => onGo(target, state)}>
+          {taken ? 'Do it again' : 'Do this test'}
+        </Button>
+      </Box>
+      <Cautions cautions={[caution]} />
+      {taken && (
+        <Typography role="status" sx={{ fontWeight: 600 }}>
+          Read: {voltsInWords(taken.volts)}.{' '}
+          {read
+            ? 'Its meaning is marked below.'
+            : 'No single fault of this circuit gives that: two at once, or a slipped probe.'}
+        </Typography>
+      )}
+      <Table
+        size="small"
+        aria-label={`What each reading of “${name}” means`}
+        sx={{ '& td, & th': { px: 1, verticalAlign: 'top' } }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell sx={{ width: 150 }}>Reads</TableCell>
+            <TableCell>Means</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {/* What it should read stands first, then the others from low to high. */}
+          {answers
+            .toSorted((a, b) => Number(b.sound) - Number(a.sound))
+            .map((answer) => (
+              <TableRow
+                key={answer.lowestVolts}
+                selected={answer === read}
+                aria-current={answer === read ? 'true' : undefined}
+              >
+                <TableCell sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
+                  {answer === read ? '▸ ' : ''}
+                  {rangeInWords(answer)}
+                </TableCell>
+                <TableCell>
+                  {answer.sound ? (
+                    <>
+                      <strong>
+                        ✓ {about === 'signal' ? 'As it should: wire and input.' : 'As it should.'}
+                      </strong>{' '}
+                      {live && liveInWords(live.value, measures, units)}
+                      {answer.meanings.length > 0 && (
+                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                          {about === 'signal'
+                            ? 'Cannot be told from it here'
+                            : 'Right now and wrong before, it was one of these'}
+                          : {answer.meanings.join(', ')}.
+                        </Typography>
+                      )}
+                    </>
+                  ) : (
+                    <>{upperFirst(answer.meanings.join(', '))}.</>
+                  )}
+                </TableCell>
+              </TableRow>
+            ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
+
+/** The newest reading taken in just this way. */
+const takenIn = (
+  { state, target }: IsolationTest,
+  { readings, isolation }: CaseFile,
+): WireReading | undefined =>
+  [...readings, ...isolation].findLast(
+    (reading): reading is WireReading =>
+      reading.kind === 'wire' && sameTarget(reading, target) && sameState(reading.state, state),
+  );
+
+const liveInWords = (
+  value: number | undefined,
+  measures: CaseFile['profile']['measures'],
+  units: Units,
+): string =>
+  value === undefined
+    ? 'Live data then shows a substituted value, and a code is set.'
+    : `Live data then shows about ${formatWithBasis(value, measures, units.absolute)}; if it does not follow, the unit does not read its input.`;
+
+/** To a tenth: between cars of one kind these volts differ by more. */
+function rangeInWords({ lowestVolts, highestVolts }: IsolationAnswer): string {
+  const round = (volts: number) => Math.max(0, Math.round(volts * 10) / 10);
+  const [low, high] = [round(lowestVolts), round(highestVolts)];
+  if (low > PAST_REFERENCE_VOLTS) return `above ${PAST_REFERENCE_VOLTS} V`;
+  return low === high ? `about ${low.toFixed(1)} V` : `${low.toFixed(1)} to ${high.toFixed(1)} V`;
+}
+const PAST_REFERENCE_VOLTS = 5.3;

@@ -1,0 +1,102 @@
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Lane } from '@lettura/core/evidence';
+import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/isolation';
+import { supplyCheck, voltsInWords, type SupplyStep } from '@lettura/core/reasoning';
+import { NUMERALS } from '../../app/theme.ts';
+import { placeInWords } from '../../ui/inWords.ts';
+import { BetweenField } from './BetweenField.tsx';
+import type { IsolatePanelProps } from './isolatePanelProps.ts';
+import { shiftInWords } from './shiftInWords.ts';
+
+type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onGo' | 'onBetween'> & {
+  sensor: IsolatedSensor;
+};
+
+const MARK = { good: '✓ good', bad: '✕ not good', open: '' } as const;
+const COLOUR = { good: 'standing.proven', bad: 'standing.faulty', open: 'text.primary' } as const;
+
+/** Reference loaded and unloaded, return by its drop, the feed: nothing else counts until these are proven. */
+export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }: Props) {
+  const steps = supplyCheck(caseFile, lanes);
+  const { measures } = caseFile.profile;
+  const effect = ({ spot, reading, outcome }: SupplyStep): string | undefined => {
+    const volts = reading && 'volts' in reading ? reading.volts : undefined;
+    if (outcome !== 'bad' || volts === undefined) return undefined;
+    const lane: Lane | undefined =
+      spot.kind === 'wire'
+        ? spot.lane
+        : spot.kind === 'between' && typeof spot.from !== 'string'
+          ? spot.from.lane
+          : undefined;
+    // Only what is lost on the way has a number of ohms; too high a reference has none.
+    if (lane !== 'return' && lane !== 'second-return') return undefined;
+    return shiftInWords(shiftByOhms(sensor, lane, ohmsFromDrop(sensor, lane, volts)), lane, measures, units);
+  };
+  return (
+    <>
+      <Table
+        size="small"
+        aria-label="Supply, in the order of work"
+        sx={{ '& td, & th': { px: 1, py: 0.5, verticalAlign: 'top' } }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell>Read</TableCell>
+            <TableCell align="right">Value</TableCell>
+            <TableCell>What it proves</TableCell>
+            <TableCell sx={{ width: 120 }} />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {steps.map((step) => {
+            const { spot, state, proves, reading, outcome } = step;
+            const where = `${placeInWords(spot)}${state.plug === 'unplugged' ? ', plug off' : spot.kind === 'between' ? ': the drop' : ', loaded'}`;
+            return (
+              <TableRow key={where}>
+                <TableCell>{where}</TableCell>
+                <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
+                  {reading && 'volts' in reading ? voltsInWords(reading.volts) : '–'}
+                </TableCell>
+                <TableCell>
+                  <Typography component="span" sx={{ color: COLOUR[outcome], fontWeight: 650 }}>
+                    {MARK[outcome]}
+                  </Typography>{' '}
+                  {proves} {effect(step)}
+                </TableCell>
+                <TableCell>
+                  {spot.kind === 'between' ? (
+                    <BetweenField
+                      label="Drop"
+                      placeholder="34 mV"
+                      onEnter={(text) => onBetween('between', [spot.from, spot.to], state, text)}
+                    />
+                  ) : (
+                    spot.kind === 'wire' && (
+                      <Button
+                        variant={outcome === 'open' ? 'outlined' : 'text'}
+                        aria-label={`Read ${where}`}
+                        onClick={() => onGo(spot, state)}
+                      >
+                        {outcome === 'open' ? 'Read it' : 'Read again'}
+                      </Button>
+                    )
+                  )}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        Back-probe; do not let the probes touch each other: a shorted reference can take other sensors or the
+        unit with it.
+      </Typography>
+    </>
+  );
+}

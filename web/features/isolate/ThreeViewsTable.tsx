@@ -1,0 +1,90 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { driveWords, type Target } from '@lettura/core/evidence';
+import { formatWithBasis } from '@lettura/core/quantity';
+import { threeViews, voltsInWords, type ThreeViews, type ViewName } from '@lettura/core/reasoning';
+import { NUMERALS } from '../../app/theme.ts';
+import { upperFirst } from '../../ui/inWords.ts';
+import type { IsolatePanelProps } from './isolatePanelProps.ts';
+
+const WHERE: Record<ViewName, { name: string; target: Target }> = {
+  plug: { name: 'At the sensor plug', target: { kind: 'wire', lane: 'signal', place: 'plug' } },
+  unit: { name: 'At the control unit', target: { kind: 'wire', lane: 'signal', place: 'unit' } },
+  live: { name: 'In live data', target: { kind: 'scan' } },
+};
+const MEANS: Record<NonNullable<ThreeViews['disagreement']>['between'], string> = {
+  'plug-unit':
+    'Plug and control unit disagree: the signal wire between them. The lanes show which stretch; read the inline connector to halve it.',
+  'unit-live':
+    'Control unit and live data disagree: the unit does not show what is on its own pin. Its input, its ground or a substituted value; not the wire.',
+  'plug-live': 'Plug and live data disagree: wire or unit. The reading at the control unit tells which.',
+};
+
+/** One value as plug, unit and live data have it: the first pair that disagrees says where to look. */
+export function ThreeViewsTable({
+  caseFile,
+  state,
+  units,
+  onGo,
+}: Pick<IsolatePanelProps, 'caseFile' | 'state' | 'units' | 'onGo'>) {
+  const { views, disagreement, agree } = threeViews(caseFile, state);
+  const { measures } = caseFile.profile;
+  const at = (between: ThreeViews['agree'][number]) =>
+    disagreement?.between === between ? '≠' : agree.includes(between) ? '=' : '·';
+  return (
+    <Box component="section" aria-label="Three views of the signal">
+      <Typography sx={{ mb: 1 }}>
+        {upperFirst(driveWords(state))}: the same value, seen three times.
+      </Typography>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr auto 1fr', gap: 1, alignItems: 'center' }}
+      >
+        {views.map(({ name, volts, value }, i) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            {i > 0 && (
+              <Typography aria-hidden="true" sx={{ fontSize: '1.6rem', fontWeight: 700, px: 0.5 }}>
+                {at(
+                  i === 1
+                    ? 'plug-unit'
+                    : agree.includes('plug-live') || disagreement?.between === 'plug-live'
+                      ? 'plug-live'
+                      : 'unit-live',
+                )}
+              </Typography>
+            )}
+            <Box sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1, textAlign: 'center' }}>
+              <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                {WHERE[name].name}
+              </Typography>
+              <Typography sx={{ fontFamily: NUMERALS, fontSize: '1.2rem', fontWeight: 650 }}>
+                {value !== undefined
+                  ? formatWithBasis(value, measures, units.absolute)
+                  : volts !== undefined
+                    ? voltsInWords(volts)
+                    : '–'}
+              </Typography>
+              <Typography variant="body2" sx={{ minHeight: 20 }}>
+                {volts !== undefined && (value !== undefined ? voltsInWords(volts) : 'past a circuit limit')}
+              </Typography>
+              <Button
+                size="small"
+                onClick={() => onGo(WHERE[name].target, { ...state, harness: undefined, plug: 'connected' })}
+                aria-label={`Read ${WHERE[name].name.toLowerCase()}`}
+              >
+                {volts === undefined && value === undefined ? 'Read it' : 'Read again'}
+              </Button>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Typography role="status" sx={{ mt: 1, fontWeight: 600 }}>
+        {disagreement
+          ? MEANS[disagreement.between]
+          : agree.length === 2
+            ? 'All three agree: wire and input pass on what the sensor says. Whether that is true, the gauge tells.'
+            : 'Read the missing ones in this same state; the first pair that disagrees says where to look.'}
+      </Typography>
+    </Box>
+  );
+}

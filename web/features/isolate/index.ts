@@ -1,0 +1,1 @@
+export { IsolatePanel } from './IsolatePanel.tsx';

@@ -1,0 +1,20 @@
+import type { Lane, MachineState, ProbePoint, Target } from '@lettura/core/evidence';
+import type { Problem } from '@lettura/core/problem';
+import type { CaseFile } from '@lettura/core/reasoning';
+import type { Units } from '../../ui/units.ts';
+
+export interface IsolatePanelProps {
+  caseFile: CaseFile;
+  lanes: readonly Lane[];
+  state: MachineState;
+  units: Units;
+  /** Brings the machine into a state, and the quick entry to a point. */
+  onGo: (target: Target, state: MachineState) => void;
+  /** Records a value between two points; what is refused comes back with what to do. */
+  onBetween: (
+    kind: 'between' | 'ohms',
+    points: readonly [ProbePoint, ProbePoint],
+    state: MachineState,
+    text: string,
+  ) => Problem | undefined;
+}

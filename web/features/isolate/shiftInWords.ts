@@ -1,0 +1,23 @@
+import { LANE_WORDS, type Lane } from '@lettura/core/evidence';
+import type { Shift } from '@lettura/core/isolation';
+import { formatValue, type Measurand } from '@lettura/core/quantity';
+import { ohmsInWords } from '../../ui/ohmsInWords.ts';
+import type { Units } from '../../ui/units.ts';
+
+/** What ohms found in a wire do to the reading, in its own unit. */
+export function shiftInWords(
+  { ohms, milliamps, shift, atValue }: Shift,
+  lane: Lane,
+  measures: Measurand,
+  units: Units,
+): string {
+  if (!Number.isFinite(ohms)) return `The ${LANE_WORDS[lane]} is open: nothing passes.`;
+  const show = (value: number) => formatValue(value, measures, units.absolute);
+  const found = `${ohmsInWords(ohms)} in the ${LANE_WORDS[lane]} at ${milliamps < 0.1 ? 'next to no current' : `${milliamps.toFixed(1)} mA`}`;
+  if (shift === undefined) return `${found}: the unit sees no signal any more.`;
+  const by = show(Math.abs(shift));
+  // Less than the display has digits for.
+  return Number.parseFloat(by) === 0
+    ? `${found} does not shift this reading.`
+    : `${found} shifts this reading by ${by} ${shift > 0 ? 'upwards' : 'downwards'}, at ${show(atValue)}.`;
+}
