@@ -9,13 +9,13 @@ export default defineConfig({
       { test: { name: 'web', include: ['web/**/*.test.ts'] } },
       { test: { name: 'server', include: ['server/**/*.test.ts'] } },
       {
-        // One browser at a time: they share two cores with the server and the database.
+        // After the others, so that no browser waits for a core; two at a time, since most of their time is waiting.
         test: {
           name: 'e2e',
           include: ['e2e/**/*.test.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          maxWorkers: 2,
           sequence: { groupOrder: 1 },
         },
       },

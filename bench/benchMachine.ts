@@ -46,5 +46,7 @@ export interface BenchMachine {
   /** Set while the reference is out of its range; and while two tracks part. */
   referenceCode?: string;
   pairCode?: string;
+  /** The signal line carries telegrams: what the unit calls a line without any, and one that something holds at a voltage. */
+  telegrams?: { missingCode: string; heldCode: string };
   cases: Record<CaseLetter, readonly CaseFault[]>;
 }

@@ -1,11 +1,13 @@
-import type { MachineState } from '@lettura/core/evidence';
+import { NO_HARNESS_WORK, type MachineState } from '@lettura/core/evidence';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,
   gaugeDisplay,
   liveData,
   machineById,
+  afterHolding,
   meterDisplay,
+  pumpHoldsSeconds,
   ohmsDisplay,
   practiceMachine,
   simulatedMachine,
@@ -161,4 +163,42 @@ test('a sensor across its supply pins: 714 Ω sound, a megohm where the joint in
     ohmsDisplay(machine, { lane: 'reference', place: 'pin' }, { lane: 'return', place: 'pin' }, keyOff);
   expect(across(sound('weir-lane-crane')).ohms).toBeCloseTo(714, -1);
   expect(across(practiceMachine(machineById('weir-lane-crane'), 'H', 1)).text).toBe('OL');
+});
+
+test('a digital line: live data moves with the rail while the average on the wire stays', () => {
+  const machine = sound('larch-rail');
+  const at = (state: MachineState) =>
+    machine.voltsBetween({ lane: 'signal', place: 'plug' }, 'battery-negative', state);
+  expect(liveData(machine, koeo)).toMatchObject({ value: 0, codes: [] });
+  expect(liveData(machine, idle)?.value).toBeGreaterThan(30_000);
+  expect(at(idle)).toBeCloseTo(at(koeo), 6);
+  expect(at(koeo)).toBeGreaterThan(1.5);
+});
+
+test('a digital line fed with a voltage sets a second code; unplugged, only the first', () => {
+  const machine = sound('larch-rail');
+  const open: MachineState = { engine: 'koeo', plug: 'unplugged' };
+  expect(liveData(machine, open)?.codes).toEqual(['P0190']);
+  const fed: MachineState = {
+    ...open,
+    harness: {
+      ...NO_HARNESS_WORK,
+      attachments: [{ kind: 'voltage-source', at: { lane: 'signal', place: 'plug' }, volts: 1.6 }],
+    },
+  };
+  expect(liveData(machine, fed)?.codes).toEqual(['P0190', 'P0191']);
+});
+
+test('a pump that leaks loses its pressure by and by, one that holds keeps it', () => {
+  const seeds = Array.from({ length: 60 }, (_, seed) => seed);
+  const leaky = seeds.find((seed) => Number.isFinite(pumpHoldsSeconds(seed)))!;
+  const tight = seeds.find((seed) => !Number.isFinite(pumpHoldsSeconds(seed)))!;
+  const pumped: MachineState = { ...koeo, stimulus: { kind: 'pump', kpaAboveAmbient: -40 } };
+  const left = (seed: number, seconds: number) => {
+    const { stimulus } = afterHolding(pumped, seconds, seed);
+    return stimulus?.kind === 'pump' ? stimulus.kpaAboveAmbient : NaN;
+  };
+  expect(left(tight, 600)).toBe(-40);
+  expect(left(leaky, pumpHoldsSeconds(leaky))).toBeCloseTo(-40 / Math.E, 6);
+  expect(afterHolding(idle, 600, leaky)).toBe(idle);
 });

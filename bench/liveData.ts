@@ -19,6 +19,7 @@ const REFERENCE_BAND_VOLTS = [4.5, 5.5] as const;
 /** Undefined with the key off: nobody answers. */
 export function liveData(machine: SimulatedMachine, state: MachineState): LiveData | undefined {
   if (!keyOn(state)) return undefined;
+  if (machine.machine.telegrams) return telegramData(machine, state);
   const { sensor, substituted, codes, wiring, referenceCode, pairCode } = machine.machine;
   const { profile, companion } = sensor;
   const volts = machine.unitReadsVolts('signal', state);
@@ -57,6 +58,31 @@ export function liveData(machine: SimulatedMachine, state: MachineState): LiveDa
     substituted: lost,
     codes: found.filter((code) => code !== ''),
   };
+}
+
+/** What a receiver takes for down and for up (SAE J2716, from memory). */
+const DOWN_BELOW_VOLTS = 1.39;
+const UP_ABOVE_VOLTS = 3.8;
+/** A line held between these is neither at rest nor shorted: somebody feeds a voltage in. */
+const HELD_VOLTS = [0.6, 4.4] as const;
+
+/** A digital line gives the value itself, or nothing: its voltage says only whether telegrams can arrive. */
+function telegramData(machine: SimulatedMachine, state: MachineState): LiveData {
+  const { telegrams, substituted, sensor } = machine.machine;
+  const [down, up] = machine.telegramLevels(state);
+  if (down < DOWN_BELOW_VOLTS && up > UP_ABOVE_VOLTS) {
+    const step = liveDataStep(sensor.family, sensor.profile.measures);
+    return {
+      value: Math.round(machine.quantity(state, 'sensor') / step) * step,
+      substituted: false,
+      codes: [],
+    };
+  }
+  const held = down > HELD_VOLTS[0] && up < HELD_VOLTS[1];
+  const codes = [telegrams?.missingCode, ...(held ? [telegrams?.heldCode] : [])].filter(
+    (code) => code !== undefined,
+  );
+  return { value: substituted, substituted: true, codes };
 }
 
 function believed(volts: number, { machine: { sensor } }: SimulatedMachine): number {

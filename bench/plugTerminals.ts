@@ -1,4 +1,4 @@
-import type { Lane } from '@lettura/core/evidence';
+import { NO_HARNESS_WORK, type Lane, type MachineState } from '@lettura/core/evidence';
 import type { PlugTest } from '@lettura/core/wireFinder';
 import { seededRandom } from './random.ts';
 import { ohmsDisplay } from './meter.ts';
@@ -27,9 +27,36 @@ export function measureTerminal(machine: SimulatedMachine, wire: Lane, test: Plu
       const { ohms } = ohmsDisplay(machine, at, 'battery-negative', { engine: 'key-off', plug: 'unplugged' });
       return ohms ?? Infinity;
     }
+    case 'fed':
+      return followsWhenFed(machine, wire);
     case 'moves':
       return Math.abs(volts('connected', stimulusFor(machine)) - volts('connected')) > FOLLOWS_VOLTS ? 1 : 0;
   }
+}
+
+const FED_VOLTS = 1.6;
+
+/** Which value in live data follows a known voltage on a terminal of the open plug: 0 none, 1 the sensor's, 2 a temperature. */
+function followsWhenFed(machine: SimulatedMachine, wire: Lane): number {
+  const fed: MachineState = {
+    engine: 'koeo',
+    plug: 'unplugged',
+    harness: {
+      ...NO_HARNESS_WORK,
+      attachments: [{ kind: 'voltage-source', at: { lane: wire, place: 'plug' }, volts: FED_VOLTS }],
+    },
+  };
+  const open: MachineState = { engine: 'koeo', plug: 'unplugged' };
+  const inputs = machine.machine.wiring.wires
+    .filter(({ end }) => end.kind === 'input')
+    .map((one) => one.wire);
+  const follower = inputs.find(
+    (input) =>
+      Math.abs(machine.unitReadsVolts(input, fed) - machine.unitReadsVolts(input, open)) > FOLLOWS_VOLTS &&
+      Math.abs(machine.unitReadsVolts(input, fed) - FED_VOLTS) < FED_VOLTS / 2,
+  );
+  if (follower === undefined) return 0;
+  return follower === 'second-signal' && machine.machine.wiring.thermistor ? 2 : 1;
 }
 
 /** What a technician would do to this sensor to see its signal move; nothing moves the weather for a barometer. */

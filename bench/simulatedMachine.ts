@@ -33,6 +33,8 @@ export interface SimulatedMachine {
   lampAmps(state: MachineState): number;
   /** What the control unit's converter makes of an input, in volts, with no meter attached. */
   unitReadsVolts(wire: Lane, state: MachineState): number;
+  /** Where the line of a digital sender stands at the unit while it is down and while it is up, in volts. */
+  telegramLevels(state: MachineState): readonly [down: number, up: number];
   /** A sensor supply inside the control unit, against the unit's own ground. */
   unitRailVolts(rail: number, state: MachineState): number;
   /** What the quantity really is where a gauge would be teed in: where it arises, or in the sensor's own hose. */
@@ -64,12 +66,18 @@ export function simulatedMachine(
     })),
   });
   const all = effectsOf(faults);
-  const effects = (wiggled: boolean): readonly Effect[] => (onlyWhenWiggled && !wiggled ? [] : all);
+  const sender = (highShare: number): readonly Effect[] =>
+    machine.telegrams ? [{ on: 'element', does: 'digital', highShare }] : [];
+  const averaged = sender(0.55 + 0.04 * surroundings.individual);
+  const effects = (wiggled: boolean, line = averaged): readonly Effect[] => [
+    ...line,
+    ...(onlyWhenWiggled && !wiggled ? [] : all),
+  ];
   const atRest = restingValue(machine, surroundings);
 
-  const set = (state: MachineState): Rig => {
+  const set = (state: MachineState, line = averaged): Rig => {
     const { attachments, neighboursOff, wiggled } = state.harness ?? NO_HARNESS_WORK;
-    situate(rig.wiring, machine.sensor, effects(wiggled), {
+    situate(rig.wiring, machine.sensor, effects(wiggled, line), {
       keyOn: keyOn(state),
       plugged: state.plug === 'connected',
       trueValue: machine.quantity(state, surroundings),
@@ -96,6 +104,10 @@ export function simulatedMachine(
       if (stuck?.on === 'converter') return stuck.reads;
       return set(state).inputVolts(wire);
     },
+    telegramLevels: (state) => [
+      set(state, sender(0)).inputVolts('signal'),
+      set(state, sender(1)).inputVolts('signal'),
+    ],
     unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
       const met = all.filter((effect) => where === 'sensor' || isAtSource(effect));

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { application, launchBrowser, openPage } from './application.ts';
-import { noAccessibilityFault, practise, section } from './steps.ts';
+import { noAccessibilityFault, practise, section, standing } from './steps.ts';
 
 let app: Awaited<ReturnType<typeof application>>;
 let browser: Browser;
@@ -26,7 +26,7 @@ async function choose(field: string, option: string | RegExp): Promise<void> {
   await page.getByRole('listbox').waitFor({ state: 'detached' });
 }
 const state = (name: string) => page.getByRole('button', { name, exact: true }).click();
-const meter = () => page.getByRole('region', { name: 'Meter between two points' });
+const meter = () => page.getByRole('region', { name: 'Meter', exact: true });
 /** What the meter shows, in its unit. */
 async function shown(): Promise<string> {
   return (await meter().getByRole('img').getAttribute('aria-label'))!.replace(/^\w+ shows /u, '');
@@ -49,8 +49,8 @@ test('both tracks of a mirrored pair are dead by a feed lost inside the housing,
   await state('Key off');
   await state('Plug off');
   await meter().getByRole('button', { name: 'Ohms' }).click();
-  await choose('Red probe', 'Reference pin of the sensor itself');
-  await choose('Black probe', 'Return pin of the sensor itself');
+  await choose('Red probe', 'Reference pin of the sensor');
+  await choose('Black probe', 'Return pin of the sensor');
   expect(await shown()).toBe('OL');
   await meter().getByText('No beep.').waitFor();
 });
@@ -81,15 +81,29 @@ test('a neighbour that pulls the rail down is found by unplugging it', async () 
   await expect.poll(volts).toBeGreaterThan(4.9);
 });
 
-test('while something is attached or unplugged no reading goes into the record; cleared, it does', async () => {
-  await section(page, 'Reading');
-  await page.getByText('Clear it there before a reading is taken').waitFor();
-  expect(await page.getByRole('button', { name: 'Take this reading' }).isDisabled()).toBe(true);
+test('a reading taken meanwhile goes on record with what was unplugged, and is not weighed as if it were not', async () => {
+  await meter().getByRole('button', { name: 'Take' }).click();
+  await page.getByRole('status').filter({ hasText: 'Reference at the sensor plug' }).waitFor();
+  await standing(page).getByText('No reading says anything yet').waitFor();
+  await section(page, 'Record');
+  await page.getByRole('row', { name: /another sensor on the reference unplugged/u }).waitFor();
+  await page.getByRole('button', { name: /^Another sensor on the reference unplugged/u }).click();
   await section(page, 'Bench');
-  await page.getByRole('button', { name: 'Clear the bench' }).click();
-  await section(page, 'Reading');
-  await page.getByRole('button', { name: 'Take this reading' }).click();
-  await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
+  await expect.poll(volts).toBeLessThan(2);
+});
+
+test('a second meter is in the circuit too: on a wire that floats, both together take it down', async () => {
+  await onTheBench(/pool car, air conditioning/u, 'B');
+  await state('Plug off');
+  await choose('Red probe', 'Signal at the sensor plug');
+  const alone = await volts();
+  await page.getByRole('switch', { name: 'Second meter' }).check();
+  const second = page.getByRole('region', { name: 'Second meter' });
+  await second.getByRole('combobox', { name: 'Red probe' }).click();
+  await page.getByRole('option', { name: 'Signal at the sensor plug' }).click();
+  await expect.poll(volts).toBeLessThan(alone - 0.02);
+  await page.getByRole('switch', { name: 'Second meter' }).uncheck();
+  await expect.poll(volts).toBeCloseTo(alone, 2);
 });
 
 test('live data follows a known voltage that is fed into the signal wire', async () => {
@@ -103,7 +117,7 @@ test('live data follows a known voltage that is fed into the signal wire', async
   await page.getByText(/3[89]\.0 kPa abs · no code set/u).waitFor();
   await page
     .getByRole('list', { name: 'What is attached' })
-    .getByText('1.6 V on signal at the sensor plug')
+    .getByText('1.6 V fed into the signal at the sensor plug')
     .waitFor();
   await page.getByRole('button', { name: /^Take off/u }).click();
   await page.getByText('sets P0107').waitFor();

@@ -160,6 +160,25 @@ const FENLIGHT = machine(PRESSURE_SENSORS[13], THREE, {
   },
 });
 
+const LARCH_RAIL = machine(PRESSURE_SENSORS[22], THREE, {
+  id: 'larch-rail',
+  name: 'Larch 1.6 crew van, fuel rail',
+  quantity: rail,
+  substituted: 60_000,
+  codes: {},
+  telegrams: { missingCode: 'P0190', heldCode: 'P0191' },
+  cases: {
+    A: [{ kind: 'wire-open', site: 'signal:second' }],
+    B: [],
+    C: [{ kind: 'wire-open', site: 'reference:first' }],
+    D: [{ kind: 'wire-to-ground', site: 'signal', from: 0, to: 0.3 }],
+    E: [{ kind: 'wire-high-resistance', site: 'return:second', from: 0.85, to: 1 }],
+    F: [{ kind: 'rail-pulled-down', site: 'neighbour:0', from: 0, to: 0.5 }],
+    G: [{ kind: 'unit-gives-no-reference', site: 'rail:0', from: 0, to: 0.6 }],
+    H: [{ kind: 'wires-together', site: 'reference+signal', from: 0, to: 0.3 }],
+  },
+});
+
 const TOLLAND_RAIL = machine(PRESSURE_SENSORS[22], THREE, {
   id: 'tolland-95',
   name: 'Tolland 95 tractor',
@@ -282,6 +301,7 @@ export const OTHER_MACHINES: readonly BenchMachine[] = [
   WEIR_LANE,
   FENLIGHT,
   TOLLAND_RAIL,
+  LARCH_RAIL,
   HERON_BOOST,
   QUILL_REFRIGERANT,
   QUILL_BAROMETER,

@@ -171,7 +171,7 @@ function sortWords(text: string): Words {
 }
 
 /** With a unit of resistance, or OL, it is one; else volts. */
-const OHMS_SAID = /(Ω|\u2126|ohms?|k|M|R|[o0]\.?l\.?)$/u;
+const OHMS_SAID = /(Ω|\u2126|ohms?|k|M|R|[oO0]\.?[lL]\.?)$/u;
 
 function stretchEntry(lane: Lane, from: Place, to: Place, value: string): Result<Entry, EntryFault> {
   if (from === to) return fail('one-place', 'Both ends are the same place.', 'Name two: ret unit plug 34mV.');

@@ -72,8 +72,8 @@ export function pairWords(from: ProbePoint, to: ProbePoint): string {
   if (typeof from !== 'string' && typeof to !== 'string') {
     if (from.lane === to.lane && from.place !== 'pin' && to.place !== 'pin')
       return `${LANE_WORDS[from.lane]}, ${PLACE_WORDS[from.place]} to ${PLACE_WORDS[to.place]}`;
-    if (from.place === to.place && from.place === 'pin')
-      return `${LANE_WORDS[from.lane]} to ${LANE_WORDS[to.lane]}, at the sensor’s own pins`;
+    if (from.place === to.place)
+      return `${LANE_WORDS[from.lane]} to ${LANE_WORDS[to.lane]}, at the ${from.place === 'pin' ? 'sensor’s own pins' : PLACE_WORDS[from.place]}`;
   }
   return `${pointWords(from)} to ${pointWords(to)}`;
 }

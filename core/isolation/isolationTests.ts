@@ -63,6 +63,8 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
         return network.volts(at);
       };
       const soundVolts = read(undefined);
+      // Live data counts from the unit's own ground, a few millivolts above the meter's.
+      const soundInput = wiring.inputVolts('signal');
       const outcomes = faults
         .filter(({ site }) => plugged || !site.id.endsWith(':plug'))
         .map((fault) => ({ volts: read(fault), fault }));
@@ -75,7 +77,7 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
         state,
         target: { kind: 'wire', lane, place },
         answers: answersAround(lane, soundVolts, outcomes),
-        ...(about === 'signal' ? { live: { value: liveValueAt(soundVolts, sensor.profile) } } : {}),
+        ...(about === 'signal' ? { live: { value: liveValueAt(soundInput, sensor.profile) } } : {}),
       };
     });
 }

@@ -6,7 +6,7 @@ import { toKpa, PRESSURE_UNITS, type PressureUnit } from './pressureUnits.ts';
 export type ReadingUnit = 'V' | '%' | '°' | 'g/s' | PressureUnit;
 
 export interface ReadingWarning {
-  code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped' | 'past-instrument-range';
+  code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped' | 'past-instrument-range' | 'live-circuit';
   message: string;
 }
 

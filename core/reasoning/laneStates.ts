@@ -71,8 +71,17 @@ export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
   const fromUnit = comesFromSensor(lane)
     ? views.reverse().map((view) => ({ ...view, from: view.to, to: view.from }))
     : views;
-  return fromUnit.map((view) => measuredAlong(view, lane, caseFile));
+  const measured = fromUnit.map((view) => measuredAlong(view, lane, caseFile));
+  // One found break explains what is bad beyond it: the rest of the wire is not suspected for the same reading.
+  return measured.some(({ state }) => state === 'faulty')
+    ? measured.map((view) =>
+        view.state === 'suspect' ? { ...view, state: 'unknown', because: EXPLAINED_BY_THE_OTHER } : view,
+      )
+    : measured;
 }
+
+const EXPLAINED_BY_THE_OTHER =
+  'The fault found beside it explains what is read beyond: measure again after the repair.';
 
 const BECAUSE: Record<SegmentState, string> = {
   proven: 'What is read beyond it is good: it has passed here.',

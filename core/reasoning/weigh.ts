@@ -1,5 +1,6 @@
 import type { CaseFile } from './caseFile.ts';
 import { causeOf, type CauseId, type VerdictClass } from './causes.ts';
+import { digitalLine } from './digitalLine.ts';
 import { disagreements } from './disagreements.ts';
 import type { FamilyId } from '../family/index.ts';
 import { causesFor } from './familyScope.ts';
@@ -48,7 +49,7 @@ export function weigh(caseFile: CaseFile): Weighing {
   const parts = [supplyFindings, signalFindings, gaugeFindings].map((part) => part(caseFile));
   const findings = parts.flatMap((part) => part.findings);
   const wrong = disagreements(caseFile);
-  const remarks = parts.flatMap((part) => part.remarks);
+  const remarks = [...parts.flatMap((part) => part.remarks), ...digitalLine(caseFile)];
   const { family } = caseFile;
   // Something is wrong, whatever it is.
   const priors = wrong.length > 0 ? without('nothing', priorsFor(family)) : priorsFor(family);

@@ -41,26 +41,32 @@ export function findWires(
   const tally = new Tally(terminals);
   for (const scenario of scenariosFor(terminals)) tally.add(scenario, byTerminal);
   const contradictory = tally.total === 0;
-  const found = byTerminal.map((own, terminal) => findingFor(terminal, tally, own.length > 0));
+  const found = byTerminal.map((own, terminal) => findingFor(terminal, tally, own));
   const next = contradictory ? undefined : nextTest(terminals, tally, readings, found, allowed);
   return { terminals: found, contradictory, ...(next ? { next } : {}) };
 }
 
-function findingFor(terminal: number, tally: Tally, wasRead: boolean): TerminalFinding {
+function findingFor(terminal: number, tally: Tally, own: readonly PlugReading[]): TerminalFinding {
   const shares = ROLES.map((role) => ({ role, share: tally.shareOf(terminal, role) }))
     .filter(({ share }) => share > 0)
     .sort((a, b) => b.share - a.share);
   const [first, ...others] = shares;
   if (!first) return { terminal, confidence: 'open', share: 0, couldBe: [] };
-  const confidence = others.length === 0 ? 'certain' : first.share >= LIKELY_SHARE ? 'likely' : 'open';
+  const alone = others.length === 0;
+  const confidence =
+    alone && !hasOnlyOhms(own) ? 'certain' : alone || first.share >= LIKELY_SHARE ? 'likely' : 'open';
   return {
     terminal,
-    confidence: !wasRead && confidence !== 'certain' ? 'open' : confidence,
+    confidence: own.length === 0 && confidence !== 'certain' ? 'open' : confidence,
     role: first.role,
     share: first.share,
     couldBe: others,
   };
 }
+
+/** Ohms to ground say where a wire ends, not what is on it: no name is certain by them alone. */
+const hasOnlyOhms = (own: readonly PlugReading[]): boolean =>
+  own.length > 0 && own.every(({ test }) => test === 'open-ohms');
 
 /** Weights of roles by terminal, and of what they would show in each test, over all that agrees with the readings. */
 class Tally {
@@ -172,6 +178,7 @@ function agrees(value: number, { lowest, highest }: Shows, test: PlugTest): bool
       if (value > MOST_OHMS) return highest > MOST_OHMS / OHMS_FACTOR;
       return value >= lowest / OHMS_FACTOR - 2 && value <= highest * OHMS_FACTOR + 2;
     case 'moves':
+    case 'fed':
       return value >= lowest && value <= highest;
   }
 }
@@ -195,6 +202,9 @@ function nextTest(
   for (let terminal = 0; terminal < terminals; terminal++) {
     if (found[terminal]!.confidence === 'certain') continue;
     for (const test of allowed) {
+      if (test === 'fed' && !isSignalOfSomeKind(terminal, tally)) continue;
+      // No name stands on ohms alone, so that volts come first.
+      if (test === 'open-ohms' && !seenUnderVoltage(terminal, readings) && allowed.some(isVolts)) continue;
       if (readings.some((reading) => reading.terminal === terminal && reading.test === test)) continue;
       const gain = tally.information(terminal, test) / TEST_MINUTES[test];
       if (gain > bestGain) {
@@ -203,7 +213,29 @@ function nextTest(
       }
     }
   }
-  return best;
+  return best ?? voltsStillToSee(readings, found, allowed);
+}
+
+/** A voltage is fed into what can only be a signal: never into a supply. */
+const isSignalOfSomeKind = (terminal: number, tally: Tally): boolean =>
+  tally.shareOf(terminal, 'signal') + tally.shareOf(terminal, 'temperature') > SURELY_A_SIGNAL;
+const SURELY_A_SIGNAL = 0.999;
+
+const isVolts = (test: PlugTest): boolean => test === 'open-volts' || test === 'connected-volts';
+const seenUnderVoltage = (terminal: number, readings: readonly PlugReading[]): boolean =>
+  readings.some((reading) => reading.terminal === terminal && isVolts(reading.test));
+
+/** A terminal named by its ohms alone is still to be seen under voltage, though no other name is left for it. */
+function voltsStillToSee(
+  readings: readonly PlugReading[],
+  found: readonly TerminalFinding[],
+  allowed: readonly PlugTest[],
+): { terminal: number; test: PlugTest } | undefined {
+  const test = allowed.find(isVolts);
+  const seenOnlyInOhms = found.find(({ terminal }) =>
+    hasOnlyOhms(readings.filter((reading) => reading.terminal === terminal)),
+  );
+  return test && seenOnlyInOhms && { terminal: seenOnlyInOhms.terminal, test };
 }
 
 /** Bits a minute: less than this is not worth a probe. */

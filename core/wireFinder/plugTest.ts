@@ -5,12 +5,14 @@ export const ROLES = ['reference', 'return', 'signal', 'temperature', 'battery-f
 export type Role = (typeof ROLES)[number];
 
 /** What can be measured at one terminal of a plug that nobody has described. */
-export const PLUG_TESTS = ['open-volts', 'connected-volts', 'open-ohms', 'moves'] as const;
+export const PLUG_TESTS = ['open-volts', 'connected-volts', 'open-ohms', 'moves', 'fed'] as const;
 export type PlugTest = (typeof PLUG_TESTS)[number];
 
 /**
  * One measurement. Volts are against battery negative with the key on, ohms to battery negative with the key off and the
- * plug off (Infinity for OL); `moves` is 1 where the voltage followed when the sensor was stimulated, else 0.
+ * plug off (Infinity for OL); `moves` is 1 where the voltage followed when the sensor was stimulated, else 0; `fed` is
+ * what live data did when a known voltage was fed in with the plug off: 0 nothing, 1 the sensor's own value followed,
+ * 2 a temperature did.
  */
 export interface PlugReading {
   terminal: number;
@@ -32,6 +34,7 @@ export const TEST_WORDS: Record<PlugTest, string> = {
   'connected-volts': 'plug connected, key on, at rest: volts by back-probe, against battery negative',
   'open-ohms': 'plug off, key off: ohms on the harness side, to battery negative',
   moves: 'plug connected, key on: does its voltage follow when the sensor is pumped or moved?',
+  fed: 'plug off, key on: 1.6 V fed in through some hundred ohms. Which value in live data follows?',
 };
 
 /** Minutes that a measurement takes once the plug and the key are as it needs them (common practice at best). */
@@ -40,6 +43,7 @@ export const TEST_MINUTES: Record<PlugTest, number> = {
   'connected-volts': 1,
   'open-ohms': 0.7,
   moves: 2,
+  fed: 2.5,
 };
 
 export const roleOf = (wire: Lane, hasThermistor: boolean): Role => {

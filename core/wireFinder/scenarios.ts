@@ -32,6 +32,11 @@ const CELSIUS = [-15, 60];
 const METER_OHMS = 10e6;
 const TEST_VOLTS = 1;
 const TEST_RANGES_OHMS = [1e3, 1e5, 1e7];
+/** What is fed in for the substitution, behind the resistor that keeps it harmless. */
+const FED_VOLTS = 1.6;
+const FED_OHMS = 220;
+/** Against a temperature's pull-up of some kilohms the resistor drops its share. */
+const FOLLOWS_WITHIN_VOLTS = 0.6;
 /** A range reaches this many times its own resistor. */
 const RANGE_REACH = 20;
 
@@ -74,7 +79,7 @@ function rigFor(body: Body) {
   const roles = wires.map((wire) => roleOf(wire, spec.thermistor));
   const wiring = new Wiring(spec, 1);
   const { network, firstSpareNode: testNode } = wiring;
-  network.addConductor(testNode, BATTERY_NEGATIVE, source(TEST_VOLTS, 1e-3));
+  const supply = network.addConductor(testNode, BATTERY_NEGATIVE, source(TEST_VOLTS, 1e-3));
   // A meter on every wire at once: ten megohms beside an input's bias change less than the slack of a reading.
   const meters = wires.map((wire) =>
     network.addResistor(wiring.node(wire, 'plug'), BATTERY_NEGATIVE, METER_OHMS),
@@ -100,6 +105,23 @@ function rigFor(body: Body) {
     }
     network.setOhms(lead, Infinity);
     return ohms;
+  };
+  const inputs = spec.wires.filter(({ end }) => end.kind === 'input').map(({ wire }) => wire);
+  /** Which input sees a known voltage that is fed in at a terminal: 0 none, 1 the sensor's own, 2 the temperature. */
+  const followsWhenFed = (wire: Lane, faults: readonly Fault[]): number => {
+    // A unit that does not read an input shows nothing of what is fed into it.
+    const unread = effectsOf(faults).flatMap((effect) => (effect.on === 'converter' ? [effect.wire] : []));
+    network.setConductor(supply, source(FED_VOLTS, 1e-3));
+    network.moveResistor(lead, testNode, wiring.node(wire, 'plug'));
+    network.setOhms(lead, FED_OHMS);
+    network.solve();
+    const follower = inputs.find(
+      (input) =>
+        !unread.includes(input) && Math.abs(wiring.inputVolts(input) - FED_VOLTS) < FOLLOWS_WITHIN_VOLTS,
+    );
+    network.setOhms(lead, Infinity);
+    network.setConductor(supply, source(TEST_VOLTS, 1e-3));
+    return follower === undefined ? 0 : roleOf(follower, spec.thermistor) === 'temperature' ? 2 : 1;
   };
   const value = (share: number) => profile.lowest + share * (profile.highest - profile.lowest);
   const bring = (
@@ -127,6 +149,8 @@ function rigFor(body: Body) {
         for (const meter of meters) network.setOhms(meter, Infinity);
         wires.forEach((wire, i) => widen(shows[i]!['open-ohms'], ohmsToGround(wire)));
         for (const meter of meters) network.setOhms(meter, METER_OHMS);
+        bring(faults, 0.5, 25, true, false);
+        wires.forEach((wire, i) => widen(shows[i]!.fed, followsWhenFed(wire, faults)));
         const connected = QUANTITIES.flatMap((share) =>
           CELSIUS.map((celsius) => {
             bring(faults, share, celsius, true, true);
@@ -167,6 +191,7 @@ const ANSWER_EDGES: Record<PlugTest, readonly number[]> = {
   'connected-volts': [0.1, 4.6, 5.6, 10],
   'open-ohms': [30, 5000, 2e6],
   moves: [0.5],
+  fed: [0.5, 1.5],
 };
 export const MOST_ANSWERS = 5;
 

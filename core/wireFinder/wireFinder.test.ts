@@ -80,3 +80,32 @@ test.each([
   expect(read.ok).toBe(false);
   if (!read.ok) expect(read.problem.next.length).toBeGreaterThan(10);
 });
+
+test('two unknown signals with the plug off: fed with a known voltage, each says which value it belongs to', () => {
+  const seen: PlugReading[] = [
+    { terminal: 0, test: 'open-volts', value: 5 },
+    { terminal: 1, test: 'open-volts', value: 0 },
+    { terminal: 1, test: 'open-ohms', value: 0.4 },
+    { terminal: 2, test: 'open-volts', value: 4.9 },
+    { terminal: 3, test: 'open-volts', value: 4.9 },
+  ];
+  const fed = (value: number): PlugReading => ({ terminal: 2, test: 'fed', value });
+  expect(findWires(4, [...seen, fed(1)]).terminals[2]).toMatchObject({ role: 'signal' });
+  expect(findWires(4, [...seen, fed(2)]).terminals[2]).toMatchObject({ role: 'temperature' });
+});
+
+test('a name is never certain by ohms alone, and the voltage is asked for', () => {
+  const found = findWires(3, [
+    { terminal: 0, test: 'open-volts', value: 5 },
+    { terminal: 0, test: 'connected-volts', value: 4.98 },
+    { terminal: 0, test: 'open-ohms', value: 1200 },
+    { terminal: 0, test: 'moves', value: 0 },
+    { terminal: 1, test: 'open-ohms', value: 0.3 },
+    { terminal: 2, test: 'open-volts', value: 0.02 },
+    { terminal: 2, test: 'moves', value: 1 },
+    { terminal: 2, test: 'open-ohms', value: 470_000 },
+  ]);
+  expect(found.terminals[1]).toMatchObject({ role: 'return', confidence: 'likely' });
+  expect(found.next).toMatchObject({ terminal: 1 });
+  expect(found.next?.test).not.toBe('open-ohms');
+});

@@ -6,13 +6,15 @@ import { useState } from 'react';
 
 export interface BetweenFieldProps {
   label: string;
+  /** For whoever hears it, where the label is short. */
+  name?: string;
   placeholder: string;
   /** Records the text; what is refused comes back with what to do. */
   onEnter: (text: string) => Problem | undefined;
 }
 
 /** One value as typed; refused text stays, with what is wrong with it. */
-export function BetweenField({ label, placeholder, onEnter }: BetweenFieldProps) {
+export function BetweenField({ label, name = label, placeholder, onEnter }: BetweenFieldProps) {
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<Problem>();
   return (
@@ -38,10 +40,10 @@ export function BetweenField({ label, placeholder, onEnter }: BetweenFieldProps)
         }}
         error={problem !== undefined}
         helperText={problem && `${problem.message} ${problem.next}`}
-        slotProps={{ htmlInput: { autoComplete: 'off' }, inputLabel: { shrink: true } }}
-        sx={{ width: 170 }}
+        slotProps={{ htmlInput: { autoComplete: 'off', 'aria-label': name }, inputLabel: { shrink: true } }}
+        sx={{ flex: '0 1 190px', minWidth: 0 }}
       />
-      <Button type="submit" variant="outlined" disabled={text.trim() === ''} aria-label={`Save ${label}`}>
+      <Button type="submit" variant="outlined" disabled={text.trim() === ''} aria-label={`Save ${name}`}>
         Save
       </Button>
     </Box>

@@ -23,7 +23,15 @@ const partFrom = (name: string | null): Part =>
   name !== null && Object.hasOwn(PARTS, name) ? (name as Part) : 'supply';
 
 /** Sensor or circuit: supply, signal, tests and wires, each with what its answers would mean. */
-export function IsolatePanel({ caseFile, lanes, state, units, onGo, onBetween }: IsolatePanelProps) {
+export function IsolatePanel({
+  caseFile,
+  lanes,
+  state,
+  units,
+  instrument,
+  onGo,
+  onBetween,
+}: IsolatePanelProps) {
   const [search, setSearch] = useSearchParams();
   const part = partFrom(search.get('part'));
   const { family, profile, companion } = caseFile;
@@ -49,17 +57,36 @@ export function IsolatePanel({ caseFile, lanes, state, units, onGo, onBetween }:
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      {part === 'supply' && <SupplyTable {...{ caseFile, lanes, sensor, units, onGo, onBetween }} />}
-      {part === 'views' && <ThreeViewsTable {...{ caseFile, state, units, onGo }} />}
-      {part === 'tests' && <IsolationTests {...{ caseFile, sensor, units, onGo }} />}
-      {part === 'wires' && (
-        <WireTable
-          {...{ caseFile, lanes, sensor, units, onBetween }}
-          chosen={lanes.find((lane) => lane === search.get('wire')) ?? 'signal'}
-          onChoose={(wire) => put({ wire })}
-        />
-      )}
-      {part === 'sensor' && <SensorPins {...{ caseFile, sensor, onBetween }} />}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
+        <Box
+          sx={{
+            flex: '1 1 380px',
+            minWidth: 0,
+            display: 'grid',
+            gridTemplateColumns: 'minmax(0, 1fr)',
+            gap: 1,
+          }}
+        >
+          {part === 'supply' && <SupplyTable {...{ caseFile, lanes, sensor, units, onGo, onBetween }} />}
+          {part === 'views' && <ThreeViewsTable {...{ caseFile, state, units, onGo }} />}
+          {part === 'tests' && (
+            <IsolationTests
+              {...{ caseFile, sensor, units, onGo }}
+              chosen={search.get('test')}
+              onChoose={(test) => put({ test })}
+            />
+          )}
+          {part === 'wires' && (
+            <WireTable
+              {...{ caseFile, lanes, sensor, units, onBetween }}
+              chosen={lanes.find((lane) => lane === search.get('wire')) ?? 'signal'}
+              onChoose={(wire) => put({ wire })}
+            />
+          )}
+          {part === 'sensor' && <SensorPins {...{ caseFile, sensor, onBetween }} />}
+        </Box>
+        {(part === 'supply' || part === 'views' || part === 'tests') && instrument}
+      </Box>
     </Box>
   );
 }

@@ -18,20 +18,23 @@ import {
 } from '@lettura/core/isolation';
 import { formatWithBasis } from '@lettura/core/quantity';
 import { voltsInWords, type CaseFile } from '@lettura/core/reasoning';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 
-type Props = Pick<IsolatePanelProps, 'caseFile' | 'units' | 'onGo'> & { sensor: IsolatedSensor };
+type Props = Pick<IsolatePanelProps, 'caseFile' | 'units' | 'onGo'> & {
+  sensor: IsolatedSensor;
+  chosen: string | null;
+  onChoose: (id: IsolationTest['id']) => void;
+};
 
 /** Sensor or circuit: each test with what every answer would mean, before anything is unplugged. */
-export function IsolationTests({ caseFile, sensor, units, onGo }: Props) {
+export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose }: Props) {
   const tests = useMemo(() => isolationTests(sensor), [sensor]);
-  const [id, setId] = useState<IsolationTest['id']>('unplug');
-  const test = tests.find((one) => one.id === id) ?? tests[0];
+  const test = tests.find(({ id }) => id === chosen) ?? tests[0];
   return (
     <>
       <TextField
@@ -39,7 +42,7 @@ export function IsolationTests({ caseFile, sensor, units, onGo }: Props) {
         size="small"
         label="Test"
         value={test?.id ?? ''}
-        onChange={(event) => setId(event.target.value as IsolationTest['id'])}
+        onChange={(event) => onChoose(event.target.value as IsolationTest['id'])}
       >
         {tests.map((one) => (
           <MenuItem key={one.id} value={one.id}>
@@ -58,7 +61,12 @@ export function IsolationTests({ caseFile, sensor, units, onGo }: Props) {
   );
 }
 
-function OneTest({ test, caseFile, units, onGo }: Omit<Props, 'sensor'> & { test: IsolationTest }) {
+function OneTest({
+  test,
+  caseFile,
+  units,
+  onGo,
+}: Pick<Props, 'caseFile' | 'units' | 'onGo'> & { test: IsolationTest }) {
   const { name, how, caution, answers, state, target, live, about } = test;
   const { measures } = caseFile.profile;
   const taken = takenIn(test, caseFile);

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -5,6 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Lane } from '@lettura/core/evidence';
 import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/isolation';
 import { supplyCheck, voltsInWords, type SupplyStep } from '@lettura/core/reasoning';
@@ -47,10 +49,12 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
       >
         <TableHead>
           <TableRow>
-            <TableCell>Read</TableCell>
+            <TableCell sx={{ width: 200 }}>Read</TableCell>
             <TableCell align="right">Value</TableCell>
             <TableCell>What it proves</TableCell>
-            <TableCell sx={{ width: 120 }} />
+            <TableCell sx={{ width: '1px' }}>
+              <span style={visuallyHidden}>Actions</span>
+            </TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -68,24 +72,25 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
                     {MARK[outcome]}
                   </Typography>{' '}
                   {proves} {effect(step)}
+                  {spot.kind === 'between' && (
+                    <Box sx={{ mt: 1 }}>
+                      <BetweenField
+                        label={`Drop, ${placeInWords(spot).split(',')[0]?.toLowerCase() ?? ''}`}
+                        placeholder="34 mV"
+                        onEnter={(text) => onBetween('between', [spot.from, spot.to], state, text)}
+                      />
+                    </Box>
+                  )}
                 </TableCell>
-                <TableCell>
-                  {spot.kind === 'between' ? (
-                    <BetweenField
-                      label="Drop"
-                      placeholder="34 mV"
-                      onEnter={(text) => onBetween('between', [spot.from, spot.to], state, text)}
-                    />
-                  ) : (
-                    spot.kind === 'wire' && (
-                      <Button
-                        variant={outcome === 'open' ? 'outlined' : 'text'}
-                        aria-label={`Read ${where}`}
-                        onClick={() => onGo(spot, state)}
-                      >
-                        {outcome === 'open' ? 'Read it' : 'Read again'}
-                      </Button>
-                    )
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>
+                  {spot.kind === 'wire' && (
+                    <Button
+                      variant={outcome === 'open' ? 'outlined' : 'text'}
+                      aria-label={`Read ${where}`}
+                      onClick={() => onGo(spot, state)}
+                    >
+                      {outcome === 'open' ? 'Read it' : 'Read again'}
+                    </Button>
                   )}
                 </TableCell>
               </TableRow>

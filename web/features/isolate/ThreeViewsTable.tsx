@@ -5,7 +5,6 @@ import { driveWords, type Target } from '@lettura/core/evidence';
 import { formatWithBasis } from '@lettura/core/quantity';
 import { threeViews, voltsInWords, type ThreeViews, type ViewName } from '@lettura/core/reasoning';
 import { NUMERALS } from '../../app/theme.ts';
-import { upperFirst } from '../../ui/inWords.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 
 const WHERE: Record<ViewName, { name: string; target: Target }> = {
@@ -34,11 +33,15 @@ export function ThreeViewsTable({
     disagreement?.between === between ? '≠' : agree.includes(between) ? '=' : '·';
   return (
     <Box component="section" aria-label="Three views of the signal">
-      <Typography sx={{ mb: 1 }}>
-        {upperFirst(driveWords(state))}: the same value, seen three times.
+      <Typography role="status" sx={{ mb: 1, fontWeight: 600 }}>
+        {disagreement
+          ? MEANS[disagreement.between]
+          : agree.length === 2
+            ? 'All three agree: wire and input pass on what the sensor says. Whether that is true, the gauge tells.'
+            : `Read the missing ones in this same state (${driveWords(state)}); the first pair that disagrees says where to look.`}
       </Typography>
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr auto 1fr', gap: 1, alignItems: 'center' }}
+        sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr auto 1fr', gap: 0.5, alignItems: 'center' }}
       >
         {views.map(({ name, volts, value }, i) => (
           <Box key={name} sx={{ display: 'contents' }}>
@@ -57,7 +60,7 @@ export function ThreeViewsTable({
               <Typography variant="body2" sx={{ fontWeight: 600 }}>
                 {WHERE[name].name}
               </Typography>
-              <Typography sx={{ fontFamily: NUMERALS, fontSize: '1.2rem', fontWeight: 650 }}>
+              <Typography sx={{ fontFamily: NUMERALS, fontSize: '1.05rem', fontWeight: 650 }}>
                 {value !== undefined
                   ? formatWithBasis(value, measures, units.absolute)
                   : volts !== undefined
@@ -78,13 +81,6 @@ export function ThreeViewsTable({
           </Box>
         ))}
       </Box>
-      <Typography role="status" sx={{ mt: 1, fontWeight: 600 }}>
-        {disagreement
-          ? MEANS[disagreement.between]
-          : agree.length === 2
-            ? 'All three agree: wire and input pass on what the sensor says. Whether that is true, the gauge tells.'
-            : 'Read the missing ones in this same state; the first pair that disagrees says where to look.'}
-      </Typography>
     </Box>
   );
 }

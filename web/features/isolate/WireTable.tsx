@@ -1,13 +1,8 @@
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { LANE_WORDS, pairWords, type Lane, type MachineState, type Place } from '@lettura/core/evidence';
+import { LANE_WORDS, PLACE_WORDS, type Lane, type MachineState, type Place } from '@lettura/core/evidence';
 import { LOOM_HIDES } from '@lettura/core/fault';
 import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/isolation';
 import {
@@ -17,6 +12,7 @@ import {
   ohmsJudged,
   ohmsOf,
   voltsInWords,
+  type Stretch,
 } from '@lettura/core/reasoning';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
@@ -41,7 +37,6 @@ const STRETCHES: readonly (readonly [Place, Place])[] = [
 
 /** One wire measured along its length: the drop while it carries its current, the ohms while it carries none. */
 export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, onChoose }: Props) {
-  const { measures } = caseFile.profile;
   const wires = lanes.filter((lane) => lane !== 'battery-feed');
   const segments = laneSegments(caseFile, chosen);
   const looking = segments.filter(({ state }) => state === 'faulty' || state === 'suspect');
@@ -61,79 +56,50 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <Table
-        size="small"
-        aria-label={`The ${LANE_WORDS[chosen]} wire along its length`}
-        sx={{ '& td, & th': { px: 1, py: 0.75, verticalAlign: 'top' } }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell>Stretch</TableCell>
-            <TableCell sx={{ width: 260 }}>Drop: key on, plug connected</TableCell>
-            <TableCell sx={{ width: 260 }}>Ohms: key off, plug off</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {STRETCHES.map(([from, to]) => {
-            const stretch = { lane: chosen, from, to };
-            const points = [
-              { lane: chosen, place: from },
-              { lane: chosen, place: to },
-            ] as const;
-            const drop = dropOver(stretch, caseFile);
-            const ohms = ohmsOf(stretch, caseFile);
-            const judged = ohms && ohmsJudged(ohms);
-            const name = upperFirst(pairWords(...points).split(', ')[1] ?? '');
-            return (
-              <TableRow key={name}>
-                <TableCell>{name}</TableCell>
-                <TableCell>
+      <Box role="list" aria-label={`The ${LANE_WORDS[chosen]} wire along its length`}>
+        {STRETCHES.map(([from, to]) => {
+          const stretch = { lane: chosen, from, to };
+          const points = [
+            { lane: chosen, place: from },
+            { lane: chosen, place: to },
+          ] as const;
+          const name = upperFirst(stretchWords(from, to));
+          return (
+            <Box role="listitem" key={name} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
+              <Typography sx={{ fontWeight: 600, mb: 0.75 }}>{name}</Typography>
+              <Box
+                sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(250px, 1fr))', gap: 1 }}
+              >
+                <Box>
                   <BetweenField
-                    label={`Drop, ${name.toLowerCase()}`}
+                    label="Drop: key on, plug connected"
+                    name={`Drop, ${name.toLowerCase()}`}
                     placeholder="12 mV"
                     onEnter={(text) => onBetween('between', points, LOADED, text)}
                   />
-                  {drop && (
-                    <Typography variant="body2">
-                      <strong>{voltsInWords(drop.volts)}</strong>{' '}
-                      {dropIsSmall(drop, caseFile)
-                        ? '✓ next to nothing is lost'
-                        : `✕ lost on the way. ${shiftInWords(shiftByOhms(sensor, chosen, ohmsFromDrop(sensor, chosen, drop.volts)), chosen, measures, units)}`}
-                    </Typography>
-                  )}
-                </TableCell>
-                <TableCell>
+                  <DropFound {...{ stretch, caseFile, sensor, units }} />
+                </Box>
+                <Box>
                   <BetweenField
-                    label={`Ohms, ${name.toLowerCase()}`}
+                    label="Ohms: key off, plug off"
+                    name={`Ohms, ${name.toLowerCase()}`}
                     placeholder="0.3"
                     onEnter={(text) => onBetween('ohms', points, DEAD, text)}
                   />
-                  {ohms && (
-                    <Typography variant="body2">
-                      <strong>{ohms.ohms === null ? 'OL' : ohmsInWords(ohms.ohms)}</strong>{' '}
-                      {judged === 'few'
-                        ? 'conducts. A thread of copper does too: only the drop proves it.'
-                        : judged === 'open'
-                          ? '✕ open'
-                          : `✕ more than a wire has. ${shiftInWords(shiftByOhms(sensor, chosen, ohms.ohms ?? Infinity), chosen, measures, units)}`}
-                    </Typography>
-                  )}
-                </TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
+                  <OhmsFound {...{ stretch, caseFile, sensor, units }} />
+                </Box>
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
       {looking.length > 0 && (
         <Typography sx={{ mt: 1 }}>
           <strong>
             Look{' '}
             {looking
-              .map(
-                ({ from, to }) =>
-                  pairWords({ lane: chosen, place: from }, { lane: chosen, place: to }).split(', ')[1],
-              )
-              .join(' and ')}
+              .map(({ from, to }) => `between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`)
+              .join(', and ')}
             .
           </strong>{' '}
           {LOOM_HIDES}
@@ -145,5 +111,42 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
         ]}
       />
     </Box>
+  );
+}
+
+const stretchWords = (from: Place, to: Place): string => `${PLACE_WORDS[from]} to ${PLACE_WORDS[to]}`;
+
+type Found = Pick<Props, 'caseFile' | 'sensor' | 'units'> & { stretch: Stretch };
+
+function DropFound({ stretch, caseFile, sensor, units }: Found) {
+  const drop = dropOver(stretch, caseFile);
+  if (!drop) return null;
+  const { lane } = stretch;
+  return (
+    <Typography variant="body2">
+      <strong>{voltsInWords(drop.volts)}</strong>{' '}
+      {dropIsSmall(drop, caseFile)
+        ? '✓ next to nothing is lost'
+        : `✕ lost on the way. ${shiftInWords(shiftByOhms(sensor, lane, ohmsFromDrop(sensor, lane, drop.volts)), lane, caseFile.profile.measures, units)}`}
+    </Typography>
+  );
+}
+
+function OhmsFound({ stretch, caseFile, sensor, units }: Found) {
+  const reading = ohmsOf(stretch, caseFile);
+  if (!reading) return null;
+  const { lane } = stretch;
+  const ohms = reading.ohms ?? Infinity;
+  const judged = ohmsJudged(reading);
+  const shift = () => shiftInWords(shiftByOhms(sensor, lane, ohms), lane, caseFile.profile.measures, units);
+  const words = {
+    few: 'conducts. A thread of copper does too: only the drop proves it.',
+    'too-many': '✕ more than a wire has.',
+    open: '✕ open',
+  }[judged];
+  return (
+    <Typography variant="body2">
+      <strong>{ohmsInWords(ohms)}</strong> {words} {judged === 'too-many' && shift()}
+    </Typography>
   );
 }

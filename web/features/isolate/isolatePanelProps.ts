@@ -1,6 +1,7 @@
 import type { Lane, MachineState, ProbePoint, Target } from '@lettura/core/evidence';
 import type { Problem } from '@lettura/core/problem';
 import type { CaseFile } from '@lettura/core/reasoning';
+import type { ReactNode } from 'react';
 import type { Units } from '../../ui/units.ts';
 
 export interface IsolatePanelProps {
@@ -8,6 +9,8 @@ export interface IsolatePanelProps {
   lanes: readonly Lane[];
   state: MachineState;
   units: Units;
+  /** The simulated instrument at the point in hand, where the machine is simulated. */
+  instrument: ReactNode;
   /** Brings the machine into a state, and the quick entry to a point. */
   onGo: (target: Target, state: MachineState) => void;
   /** Records a value between two points; what is refused comes back with what to do. */

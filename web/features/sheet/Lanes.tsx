@@ -87,7 +87,7 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, str
                 {LANE_LABEL[lane]}
                 {lane === 'reference' && (
                   <Box component="span" sx={{ display: 'block', fontSize: '0.72rem', fontWeight: 400 }}>
-                    {ownRails ? 'a rail of its own' : 'rail shared with others'}
+                    {ownRails ? 'own rail' : 'shared rail'}
                   </Box>
                 )}
               </Typography>

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lanesOf } from '@lettura/contract';
-import type { Target } from '@lettura/core/evidence';
+import type { MachineState, Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import type { NextReading } from '@lettura/core/reasoning';
@@ -67,7 +67,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const deleted = job.deletedAt !== undefined;
 
   const show = (name: typeof section) =>
-    setSearch(name === 'reading' ? {} : { section: name }, { replace: true });
+    setSearch({ ...Object.fromEntries(search), section: name }, { replace: true });
   const select = (target: Target) => {
     dispatch(pointSelected({ jobId, target }));
     entry.clearProblem();
@@ -77,10 +77,16 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     dispatch(draftTyped({ jobId, draft: text }));
     entry.clearProblem();
   };
-  const goTo = ({ target, state: wanted }: Pick<NextReading, 'target' | 'state'>) => {
+  /** Brings state and point into hand, whatever section is open. */
+  const bring = (target: Target, wanted: MachineState) => {
     dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
-    select(target);
+    dispatch(pointSelected({ jobId, target }));
+    entry.clearProblem();
     input.current?.focus();
+  };
+  const goTo = ({ target, state: wanted }: NextReading) => {
+    bring(target, wanted);
+    show('reading');
   };
   useSheetKeys({
     input,
@@ -166,7 +172,9 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             sm: 'minmax(0, 1fr) 320px',
             md: 'minmax(0, 1fr) 376px',
           },
-          gridTemplateRows: { md: section === 'wires' ? 'minmax(0, 1fr)' : 'auto minmax(0, 1fr)' },
+          gridTemplateRows: { md: section === 'wires' ? 'minmax(0, 1fr)' : 'max-content minmax(220px, 1fr)' },
+          // A body with six wires leaves little room below its lanes.
+          overflowY: { md: 'auto' },
           gap: 1.5,
           px: 2,
           pb: 1.5,
@@ -215,7 +223,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
               entry={entry}
               onDraft={type}
               onType={() => input.current?.focus()}
-              onGo={(target, wanted) => goTo({ target, state: wanted })}
+              onGo={bring}
             />
           </Box>
         </SheetPaper>

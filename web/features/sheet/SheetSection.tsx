@@ -48,6 +48,9 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
     dispatch(correctionStarted({ jobId: job.id, id: reading.id, draft: reading.enteredText }));
     onType();
   };
+  const instrument = job.bench && (
+    <BenchPanel bench={job.bench} state={state} target={selected} onTake={(text) => entry.enter(text)} />
+  );
   switch (section) {
     case 'reading':
       return (
@@ -58,16 +61,7 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
           draft={draft}
           units={units}
           takenWith={<TakenWith kind={selected.kind} instruments={sheet.instruments} />}
-          instrument={
-            job.bench && (
-              <BenchPanel
-                bench={job.bench}
-                state={state}
-                target={selected}
-                onTake={(text) => entry.enter(text)}
-              />
-            )
-          }
+          instrument={instrument}
           keypad={
             <Keypad
               draft={draft}
@@ -108,7 +102,13 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
     case 'compare':
       return <ComparePanel caseFile={caseFile} state={state} units={units} />;
     case 'isolate':
-      return <IsolatePanel {...{ caseFile, lanes, state, units, onGo }} onBetween={entry.enterBetween} />;
+      return (
+        <IsolatePanel
+          {...{ caseFile, lanes, state, units, onGo }}
+          onBetween={entry.enterBetween}
+          instrument={instrument}
+        />
+      );
     case 'ambient':
       return <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />;
     case 'record':

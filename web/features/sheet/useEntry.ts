@@ -1,6 +1,6 @@
 import type { NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
-import type { ProbePoint } from '@lettura/core/evidence';
+import { keyOn, type ProbePoint } from '@lettura/core/evidence';
 import type { Problem } from '@lettura/core/problem';
 import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
 import { useState } from 'react';
@@ -83,6 +83,7 @@ export function useEntry(sheet: Sheet) {
     const { warnings, ...value } = entry;
     record({ ...value, state: inState, ...(taken ? { instrumentId: taken.id } : {}) }, text, [
       ...warnings,
+      ...(entry.kind === 'ohms' && keyOn(inState) ? [LIVE_CIRCUIT] : []),
       ...(taken ? rangeWarning(entry, taken) : []),
     ]);
   };
@@ -143,6 +144,11 @@ export function useEntry(sheet: Sheet) {
     },
   };
 }
+
+const LIVE_CIRCUIT: ReadingWarning = {
+  code: 'live-circuit',
+  message: 'Ohms with the key on mean nothing, and are not counted: key off, plug off, and read again.',
+};
 
 const NOT_VOLTS: Problem = {
   code: 'not-volts',

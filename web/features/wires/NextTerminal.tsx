@@ -12,8 +12,21 @@ const CAUTIONS: Record<PlugTest, string> = {
     'Keep the probe off the neighbouring terminal: a shorted reference can take the control unit with it.',
   'connected-volts': 'Back-probe beside the seal, do not pierce the wire.',
   'open-ohms': 'Key off, and wait until the unit sleeps: ohms on a live circuit mean nothing.',
+  fed: 'Only into what can be a signal, never into a supply, and no more than the reference.',
   moves: 'Pump or move the sensor itself; hands clear of belts and fans if the engine has to run.',
 };
+
+const CHOICES = {
+  moves: [
+    [1, 'It follows'],
+    [0, 'It stays'],
+  ],
+  fed: [
+    [1, 'The sensor’s value follows'],
+    [2, 'A temperature follows'],
+    [0, 'Nothing follows'],
+  ],
+} as const;
 
 export interface NextTerminalProps {
   /** Of the terminal, as stamped on the plug. */
@@ -30,7 +43,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const save = () => {
-    if (test === 'moves') return;
+    if (test === 'moves' || test === 'fed') return;
     const read = readPlugValue(text, test);
     if (read.ok) onMeasured({ terminal, test, value: read.value });
     else setProblem(`${read.problem.message} ${read.problem.next}`);
@@ -52,23 +65,17 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
         }}
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', mt: 1 }}
       >
-        {test === 'moves' ? (
-          <>
+        {test === 'moves' || test === 'fed' ? (
+          CHOICES[test].map(([value, words]) => (
             <Button
+              key={value}
               variant="contained"
               disabled={working}
-              onClick={() => onMeasured({ terminal, test, value: 1 })}
+              onClick={() => onMeasured({ terminal, test, value })}
             >
-              It follows
+              {words}
             </Button>
-            <Button
-              variant="contained"
-              disabled={working}
-              onClick={() => onMeasured({ terminal, test, value: 0 })}
-            >
-              It stays
-            </Button>
-          </>
+          ))
         ) : (
           <>
             <TextField

@@ -106,6 +106,8 @@ function Listed({ pin, found }: { pin: Pin; found: TerminalFinding }) {
   );
 }
 
+const FED_ANSWERS = ['nothing follows', 'its value follows', 'a temperature follows'];
+
 function readingInWords({ test, value }: PlugReading): string {
   switch (test) {
     case 'open-volts':
@@ -116,5 +118,7 @@ function readingInWords({ test, value }: PlugReading): string {
       return `to ground ${ohmsInWords(value)}`;
     case 'moves':
       return value === 1 ? 'follows' : 'stays';
+    case 'fed':
+      return `fed: ${FED_ANSWERS[value] ?? 'nothing follows'}`;
   }
 }

@@ -32,7 +32,7 @@ type PlugCan = 'both' | 'on' | 'off';
 const ALLOWED: Record<PlugCan, readonly PlugTest[]> = {
   both: PLUG_TESTS,
   on: ['connected-volts', 'moves'],
-  off: ['open-volts', 'open-ohms'],
+  off: ['open-volts', 'open-ohms', 'fed'],
 };
 
 export interface WiresPanelProps {
