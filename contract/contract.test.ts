@@ -170,3 +170,52 @@ test('temperatures of a tolerance band must rise', () => {
   expect(read.success).toBe(false);
   expect(read.error?.issues[0]?.message).toContain('rise');
 });
+
+const isolation = {
+  id: uuid(901),
+  jobId,
+  takenAt: '2026-11-25T08:00:00.000Z',
+  enteredText: 'ret unit plug OL',
+  state: { engine: 'key-off', plug: 'unplugged' },
+  from: { lane: 'return', place: 'unit' },
+  to: { lane: 'return', place: 'plug' },
+};
+
+test('ohms between two points may be OL; two probes on one point, or more clips than a bench has, are refused', () => {
+  expect(newReading.safeParse({ ...isolation, kind: 'ohms', ohms: null }).success).toBe(true);
+  const onePoint = newReading.safeParse({ ...isolation, to: isolation.from, kind: 'ohms', ohms: 1 });
+  expect(onePoint.error?.issues[0]?.message).toBe('Both probes are on one point: choose two.');
+  const clip = { kind: 'jumper', from: isolation.from, to: isolation.to };
+  const harness = { attachments: Array(9).fill(clip), neighboursOff: [], wiggled: false };
+  expect(
+    newReading.safeParse({ ...isolation, kind: 'between', volts: 0, state: { ...isolation.state, harness } })
+      .success,
+  ).toBe(false);
+});
+
+test('what was taken with something attached, held or between two points stands apart from the plain readings', () => {
+  const harness = { attachments: [], neighboursOff: [0], wiggled: false };
+  const state = { engine: 'koeo', plug: 'connected' } as const;
+  const wire = { ...isolation, kind: 'wire', lane: 'signal', place: 'plug', volts: 2.3 };
+  const rows = [
+    { ...isolation, kind: 'ohms', ohms: 4.8 },
+    { ...wire, id: uuid(903), state },
+    { ...wire, id: uuid(904), state: { ...state, harness } },
+    {
+      ...wire,
+      id: uuid(905),
+      state: { ...state, stimulus: { kind: 'held', percent: 40 } },
+    },
+  ].map((row) => newReading.parse(row));
+  const { readings, isolation: apart } = caseFileOf(
+    {
+      readings: rows,
+      sensor: { profile, family: 'manifold-pressure' },
+      vehicle: {},
+      instruments: [],
+    },
+    'kPa',
+  );
+  expect(readings).toHaveLength(1);
+  expect(apart).toHaveLength(3);
+});

@@ -100,10 +100,34 @@ const VIEWS = [
   ],
   [
     'isolate',
+    LAPTOP,
+    async (page) => {
+      await practise(page, /Larch 1.6 crew van, pedal/u, 'Case D');
+      await page.getByRole('tab', { name: 'Isolate' }).click();
+      await page.getByRole('button', { name: 'Tests', exact: true }).click();
+      await page.getByRole('combobox', { name: 'Test', exact: true }).click();
+      await page.getByRole('option', { name: 'Bridge signal to reference' }).click();
+      await page.getByRole('button', { name: 'Do this test' }).click();
+      await page.getByRole('button', { name: 'Take this reading' }).click();
+      await page.getByRole('button', { name: 'Close' }).click();
+    },
+  ],
+  [
+    'isolate-wires',
     TABLET,
     async (page) => {
-      await page.getByRole('link', { name: 'Weir Lane crane engine' }).click();
+      await practise(page, /Brill P4/u, 'Case C');
+      await page.locator('#quick-entry').fill('ret plug 84 mV');
+      await page.keyboard.press('Enter');
       await page.getByRole('tab', { name: 'Isolate' }).click();
+      await page.getByRole('button', { name: 'Wires', exact: true }).click();
+      await page
+        .getByRole('group', { name: 'Wire', exact: true })
+        .getByRole('button', { name: 'Return' })
+        .click();
+      await page.getByRole('textbox', { name: 'Drop, inline connector to sensor plug' }).fill('81 mV');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Close' }).click();
     },
   ],
   [

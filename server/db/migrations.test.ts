@@ -71,6 +71,7 @@ test('a database of the first version keeps its sensors and readings through the
   );
 
   await migrate('0002_measuring');
+  await migrate('0003_isolation');
 
   const sensors = (await db.select(sensorColumns).from(sensorTable)).map(sensorFromRow);
   expect(sensors).toHaveLength(3);

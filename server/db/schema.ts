@@ -1,5 +1,14 @@
 import type { AmbientSource } from '@lettura/core/quantity';
-import type { EngineState, GaugeTap, HarnessWork, Lane, Place, PlugState, ProbePoint, Stimulus } from '@lettura/core/evidence';
+import type {
+  EngineState,
+  GaugeTap,
+  HarnessWork,
+  Lane,
+  Place,
+  PlugState,
+  ProbePoint,
+  Stimulus,
+} from '@lettura/core/evidence';
 import type { Companion } from '@lettura/core/companion';
 import type { FamilyId } from '@lettura/core/family';
 import type { Measurand, PressureBasis } from '@lettura/core/quantity';

@@ -15,7 +15,34 @@ const common = {
     .map((date) => date.toISOString()),
   enteredText: fc.string({ maxLength: 40 }),
 };
-const state = fc.record({ engine: fc.constantFrom(...ENGINE_STATES), plug: fc.constantFrom(...PLUG_STATES) });
+const point = fc.oneof(
+  fc.constantFrom('battery-negative' as const, 'battery-positive' as const),
+  fc.record({ lane: fc.constantFrom(...LANES), place: fc.constantFrom(...PLACES, 'pin' as const) }),
+);
+const attachment = fc.oneof(
+  fc.record({
+    kind: fc.constantFrom('jumper' as const, 'meter' as const, 'test-light' as const),
+    from: point,
+    to: point,
+  }),
+  fc.record({
+    kind: fc.constant('voltage-source' as const),
+    at: point,
+    volts: fc.double({ min: 0, max: 5, noNaN: true }),
+  }),
+);
+const state = fc.record(
+  {
+    engine: fc.constantFrom(...ENGINE_STATES),
+    plug: fc.constantFrom(...PLUG_STATES),
+    harness: fc.record({
+      attachments: fc.array(attachment, { maxLength: 3 }),
+      neighboursOff: fc.array(fc.nat(3), { maxLength: 2 }),
+      wiggled: fc.boolean(),
+    }),
+  },
+  { requiredKeys: ['engine', 'plug'] },
+);
 const kpa = fc.double({ min: 0, max: 1000, noNaN: true });
 const reading: fc.Arbitrary<Reading> = fc.oneof(
   fc.record({
@@ -25,6 +52,22 @@ const reading: fc.Arbitrary<Reading> = fc.oneof(
     lane: fc.constantFrom(...LANES),
     place: fc.constantFrom(...PLACES),
     volts: fc.double({ min: -30, max: 60, noNaN: true }),
+  }),
+  fc.record({
+    ...common,
+    kind: fc.constant('between' as const),
+    state,
+    from: point,
+    to: point,
+    volts: fc.double({ min: -30, max: 60, noNaN: true }),
+  }),
+  fc.record({
+    ...common,
+    kind: fc.constant('ohms' as const),
+    state,
+    from: point,
+    to: point,
+    ohms: fc.option(fc.double({ min: 0, max: 1e9, noNaN: true }), { nil: null }),
   }),
   fc.record({
     ...common,

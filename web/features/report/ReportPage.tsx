@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { lanesOf } from '@lettura/contract';
-import { ENGINE_STATES, sameDrive, stateWords, type MachineState } from '@lettura/core/evidence';
+import { ENGINE_STATES, isTarget, sameState, stateWords, type MachineState } from '@lettura/core/evidence';
 import { formatPressure } from '@lettura/core/quantity';
 import { comparisonsIn } from '@lettura/core/reasoning';
 import { useEffect } from 'react';
@@ -88,6 +88,7 @@ function Report({ sheet }: { sheet: Sheet }) {
             caseFile={caseFile}
             lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
             selected={{ kind: 'scan' }}
+            harness={state.harness}
             padOf={(target) => {
               // Paper shows what was read; what to expect is for before the reading.
               const {
@@ -99,6 +100,7 @@ function Report({ sheet }: { sheet: Sheet }) {
             }}
           />
           {state.plug === 'connected' &&
+            !state.harness &&
             comparisonsIn(caseFile, state).pairs.map((pair) => (
               <Typography key={pair.b} variant="body2" sx={{ mt: 0.5 }}>
                 {pairInWords(pair, caseFile.profile.measures, units)}
@@ -129,9 +131,13 @@ function statesRead({ standing }: Sheet): MachineState[] {
   for (const reading of standing) {
     if (!('state' in reading) || reading.state.stimulus?.kind === 'pump') continue;
     const { state } = reading;
-    if (!states.some((one) => one.plug === state.plug && sameDrive(one, state))) states.push(state);
+    if (!isTarget(reading)) continue; // between two points: in the list below
+    if (!states.some((one) => sameState(one, state))) states.push(state);
   }
-  const order = ({ engine, plug, stimulus }: MachineState): number =>
-    (plug === 'connected' ? 0 : 100) + 10 * ENGINE_STATES.indexOf(engine) + (stimulus ? 1 : 0);
+  const order = ({ engine, plug, stimulus, harness }: MachineState): number =>
+    (harness ? 1000 : 0) +
+    (plug === 'connected' ? 0 : 100) +
+    10 * ENGINE_STATES.indexOf(engine) +
+    (stimulus ? 1 : 0);
   return states.sort((a, b) => order(a) - order(b));
 }
