@@ -196,17 +196,12 @@ test('ohms between two points may be OL; two probes on one point, or more clips 
 test('what was taken with something attached, held or between two points stands apart from the plain readings', () => {
   const harness = { attachments: [], neighboursOff: [0], wiggled: false };
   const state = { engine: 'koeo', plug: 'connected' } as const;
-  const wire = { ...isolation, kind: 'wire', lane: 'signal', place: 'plug', volts: 2.3 };
   const rows = [
-    { ...isolation, kind: 'ohms', ohms: 4.8 },
-    { ...wire, id: uuid(903), state },
-    { ...wire, id: uuid(904), state: { ...state, harness } },
-    {
-      ...wire,
-      id: uuid(905),
-      state: { ...state, stimulus: { kind: 'held', percent: 40 } },
-    },
-  ].map((row) => newReading.parse(row));
+    newReading.parse({ ...isolation, kind: 'ohms', ohms: 4.8 }),
+    wire(3, { state }),
+    wire(4, { state: { ...state, harness } }),
+    wire(5, { state: { ...state, stimulus: { kind: 'held', percent: 40 } } }),
+  ];
   const { readings, isolation: apart } = caseFileOf(
     {
       readings: rows,
