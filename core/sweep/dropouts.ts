@@ -1,0 +1,114 @@
+import { noiseOf } from './noise.ts';
+import type { Recording } from './recording.ts';
+
+/** A signal that leaves its course at once and comes back to it. */
+export interface Dropout {
+  /** The first sample outside, and the first that is back. */
+  from: number;
+  to: number;
+  fromSeconds: number;
+  untilSeconds: number;
+  /** Where the signal would have been, and how far it went from there at most. */
+  courseValue: number;
+  farthestValue: number;
+}
+
+export interface DropoutSettings {
+  /** Less than this is no dropout, in the signal's unit; 2 % of 5 V unless given. */
+  leastJump?: number;
+  /** Longer than this is a change, not a dropout. */
+  longestSeconds?: number;
+  /** Below and above these only a lost signal goes, in the signal's unit. */
+  rails?: readonly [low: number, high: number];
+}
+
+const LEAST_JUMP_VOLTS = 0.1;
+const LONGEST_SECONDS = 2;
+const RAILS_VOLTS = [0.3, 4.7] as const;
+/** No hand and no engine moves a sensor away and back in less; what takes longer is a dropout only at a rail. */
+const QUICKEST_TRAVEL_SECONDS = 0.12;
+/** A jump is this many times the scatter: in hours of samples noise alone does not get there. */
+const NOISE_FACTOR = 8;
+/** A jump stands out from the steps beside it; travel comes in steps that are all alike. */
+const NEIGHBOUR_SHARE = 0.4;
+/** The way back ends near where it began, travel meanwhile included. */
+const COURSE_SHARE = 0.35;
+
+/**
+ * Every excursion of a signal: a jump away from its course and a jump back. Travel, however fast, is no jump as long as it
+ * takes three samples or more.
+ */
+export function dropouts(
+  { seconds }: Pick<Recording, 'seconds'>,
+  values: Float64Array,
+  {
+    leastJump = LEAST_JUMP_VOLTS,
+    longestSeconds = LONGEST_SECONDS,
+    rails = RAILS_VOLTS,
+  }: DropoutSettings = {},
+): Dropout[] {
+  const threshold = Math.max(leastJump, NOISE_FACTOR * noiseOf(values));
+  const found: Dropout[] = [];
+  for (let i = 1; i < values.length; i++) {
+    const out = jumpAt(values, i, threshold);
+    if (out === undefined) continue;
+    const end = wayBack(seconds, values, i, out, { threshold, longestSeconds });
+    if (end === undefined) continue;
+    const dropout = dropoutBetween(seconds, values, i, end);
+    const atRail = dropout.farthestValue < rails[0] || dropout.farthestValue > rails[1];
+    if (!atRail && dropout.untilSeconds - dropout.fromSeconds > QUICKEST_TRAVEL_SECONDS) continue;
+    found.push(dropout);
+    i = end;
+  }
+  return found;
+}
+
+/** The signed size of a jump that ends at a sample, or that spreads over it and the next. */
+function jumpAt(values: Float64Array, i: number, threshold: number): number | undefined {
+  const step = values[i]! - values[i - 1]!;
+  if (!(Math.abs(step) > threshold / 2)) return undefined;
+  const next = (values[i + 1] ?? values[i]!) - values[i]!;
+  const two = Math.sign(next) === Math.sign(step) ? step + next : step;
+  const size = Math.abs(step) > threshold ? step : two;
+  if (!(Math.abs(size) > threshold)) return undefined;
+  const before = Math.abs((values[i - 1] ?? NaN) - (values[i - 2] ?? values[i - 1] ?? NaN));
+  const afterAt = size === two && size !== step ? i + 1 : i;
+  const after = Math.abs((values[afterAt + 1] ?? values[afterAt]!) - values[afterAt]!);
+  const alike = NEIGHBOUR_SHARE * Math.abs(size);
+  // The way back may follow at once: a step of the other sign is no travel.
+  const afterIsBack = Math.sign((values[afterAt + 1] ?? NaN) - values[afterAt]!) === -Math.sign(size);
+  return before < alike && (after < alike || afterIsBack) ? size : undefined;
+}
+
+function wayBack(
+  seconds: Float64Array,
+  values: Float64Array,
+  start: number,
+  out: number,
+  { threshold, longestSeconds }: { threshold: number; longestSeconds: number },
+): number | undefined {
+  const course = values[start - 1]!;
+  const latest = seconds[start]! + longestSeconds;
+  for (let j = start + 1; j < values.length && seconds[j]! <= latest; j++) {
+    const step = values[j]! - values[j - 1]!;
+    if (Math.sign(step) !== -Math.sign(out) || Math.abs(step) < threshold / 2) continue;
+    const farthest = values[j - 1]!;
+    const near = Math.max(2 * threshold, COURSE_SHARE * Math.abs(farthest - course));
+    for (const end of [j, j + 1]) {
+      if (!(Math.abs((values[end] ?? NaN) - course) < near)) continue;
+      // What goes on moving as fast as it came is travel.
+      const onward = Math.abs((values[end + 1] ?? values[end]!) - values[end]!);
+      if (onward < NEIGHBOUR_SHARE * Math.abs(out)) return end;
+    }
+  }
+  return undefined;
+}
+
+function dropoutBetween(seconds: Float64Array, values: Float64Array, from: number, to: number): Dropout {
+  const courseValue = (values[from - 1]! + values[to]!) / 2;
+  let farthestValue = values[from]!;
+  for (let i = from; i < to; i++)
+    if (Math.abs(values[i]! - courseValue) > Math.abs(farthestValue - courseValue))
+      farthestValue = values[i]!;
+  return { from, to, fromSeconds: seconds[from]!, untilSeconds: seconds[to]!, courseValue, farthestValue };
+}

@@ -1,0 +1,11 @@
+export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
+export { sweepFigures, type SweepFigures } from './figures.ts';
+export { lagBetween, type Lag } from './lag.ts';
+export { MinMaxPyramid, type Envelope } from './minMaxPyramid.ts';
+export { noiseOf } from './noise.ts';
+export { pairOverSweep, type PairOverSweep } from './pairOverSweep.ts';
+export { plateaus, type Plateau } from './plateaus.ts';
+export { indexAt, sampleRate, type Channel, type Recording } from './recording.ts';
+export { stuckAgainst, type Stuck } from './standsStill.ts';
+export { stepResponse, type StepResponse } from './stepResponse.ts';
+export { strokesOf, type Stroke } from './strokes.ts';

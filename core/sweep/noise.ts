@@ -1,0 +1,20 @@
+/** Of a normal distribution: the median of absolute values is this share of its standard deviation. */
+const MEDIAN_TO_SIGMA = 1.4826;
+/** Enough to know a scatter by; a median of millions says no more. */
+const MOST_SAMPLES = 20_000;
+
+/**
+ * The scatter of a signal from one sample to the next, in its own unit: by the median of its differences, so that neither
+ * travel nor dropouts count.
+ */
+export function noiseOf(values: Float64Array): number {
+  const stride = Math.max(1, Math.floor(values.length / MOST_SAMPLES));
+  const differences: number[] = [];
+  for (let i = 1; i < values.length; i += stride) {
+    const difference = Math.abs(values[i]! - values[i - 1]!);
+    if (!Number.isNaN(difference)) differences.push(difference);
+  }
+  if (differences.length === 0) return 0;
+  const sorted = Float64Array.from(differences).sort();
+  return (MEDIAN_TO_SIGMA * sorted[sorted.length >> 1]!) / Math.SQRT2;
+}

@@ -1,0 +1,59 @@
+import { noiseOf } from './noise.ts';
+
+/** A stretch in which a signal stood still. */
+export interface Plateau {
+  from: number;
+  /** The last sample of it. */
+  to: number;
+  fromSeconds: number;
+  untilSeconds: number;
+  mean: number;
+}
+
+export interface PlateauSettings {
+  leastSeconds?: number;
+  /** What still counts as standing, in the signal's unit, beside its own scatter. */
+  slack?: number;
+}
+
+const LEAST_SECONDS = 1;
+const SLACK_VOLTS = 0.03;
+const NOISE_FACTOR = 5;
+
+/** Where a pump, a pedal or an engine was held: the steps of a stimulus. */
+export function plateaus(
+  seconds: Float64Array,
+  values: Float64Array,
+  { leastSeconds = LEAST_SECONDS, slack = SLACK_VOLTS }: PlateauSettings = {},
+): Plateau[] {
+  const width = slack + NOISE_FACTOR * noiseOf(values);
+  const found: Plateau[] = [];
+  let from = 0;
+  let [lowest, highest, sum, count] = [Infinity, -Infinity, 0, 0];
+  const close = (end: number) => {
+    if (count > 0 && seconds[end]! - seconds[from]! >= leastSeconds)
+      found.push({
+        from,
+        to: end,
+        fromSeconds: seconds[from]!,
+        untilSeconds: seconds[end]!,
+        mean: sum / count,
+      });
+  };
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i]!;
+    if (Number.isNaN(value)) continue;
+    const [low, high] = [Math.min(lowest, value), Math.max(highest, value)];
+    if (high - low > width) {
+      close(i - 1);
+      from = i;
+      [lowest, highest, sum, count] = [value, value, value, 1];
+    } else {
+      [lowest, highest] = [low, high];
+      sum += value;
+      count++;
+    }
+  }
+  close(values.length - 1);
+  return found;
+}

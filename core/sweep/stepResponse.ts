@@ -1,0 +1,54 @@
+import { noiseOf } from './noise.ts';
+
+/** How a signal answers to a step. */
+export interface StepResponse {
+  /** Where it begins to move. */
+  fromSeconds: number;
+  initial: number;
+  final: number;
+  /** From the beginning until 63.2 % and 90 % of the way. */
+  secondsTo63: number;
+  secondsTo90: number;
+}
+
+const SETTLED_SHARE = 0.1;
+const NOISE_FACTOR = 6;
+const LEAST_STEP = 0.3;
+
+/** The response to the largest step of a signal that stands before and after; undefined where there is none. */
+export function stepResponse(
+  seconds: Float64Array,
+  values: Float64Array,
+  leastStep = LEAST_STEP,
+): StepResponse | undefined {
+  const n = values.length;
+  if (n < 10) return undefined;
+  const ends = Math.max(3, Math.floor(n * SETTLED_SHARE));
+  const mean = (from: number, to: number) => {
+    let sum = 0;
+    for (let i = from; i < to; i++) sum += values[i]!;
+    return sum / (to - from);
+  };
+  const initial = mean(0, ends);
+  const final = mean(n - ends, n);
+  const size = final - initial;
+  if (!(Math.abs(size) >= leastStep)) return undefined;
+  const share = (i: number) => (values[i]! - initial) / size;
+  const onset = Math.max(0.02, (NOISE_FACTOR * noiseOf(values)) / Math.abs(size));
+  const crossing = (wanted: number): number => {
+    const i = values.findIndex((_, at) => share(at) >= wanted);
+    if (i <= 0) return seconds[Math.max(0, i)]!;
+    const [a, b] = [share(i - 1), share(i)];
+    return seconds[i - 1]! + ((wanted - a) / (b - a)) * (seconds[i]! - seconds[i - 1]!);
+  };
+  // From the last moment at rest; the onset itself lies a little later, by the slope there.
+  const began = values.findIndex((_, at) => share(at) > onset);
+  const fromSeconds = seconds[Math.max(0, began - 1)]!;
+  return {
+    fromSeconds,
+    initial,
+    final,
+    secondsTo63: crossing(1 - Math.exp(-1)) - fromSeconds,
+    secondsTo90: crossing(0.9) - fromSeconds,
+  };
+}
