@@ -1,3 +1,11 @@
+export {
+  analyseSweep,
+  CHANNEL_USES,
+  SWEEP_FINDINGS,
+  type ChannelUse,
+  type SweepContext,
+  type SweepFinding,
+} from './analyse.ts';
 export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
 export { lagBetween, type Lag } from './lag.ts';

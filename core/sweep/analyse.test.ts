@@ -1,0 +1,103 @@
+import { expect, test } from 'vitest';
+import type { SensorProfile } from '../transfer/index.ts';
+import reference from './reference/recordings.json' with { type: 'json' };
+import { analyseSweep, type Recording, type SweepContext } from './index.ts';
+
+const PEDAL: SensorProfile = {
+  measures: 'position',
+  transfer: { form: 'linear', low: { volts: 1, value: 0 }, high: { volts: 4.4, value: 100 } },
+  nominalReferenceVolts: 5,
+  lowest: 0,
+  highest: 100,
+  circuitLowVolts: 0.2,
+  circuitHighVolts: 4.8,
+  tolerance: { form: 'plus-minus', plusMinus: 2 },
+  differenceThatMatters: 3,
+  bias: 'pull-down',
+};
+const context = (over: Partial<SweepContext> = {}): SweepContext => ({
+  profile: PEDAL,
+  companion: { kind: 'second-track', pair: { law: 'ratio', ratio: 2, offsetVolts: 0 }, separateFeeds: true },
+  uses: ['signal', 'second-signal'],
+  pressureUnit: 'kPa',
+  ...over,
+});
+const volts = (millivolts: readonly (number | null)[]) =>
+  Float64Array.from(millivolts, (value) => (value === null ? NaN : value / 1000));
+const recordingOf = (rate: number, ...values: Float64Array[]): Recording => ({
+  seconds: Float64Array.from(values[0]!, (_, i) => i / rate),
+  channels: values.map((all, i) => ({ name: `CH${i + 1}`, unit: 'V', values: all })),
+});
+const pair = () => {
+  const { rate, firstMillivolts, secondMillivolts } = reference.pair;
+  return recordingOf(rate, volts(firstMillivolts), volts(secondMillivolts));
+};
+
+test('a pair that breaks at one angle is told with the angle, and a sound one is not', () => {
+  const faults = analyseSweep(pair(), context()).filter(({ weight }) => weight === 'fault');
+  expect(faults.map(({ kind }) => kind)).toEqual(['pair', 'pair']);
+  expect(Math.abs(faults[0]!.position! - reference.pair.truth.positionPercent)).toBeLessThan(1);
+  expect(faults[0]!.sentence).toMatch(
+    /^The tracks do not belong together at 6[12]\.\d %: 10\.\d % of the reference apart/u,
+  );
+  const [first] = pair().channels;
+  const sound = recordingOf(
+    200,
+    first!.values,
+    first!.values.map((value) => value / 2),
+  );
+  expect(analyseSweep(sound, context()).filter(({ weight }) => weight === 'fault')).toEqual([]);
+});
+
+test('a dead spot of track 2 is told as track 2, with the place that it lies at', () => {
+  const recording = pair();
+  const [first] = recording.channels.map(({ values }) => values);
+  const second = first!.map((value) => value / 2);
+  // A lifted wiper between 40 and 42 %: the input pulls the wire down.
+  first!.forEach((value, i) => {
+    const percent = (value - 1) / 0.034;
+    if (percent > 40 && percent < 42) second[i] = 0.01;
+  });
+  const found = analyseSweep(recordingOf(200, first!, second), context()).filter(
+    ({ kind }) => kind === 'dropout',
+  );
+  expect(found).toHaveLength(2);
+  for (const { sentence, position } of found) {
+    expect(sentence).toMatch(/^Track 2 drops out at 4[012]\.\d %/u);
+    expect(position).toBeGreaterThan(39);
+    expect(position).toBeLessThan(43);
+  }
+});
+
+test('more dropouts than anyone reads are counted together', () => {
+  const values = Float64Array.from({ length: 5000 }, (_, i) => (i % 200 === 100 ? 0 : 2.5));
+  const found = analyseSweep(recordingOf(200, values), context({ uses: ['signal'] }));
+  const told = found.filter(({ kind }) => kind === 'dropout');
+  expect(told).toHaveLength(13);
+  expect(told.at(-1)!.sentence).toBe('Track 1 drops out 13 times more.');
+});
+
+test('a reference that sags, live data that stands, and noise are told', () => {
+  const wire = Float64Array.from({ length: 2000 }, (_, i) => 2.5 + Math.sin(i / 100));
+  const live = wire.map((_, i) => (i < 1000 ? Math.round((wire[i]! - 1) / 0.034) : 50));
+  const sagging = wire.map((_, i) => (i > 700 && i < 720 ? 4.6 : 5));
+  const found = analyseSweep(
+    recordingOf(100, wire, live, sagging),
+    context({ uses: ['signal', 'live', 'reference'] }),
+  );
+  const kinds = found.map(({ kind }) => kind);
+  expect(kinds).toContain('stuck');
+  expect(found.find(({ kind }) => kind === 'reference')?.sentence).toContain('4.60 V');
+  const rough = wire.map((value, i) => value + (i % 2 === 0 ? 0.04 : -0.04));
+  expect(
+    analyseSweep(recordingOf(100, rough), context({ uses: ['signal'] })).map(({ kind }) => kind),
+  ).toContain('noise');
+});
+
+test('what the travel did not see is said', () => {
+  const half = Float64Array.from({ length: 1000 }, (_, i) => 1 + 1.7 * Math.abs(Math.sin(i / 159.2)));
+  const told = analyseSweep(recordingOf(100, half), context({ uses: ['signal'] })).find(
+    ({ kind }) => kind === 'travel',
+  );
+  expect(told?.sentence).toMatch(/from 0\.\d % to 50\.\d %, at 100 samples a second/u);
+});
