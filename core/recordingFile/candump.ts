@@ -1,0 +1,76 @@
+import type { Channel, Recording } from '../sweep/index.ts';
+
+/** A standard item of live data: SAE J1979 service 01. */
+interface Item {
+  name: string;
+  unit: string;
+  bytes: 1 | 2;
+  value: (a: number, b: number) => number;
+}
+
+/** The items that a sensor of this product shows up in (SAE J1979 scaling). */
+export const LIVE_ITEMS: ReadonlyMap<number, Item> = new Map([
+  [0x0b, { name: 'Manifold pressure', unit: 'kPa', bytes: 1, value: (a) => a }],
+  [0x0c, { name: 'Engine speed', unit: 'rpm', bytes: 2, value: (a, b) => (256 * a + b) / 4 }],
+  [0x0f, { name: 'Intake air temperature', unit: '°C', bytes: 1, value: (a) => a - 40 }],
+  [0x10, { name: 'Air flow', unit: 'g/s', bytes: 2, value: (a, b) => (256 * a + b) / 100 }],
+  [0x11, { name: 'Throttle position', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
+  [0x22, { name: 'Rail pressure, relative', unit: 'kPa', bytes: 2, value: (a, b) => 0.079 * (256 * a + b) }],
+  [0x23, { name: 'Rail pressure', unit: 'kPa', bytes: 2, value: (a, b) => 10 * (256 * a + b) }],
+  [0x33, { name: 'Barometric pressure', unit: 'kPa', bytes: 1, value: (a) => a }],
+  [0x45, { name: 'Relative throttle position', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
+  [0x49, { name: 'Pedal position D', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
+  [0x4a, { name: 'Pedal position E', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
+] as const);
+
+const FRAME = /^\((\d+\.\d+)\)\s+\S+\s+([0-9A-F]{3}|[0-9A-F]{8})#([0-9A-F]{0,16})\s*$/iu;
+/** Answers of control units: eleven-bit and twenty-nine-bit identifiers (ISO 15765-4). */
+const isAnswer = (id: number): boolean => (id >= 0x7e8 && id <= 0x7ef) || (id & 0xffff00) === 0xdaf100;
+
+export const looksLikeCandump = (text: string): boolean => FRAME.test(text.split('\n', 1)[0] ?? '');
+
+export interface DecodedLog {
+  recording: Recording;
+  frames: number;
+  /** Lines that are no frame, as an editor counts them; the first few. */
+  oddLines: number[];
+}
+
+const MOST_ODD = 5;
+
+/** Live data out of a log of CAN frames, each item a channel: between two of its answers a value stands. */
+export function decodeCandump(text: string): DecodedLog {
+  const seen: { seconds: number; item: number; value: number }[] = [];
+  const oddLines: number[] = [];
+  let frames = 0;
+  text.split(/\r?\n/u).forEach((line, i) => {
+    if (line.trim() === '') return;
+    const [, moment, id, data = ''] = FRAME.exec(line) ?? [];
+    if (moment === undefined || id === undefined) {
+      if (oddLines.length < MOST_ODD) oddLines.push(i + 1);
+      return;
+    }
+    frames++;
+    const bytes = data.match(/../gu)?.map((byte) => Number.parseInt(byte, 16)) ?? [];
+    const [length = 0, service, item = -1, a = 0, b = 0] = bytes;
+    const known = LIVE_ITEMS.get(item);
+    if (!isAnswer(Number.parseInt(id, 16)) || service !== 0x41 || !known || length < 2 + known.bytes) return;
+    seen.push({ seconds: Number(moment), item, value: known.value(a, b) });
+  });
+  const items = [...new Set(seen.map(({ item }) => item))];
+  const start = seen[0]?.seconds ?? 0;
+  const channels = items.map((item): Channel => {
+    const { name, unit } = LIVE_ITEMS.get(item)!;
+    return { name, unit, values: new Float64Array(seen.length).fill(NaN) };
+  });
+  const standing = new Float64Array(items.length).fill(NaN);
+  seen.forEach(({ item, value }, i) => {
+    standing[items.indexOf(item)] = value;
+    channels.forEach(({ values }, channel) => (values[i] = standing[channel]!));
+  });
+  return {
+    recording: { seconds: Float64Array.from(seen, ({ seconds }) => seconds - start), channels },
+    frames,
+    oddLines,
+  };
+}

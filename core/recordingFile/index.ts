@@ -1,0 +1,13 @@
+export { decodeCandump, LIVE_ITEMS, looksLikeCandump, type DecodedLog } from './candump.ts';
+export {
+  layoutOf,
+  looksBinary,
+  MOST_COLUMNS,
+  TIME_FORMS,
+  type Layout,
+  type LayoutColumn,
+  type LayoutFault,
+  type TimeForm,
+} from './layout.ts';
+export { NumberScanner, type BadCell, type ScanResult } from './numberScanner.ts';
+export { csvMetadata, csvOf } from './writeCsv.ts';

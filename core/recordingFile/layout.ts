@@ -1,0 +1,152 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+
+/** How moments are written in a file. */
+export const TIME_FORMS = ['s', 'ms', 'µs', 'clock', 'date', 'none'] as const;
+export type TimeForm = (typeof TIME_FORMS)[number];
+
+export interface LayoutColumn {
+  name: string;
+  unit: string;
+}
+
+/** How a file of numbers is written: settled from its first lines, and confirmed by whoever imports it. */
+export interface Layout {
+  delimiter: string;
+  decimal: '.' | ',';
+  /** Lines before the numbers. */
+  headerRows: number;
+  columns: readonly LayoutColumn[];
+  /** The column with the moments; undefined where there is none. */
+  timeColumn: number | undefined;
+  timeForm: TimeForm;
+}
+
+export type LayoutFault = 'binary' | 'empty' | 'too-many-columns' | 'no-numbers';
+
+export const MOST_COLUMNS = 64;
+const MOST_NAME_LETTERS = 60;
+const TIME_NAME = /^(t|time|zeit|tempo|seconds?|sec|timestamp|date|clock)\b/iu;
+const CLOCK = /^\d{1,2}:\d{2}:\d{2}(?:[.,]\d+)?$/u;
+const DATE = /^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/u;
+const POINT_NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/iu;
+const COMMA_NUMBER = /^[+-]?(?:\d+,\d+)(?:e[+-]?\d+)?$/iu;
+const NAME_WITH_UNIT = /^(.*?)\s*[[(]([^\])]{0,12})[\])]\s*$/u;
+const UNIT =
+  /^(?:s|ms|µs|us|v|mv|%|°|deg|k?pa|mpa|bar|mbar|psi|inhg|g\/s|kg\/h|rpm|1\/min|°c|hz|a|ma|ohm|Ω|-)?$/iu;
+const BYTE_ORDER_MARK = '\ufeff';
+
+/** A file whose first bytes are no text is refused before anything reads it. */
+export function looksBinary(firstBytes: Uint8Array): boolean {
+  let odd = 0;
+  for (const byte of firstBytes) {
+    if (byte === 0) return true;
+    if (byte < 9 || (byte > 13 && byte < 32)) odd++;
+  }
+  return odd > firstBytes.length / 20;
+}
+
+/**
+ * What the first lines of a file say of its layout.
+ *
+ * @param rows cells of the first lines, split by `delimiter`
+ */
+export function layoutOf(
+  rows: readonly (readonly string[])[],
+  delimiter: string,
+): Result<Layout, LayoutFault> {
+  const lines = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
+  if (lines.length === 0)
+    return fail('empty', 'The file has no lines.', 'Choose a file with a row for each sample.');
+  const widest = rows.findIndex((row) => row.length > MOST_COLUMNS);
+  if (widest >= 0)
+    return fail(
+      'too-many-columns',
+      `Row ${widest + 1} has ${rows[widest]!.length.toLocaleString('en-GB')} columns; up to ${MOST_COLUMNS} can be read.`,
+      'Export the channels that matter, each in a column, with a row for each sample.',
+    );
+  const firstNumbers = rows.findIndex((row) => isNumeric(row, delimiter));
+  if (firstNumbers < 0)
+    return fail(
+      'no-numbers',
+      `No row of numbers was found in the first ${rows.length} rows.`,
+      'Each sample needs a row with its numbers; check the delimiter of the export.',
+    );
+  const body = rows.slice(firstNumbers).filter((row) => isNumeric(row, delimiter));
+  const width = usualLength(body);
+  const columns = columnsOf(rows.slice(0, firstNumbers), width);
+  const timeColumn = columns.findIndex(
+    ({ name }, i) =>
+      TIME_NAME.test(name) || body.every((row) => CLOCK.test(cellAt(row, i)) || DATE.test(cellAt(row, i))),
+  );
+  return ok({
+    delimiter,
+    decimal:
+      body.some((row) => row.some((cell) => COMMA_NUMBER.test(cell.trim()))) && delimiter !== ',' ? ',' : '.',
+    headerRows: firstNumbers,
+    columns,
+    timeColumn: timeColumn < 0 ? undefined : timeColumn,
+    timeForm: timeColumn < 0 ? 'none' : timeFormOf(columns[timeColumn]!, cellAt(body[0]!, timeColumn)),
+  });
+}
+
+/** One row with a cell too many makes no column. */
+function usualLength(rows: readonly (readonly string[])[]): number {
+  const counts = new Map<number, number>();
+  for (const { length } of rows) counts.set(length, (counts.get(length) ?? 0) + 1);
+  return [...counts].reduce((best, one) => (one[1] > best[1] ? one : best))[0];
+}
+
+const cellAt = (row: readonly string[], i: number): string => (row[i] ?? '').trim();
+
+/** At least half of the cells that hold anything are numbers or moments. */
+function isNumeric(row: readonly string[], delimiter: string): boolean {
+  const filled = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  const numbers = filled.filter(
+    (cell) =>
+      POINT_NUMBER.test(cell) ||
+      (delimiter !== ',' && COMMA_NUMBER.test(cell)) ||
+      CLOCK.test(cell) ||
+      DATE.test(cell),
+  );
+  return filled.length > 0 && numbers.length >= filled.length / 2;
+}
+
+/** Names from the last header line that has any; units in brackets behind them, or in a line of their own below. */
+function columnsOf(header: readonly (readonly string[])[], width: number): LayoutColumn[] {
+  const lines = header.filter(
+    (row) => row.length >= Math.min(2, width) && row.some((cell) => cell.trim() !== ''),
+  );
+  const last = lines.at(-1);
+  const isUnits = (row: readonly string[] | undefined): boolean =>
+    row !== undefined && lines.length > 1 && row.every((cell) => UNIT.test(bare(cell)));
+  const units = isUnits(last) ? last : undefined;
+  const names = units ? lines.at(-2) : last;
+  return Array.from({ length: width }, (_, i) => {
+    const cell = tidy(names?.[i] ?? '');
+    const [, name = cell, unit = ''] = NAME_WITH_UNIT.exec(cell) ?? [];
+    return { name: tidy(name) || `Column ${i + 1}`, unit: units ? bare(units[i] ?? '') : unit.trim() };
+  });
+}
+
+const bare = (cell: string): string =>
+  cell
+    .replaceAll(BYTE_ORDER_MARK, '')
+    .trim()
+    .replace(/^[[(](.*)[\])]$/u, '$1');
+/** A name is shown and exported again: no control characters, no endless line. */
+const tidy = (cell: string): string =>
+  cell
+    .replaceAll(BYTE_ORDER_MARK, '')
+    // eslint-disable-next-line no-control-regex -- they are what is taken out
+    .replace(/[\u0000-\u001f\u007f]/gu, ' ')
+    .trim()
+    .replace(/^"(.*)"$/u, '$1')
+    .slice(0, MOST_NAME_LETTERS);
+
+function timeFormOf({ name, unit }: LayoutColumn, first: string): TimeForm {
+  if (CLOCK.test(first)) return 'clock';
+  if (DATE.test(first)) return 'date';
+  const said = `${unit} ${name}`.toLowerCase();
+  if (/\bms\b|milli/u.test(said)) return 'ms';
+  return /[µu]s\b|micro/u.test(said) ? 'µs' : 's';
+}
