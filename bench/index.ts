@@ -17,4 +17,5 @@ export {
   surroundingsOf,
   type SimulatedMachine,
 } from './simulatedMachine.ts';
+export { canBeSwept, recordSweep, type BenchSweep } from './sweepRecording.ts';
 export { whatWasWrong } from './whatWasWrong.ts';

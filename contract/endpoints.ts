@@ -3,6 +3,7 @@ import { id } from './ids.ts';
 import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
 import { newReading, reading } from './readings.ts';
 import { instrument, newInstrument } from './instruments.ts';
+import { newRecording, recordingInfo } from './recordings.ts';
 import { sensorFile } from './sensorFile.ts';
 import { newSensor, sensor } from './sensors.ts';
 import { newVehicle, vehicle } from './vehicles.ts';
@@ -129,6 +130,26 @@ export const endpoints = {
     response: reading,
     creates: true,
   },
+  recordSweep: {
+    method: 'post',
+    path: '/jobs/:jobId/recordings',
+    summary: 'Keep a recording on a job',
+    body: newRecording,
+    response: recordingInfo,
+    creates: true,
+  },
+  getRecording: {
+    method: 'get',
+    path: '/recordings/:recordingId',
+    summary: 'One recording with its numbers',
+    response: newRecording,
+  },
+  listRecordings: {
+    method: 'get',
+    path: '/recordings',
+    summary: 'All recordings without their numbers, newest first',
+    response: z.array(recordingInfo),
+  },
   recordVerdict: {
     method: 'post',
     path: '/jobs/:jobId/verdicts',
@@ -139,4 +160,4 @@ export const endpoints = {
   },
 } as const satisfies Record<string, Endpoint>;
 
-export const pathParameters = { jobId: id, sensorId: id } as const;
+export const pathParameters = { jobId: id, sensorId: id, recordingId: id } as const;

@@ -31,6 +31,13 @@ export {
   type Reading,
 } from './readings.ts';
 export {
+  MOST_RECORDING_BYTES,
+  newRecording,
+  recordingInfo,
+  type NewRecording,
+  type RecordingInfo,
+} from './recordings.ts';
+export {
   calibrationOverdue,
   instrument,
   INSTRUMENT_SORTS,

@@ -2,6 +2,7 @@ import { CAUSE_IDS } from '@lettura/core/reasoning';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { reading } from './readings.ts';
+import { recordingInfo } from './recordings.ts';
 import { instrument } from './instruments.ts';
 import { pins } from './sensorParts.ts';
 import { sensor } from './sensors.ts';
@@ -68,6 +69,8 @@ export const jobSheet = z.strictObject({
   /** Those that took the readings, in the version of then. */
   instruments: z.array(instrument),
   verdicts: z.array(verdict),
+  /** Without their numbers. */
+  recordings: z.array(recordingInfo),
 });
 export type JobSheet = z.infer<typeof jobSheet>;
 

@@ -1,5 +1,11 @@
 import { join } from 'node:path';
-import { endpoints, MOST_FILE_BYTES, openApi, sensorFileSchema } from '@lettura/contract';
+import {
+  endpoints,
+  MOST_FILE_BYTES,
+  MOST_RECORDING_BYTES,
+  openApi,
+  sensorFileSchema,
+} from '@lettura/contract';
 import { fail, ok } from '@lettura/core/problem';
 import { sql } from 'drizzle-orm';
 import express, { type Express } from 'express';
@@ -13,6 +19,7 @@ import { serve } from './http/serve.ts';
 import { jobStore } from './jobs/jobStore.ts';
 import { readingStore } from './readings/readingStore.ts';
 import { instrumentStore } from './instruments/instrumentStore.ts';
+import { recordingStore } from './recordings/recordingStore.ts';
 import { sensorStore } from './sensors/sensorStore.ts';
 import { vehicleStore } from './vehicles/vehicleStore.ts';
 import { verdictStore } from './verdicts/verdictStore.ts';
@@ -34,6 +41,7 @@ export function createApp({ db, log, webFolder }: AppParts): Express {
   app.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } } }));
   // A sensor may carry a table of 10,000 points, and a file many sensors.
   app.use('/api/sensors', express.json({ limit: MOST_FILE_BYTES }));
+  app.use('/api/jobs/:jobId/recordings', express.json({ limit: MOST_RECORDING_BYTES }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db));
   if (webFolder) serveWeb(app, webFolder);
   app.use(errorHandler(log));
@@ -48,6 +56,7 @@ function apiRoutes(db: Database) {
   const instruments = instrumentStore(db);
   const vehicles = vehicleStore(db);
   const verdicts = verdictStore(db);
+  const recordings = recordingStore(db);
 
   serve(api, endpoints.health, async () => {
     await db.execute(sql`select 1`);
@@ -73,6 +82,12 @@ function apiRoutes(db: Database) {
   serve(api, endpoints.recordVerdict, async ({ params, body }) =>
     params.jobId === body.jobId ? verdicts.record(body) : wrongJob(),
   );
+
+  serve(api, endpoints.recordSweep, async ({ params, body }) =>
+    params.jobId === body.jobId ? recordings.record(body) : wrongJob(),
+  );
+  serve(api, endpoints.getRecording, ({ params }) => recordings.get(params.recordingId));
+  serve(api, endpoints.listRecordings, async () => ok(await recordings.list()));
 
   const description = openApi();
   const schema = sensorFileSchema();

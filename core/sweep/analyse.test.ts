@@ -101,3 +101,17 @@ test('what the travel did not see is said', () => {
   );
   expect(told?.sentence).toMatch(/from 0\.\d % to 50\.\d %, at 100 samples a second/u);
 });
+
+test('where a track drops out the pair is not told as broken too, and a dropout is no travel', () => {
+  const [first] = pair().channels.map(({ values }) => values);
+  const second = first!.map((value) => value / 2);
+  second.fill(0.01, 700, 740);
+  const found = analyseSweep(recordingOf(200, first!, second), context());
+  expect(found.filter(({ weight }) => weight === 'fault').map(({ kind }) => kind)).toEqual(['dropout']);
+  const lost = first!.slice();
+  lost.fill(0.01, 700, 740);
+  const travel = analyseSweep(recordingOf(200, lost), context({ uses: ['signal'] })).find(
+    ({ kind }) => kind === 'travel',
+  );
+  expect(travel?.sentence).toMatch(/^Moved 2 times, from 0\.0 % to 100\.0 %/u);
+});

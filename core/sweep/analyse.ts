@@ -34,7 +34,7 @@ export interface SweepFinding {
   fromSeconds: number;
   untilSeconds: number;
   /** In the sensor's unit, where the finding has a place in its travel. */
-  position?: number;
+  position?: number | undefined;
 }
 
 /** A fault that shows at every pass is told once, with its first place in time. */
@@ -141,8 +141,11 @@ function brokenPairs(recording: Recording, context: SweepContext): SweepFinding[
   const [one, two] = [indexOf(context, 'signal'), indexOf(context, 'second-signal')];
   const [first, second] = [recording.channels[one]?.values, recording.channels[two]?.values];
   if (companion?.kind !== 'second-track' || !first || !second) return [];
+  // Where one track drops out the pair is broken as well: that is told once.
+  const lost = [first, second].flatMap((track) => dropouts(recording, track));
   const { outside } = pairOverSweep(first, second, profile.nominalReferenceVolts, companion.pair);
-  return outside
+  const parted = outside.filter((one) => !lost.some(({ from, to }) => one.from <= to && one.to >= from - 1));
+  return parted
     .slice(0, MOST_OF_A_KIND)
     .map(({ from, to, worstPercentOfReference, worstAt }): SweepFinding => {
       const position = positionAt(context, 'signal', first[worstAt]!);
@@ -240,7 +243,10 @@ function travelOf(recording: Recording, context: SweepContext): SweepFinding[] {
   const channel = indexOf(context, 'signal');
   const values = recording.channels[channel]?.values;
   if (!values) return [];
-  const strokes = strokesOf(values);
+  // A dropout is no travel.
+  const travel = values.slice();
+  for (const { from, to } of dropouts(recording, values)) travel.fill(NaN, from, to);
+  const strokes = strokesOf(travel);
   const { profile, pressureUnit } = context;
   const ends = strokes.flatMap(({ from, to }) => [values[from]!, values[to]!]);
   const positions = ends

@@ -13,12 +13,21 @@ import type { Companion } from '@lettura/core/companion';
 import type { FamilyId } from '@lettura/core/family';
 import type { Measurand, PressureBasis } from '@lettura/core/quantity';
 import type { SensorProfile } from '@lettura/core/transfer';
-import type { Instrument, InstrumentSort, Job, JobVerdict, Pin, Reading } from '@lettura/contract';
+import type {
+  Instrument,
+  InstrumentSort,
+  Job,
+  JobVerdict,
+  Pin,
+  Reading,
+  RecordingInfo,
+} from '@lettura/contract';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
   boolean,
   check,
+  customType,
   date,
   doublePrecision,
   index,
@@ -149,6 +158,30 @@ export const readingTable = pgTable(
         else false end`,
     ),
   ],
+);
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Append-only as well. Numbers as they came, deflated: what they mean stands beside them. */
+export const recordingTable = pgTable(
+  'recording',
+  {
+    id: uuid().primaryKey(),
+    sequence: bigserial({ mode: 'number' }).notNull(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobTable.id),
+    name: text().notNull(),
+    takenAt: instant('taken_at').notNull(),
+    source: text().$type<RecordingInfo['source']>().notNull(),
+    channels: jsonb().$type<RecordingInfo['channels']>().notNull(),
+    samples: integer().notNull(),
+    durationSeconds: doublePrecision('duration_seconds').notNull(),
+    findings: jsonb().$type<RecordingInfo['findings']>().notNull(),
+    deflated: bytes().notNull(),
+    recordedAt: recordedAt(),
+  },
+  (t) => [index('recording_by_job').on(t.jobId, t.sequence)],
 );
 
 export const verdictTable = pgTable(

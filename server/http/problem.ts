@@ -11,6 +11,7 @@ const STATUS = {
   'job-changed': [409, 'The job was changed elsewhere'],
   'job-deleted': [410, 'The job was deleted'],
   'body-too-large': [413, 'The request is too large'],
+  'damaged-recording': [422, 'The recording does not hold what it says'],
   'unknown-reference': [422, 'The request names something that does not exist'],
   'gate-not-met': [422, 'The proof for this verdict is not complete'],
   'database-away': [503, 'The database does not answer'],

@@ -11,11 +11,13 @@ import { readingStore } from '../readings/readingStore.ts';
 import { instrumentStore } from '../instruments/instrumentStore.ts';
 import { sensorColumns, sensorFromRow } from '../sensors/sensorStore.ts';
 import { vehicleColumns, vehicleFromRow } from '../vehicles/vehicleStore.ts';
+import { recordingStore } from '../recordings/recordingStore.ts';
 import { verdictFromRow, verdictsOfJob } from '../verdicts/verdictRow.ts';
 import { noSuchJob, openJobIn, type JobFault, type JobRow } from './openJob.ts';
 
 export const jobStore = (db: Database) => {
   const openJob = openJobIn(db);
+  const recordings = recordingStore(db);
   const readings = readingStore(db);
   const instruments = instrumentStore(db);
   return {
@@ -81,6 +83,7 @@ export const jobStore = (db: Database) => {
         readings: lines,
         instruments: await instruments.ofIds([...taken]),
         verdicts,
+        recordings: await recordings.ofJob(jobId),
       });
     },
 

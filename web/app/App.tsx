@@ -12,6 +12,9 @@ const NewJobPage = lazy(() => import('../features/jobs/NewJobPage.tsx'));
 const InstrumentsPage = lazy(() => import('../features/instruments/InstrumentsPage.tsx'));
 const SensorFormPage = lazy(() => import('../features/sensors/SensorFormPage.tsx'));
 const SensorsPage = lazy(() => import('../features/sensors/SensorsPage.tsx'));
+const ImportPage = lazy(() => import('../features/sweeps/ImportPage.tsx'));
+const SweepPage = lazy(() => import('../features/sweeps/SweepPage.tsx'));
+const SweepsPage = lazy(() => import('../features/sweeps/SweepsPage.tsx'));
 const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
 const ReferencePage = lazy(() => import('../features/reference/ReferencePage.tsx'));
 const ReportPage = lazy(() => import('../features/report/ReportPage.tsx'));
@@ -28,6 +31,9 @@ export function App() {
             <Route path="/" element={<JobsPage />} />
             <Route path="/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs/:jobId" element={<SheetPage />} />
+            <Route path="/jobs/:jobId/sweeps/import" element={<ImportPage />} />
+            <Route path="/sweeps" element={<SweepsPage />} />
+            <Route path="/sweeps/:recordingId" element={<SweepPage />} />
             <Route path="/jobs/:jobId/report" element={<ReportPage />} />
             <Route path="/sensors/new" element={<SensorFormPage key="new" purpose="new" />} />
             <Route

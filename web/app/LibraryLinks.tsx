@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { Link, useLocation } from 'react-router';
 
 const PLACES = [
+  { to: '/sweeps', label: 'Sweeps' },
   { to: '/sensors', label: 'Sensors' },
   { to: '/instruments', label: 'Instruments' },
   { to: '/reference', label: 'Reference' },

@@ -3,7 +3,9 @@ import {
   job,
   jobSheet,
   jobSummary,
+  newRecording,
   reading,
+  recordingInfo,
   sensor,
   vehicle,
   verdict,
@@ -15,8 +17,10 @@ import {
   type NewInstrument,
   type NewJob,
   type NewReading,
+  type NewRecording,
   type NewSensor,
   type Reading,
+  type RecordingInfo,
   type Sensor,
   type SensorFile,
   type Vehicle,
@@ -29,7 +33,7 @@ import { z } from 'zod';
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
-  tagTypes: ['Instrument', 'Job', 'JobList', 'Sensor', 'Vehicle'],
+  tagTypes: ['Instrument', 'Job', 'JobList', 'Recording', 'Sensor', 'Vehicle'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -109,6 +113,22 @@ export const api = createApi({
       responseSchema: reading,
       invalidatesTags: ['JobList'],
     }),
+    listRecordings: build.query<RecordingInfo[], void>({
+      query: () => 'recordings',
+      responseSchema: z.array(recordingInfo),
+      providesTags: ['Recording'],
+    }),
+    recording: build.query<NewRecording, string>({
+      query: (id) => ({ url: `recordings/${id}`, timeout: 120_000 }),
+      responseSchema: newRecording,
+      // Many megabytes, and never changed: not worth keeping once nobody looks.
+      keepUnusedDataFor: 5,
+    }),
+    recordSweep: build.mutation<RecordingInfo, NewRecording>({
+      query: (body) => ({ url: `jobs/${body.jobId}/recordings`, method: 'POST', body, timeout: 120_000 }),
+      responseSchema: recordingInfo,
+      invalidatesTags: (_recording, _error, { jobId }) => ['Recording', { type: 'Job', id: jobId }],
+    }),
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
       query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
       responseSchema: verdict,
@@ -130,7 +150,10 @@ export const {
   useJobSheetQuery,
   useListJobsQuery,
   useListSensorsQuery,
+  useListRecordingsQuery,
   useListVehiclesQuery,
+  useRecordingQuery,
+  useRecordSweepMutation,
   useRecordVerdictMutation,
   useRestoreJobMutation,
 } = api;

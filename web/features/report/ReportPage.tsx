@@ -12,6 +12,7 @@ import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
+import { FindingList } from '../sweeps/index.ts';
 import { GateList, Lanes, padIn, pairInWords, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
 
 /** The job on paper: what was read, what it proves, and what was decided. */
@@ -108,6 +109,20 @@ function Report({ sheet }: { sheet: Sheet }) {
             ))}
         </Box>
       ))}
+
+      {sheet.recordings.length > 0 && (
+        <>
+          <Heading>Recordings</Heading>
+          {sheet.recordings.map(({ id, name, takenAt, findings }) => (
+            <Box key={id} sx={{ breakInside: 'avoid' }}>
+              <Typography sx={{ fontWeight: 700 }}>
+                {name}, {dayAndTime(takenAt)}
+              </Typography>
+              <FindingList findings={findings} />
+            </Box>
+          ))}
+        </>
+      )}
 
       <Heading>All readings</Heading>
       <RecordPanel sheet={sheet} units={units} />

@@ -6,6 +6,7 @@ const SECTIONS = {
   wires: 'Wires',
   bench: 'Bench',
   pump: 'Pump',
+  sweeps: 'Sweeps',
   compare: 'Compare',
   isolate: 'Isolate',
   ambient: 'Ambient',

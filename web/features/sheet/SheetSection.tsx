@@ -1,10 +1,11 @@
-import { whatWasWrong } from '@lettura/bench';
+import { canBeSwept, recordSweep, whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/evidence';
 import { useDispatch, useSelector } from 'react-redux';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
 import { IsolatePanel } from '../isolate/index.ts';
+import { SweepSection } from '../sweeps/index.ts';
 import { WiresPanel } from '../wires/index.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
@@ -99,6 +100,17 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
           />
         )
       );
+    case 'sweeps': {
+      const machine = job.bench && machineOf(job.bench);
+      return (
+        <SweepSection
+          jobId={job.id}
+          recordings={sheet.recordings}
+          context={{ profile: sensor.profile, companion: sensor.companion, pressureUnit: units.absolute }}
+          record={machine && canBeSwept(machine) ? () => recordSweep(machine, state, Date.now()) : undefined}
+        />
+      );
+    }
     case 'compare':
       return <ComparePanel caseFile={caseFile} state={state} units={units} />;
     case 'isolate':

@@ -1,0 +1,47 @@
+import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/sweep';
+import { z } from 'zod';
+import { id, instant } from './ids.ts';
+import { plainText } from './text.ts';
+
+export const MOST_CHANNELS = 64;
+export const MOST_SAMPLES = 20_000_000;
+/** Deflated and in base64, as it travels. */
+export const MOST_RECORDING_BYTES = 96 * 1024 * 1024;
+const MOST_FINDINGS = 200;
+
+const seconds = z.number().min(0).max(1e7);
+
+const channel = z.strictObject({
+  name: plainText(60).min(1),
+  unit: plainText(12),
+  use: z.enum(CHANNEL_USES),
+});
+
+const finding = z.strictObject({
+  kind: z.enum(SWEEP_FINDINGS),
+  weight: z.enum(['fault', 'note']),
+  sentence: z.string().max(400),
+  channel: z.int().min(0).max(MOST_CHANNELS),
+  fromSeconds: seconds,
+  untilSeconds: seconds,
+  position: z.number().optional(),
+});
+
+/** A recording without its numbers. */
+export const recordingInfo = z.strictObject({
+  id,
+  jobId: id,
+  name: plainText(120).min(1, 'Give the recording a name.'),
+  takenAt: instant,
+  source: z.enum(['import', 'bench']),
+  channels: z.array(channel).min(1).max(MOST_CHANNELS),
+  samples: z.int().min(1).max(MOST_SAMPLES),
+  durationSeconds: seconds,
+  /** What the analysis found when it was recorded. */
+  findings: z.array(finding).max(MOST_FINDINGS),
+});
+export type RecordingInfo = z.infer<typeof recordingInfo>;
+
+/** Base64 of raw deflate over float64, little-endian: all moments in seconds, then channel by channel; NaN for gaps. */
+export const newRecording = recordingInfo.extend({ data: z.base64().max(MOST_RECORDING_BYTES) });
+export type NewRecording = z.infer<typeof newRecording>;

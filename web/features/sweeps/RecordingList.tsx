@@ -1,0 +1,33 @@
+import Box from '@mui/material/Box';
+import MuiLink from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import type { RecordingInfo } from '@lettura/contract';
+import { Link } from 'react-router';
+import { dayAndTime } from '../../ui/inWords.ts';
+
+/** Recordings with the faults that were found in them. */
+export function RecordingList({ recordings }: { recordings: readonly RecordingInfo[] }) {
+  return (
+    <Box component="ul" aria-label="Recordings" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {recordings.map(({ id, name, takenAt, samples, durationSeconds, findings }) => {
+        const faults = findings.filter(({ weight }) => weight === 'fault');
+        return (
+          <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
+            <MuiLink component={Link} to={`/sweeps/${id}`} sx={{ fontWeight: 700, fontSize: '1.05rem' }}>
+              {name}
+            </MuiLink>
+            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+              {dayAndTime(takenAt)} · {durationSeconds.toFixed(1)} s · {samples.toLocaleString('en-GB')}{' '}
+              samples
+            </Typography>
+            {faults.slice(0, 3).map(({ sentence }) => (
+              <Typography key={sentence}>✕ {sentence}</Typography>
+            ))}
+            {faults.length > 3 && <Typography>… and {faults.length - 3} more.</Typography>}
+            {faults.length === 0 && <Typography>✓ No fault in it.</Typography>}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

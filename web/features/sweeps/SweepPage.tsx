@@ -1,0 +1,184 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { NewRecording } from '@lettura/contract';
+import { csvMetadata } from '@lettura/core/recordingFile';
+import type { Problem } from '@lettura/core/problem';
+import type { Envelope, SweepFinding } from '@lettura/core/sweep';
+import { useEffect, useState, type KeyboardEvent } from 'react';
+import { Link, useParams } from 'react-router';
+import { useRecordingQuery } from '../../app/api.ts';
+import { LibraryLinks } from '../../app/LibraryLinks.tsx';
+import { PageHeader } from '../../app/PageHeader.tsx';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
+import { dayAndTime } from '../../ui/inWords.ts';
+import { FindingList } from './FindingList.tsx';
+import { SweepStrip } from './SweepStrip.tsx';
+import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
+import { useView } from './useView.ts';
+
+/** One recording: every channel over time at any zoom, and what was found in it. */
+export default function SweepPage() {
+  const { recordingId = '' } = useParams();
+  const { data, error } = useRecordingQuery(recordingId);
+  const { ask } = useSweepWorker();
+  const [ready, setReady] = useState(false);
+  const [problem, setProblem] = useState<Problem>();
+  useEffect(() => {
+    if (!data) return;
+    document.title = `${data.name} · Lettura`;
+    void ask('load', { data: data.data, samples: data.samples, channels: data.channels }).then((held) => {
+      if (held.ok) setReady(true);
+      else setProblem(held.problem);
+    });
+  }, [data, ask]);
+  if (error) return <Trouble {...requestProblem(error)} />;
+  if (problem) return <Trouble {...problem} />;
+  return data && ready ? <LoadedSweep recording={data} ask={ask} /> : <Loading what="the recording" />;
+}
+
+const COLUMNS = 700;
+const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
+
+function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSweep }) {
+  const { channels, durationSeconds, samples, findings, jobId, name } = recording;
+  const { view, ...to } = useView(durationSeconds);
+  const [envelopes, setEnvelopes] = useState<Envelope[]>();
+  const [shown, setShown] = useState(view);
+  const [marked, setMarked] = useState<SweepFinding>();
+  const { fromSeconds, toSeconds } = view;
+  useEffect(() => {
+    let current = true;
+    const all = channels.map((_, i) => i);
+    void ask('envelope', { channels: all, fromSeconds, toSeconds, columns: COLUMNS }).then((answer) => {
+      if (!current || !answer.ok) return;
+      setEnvelopes(answer.value);
+      setShown({ fromSeconds, toSeconds });
+    });
+    return () => {
+      current = false;
+    };
+  }, [ask, channels, fromSeconds, toSeconds]);
+  const show = (finding: SweepFinding) => {
+    setMarked(finding);
+    to.show({ fromSeconds: finding.fromSeconds, toSeconds: finding.untilSeconds });
+  };
+  const keys: Record<string, () => void> = {
+    '+': to.nearer,
+    '-': to.farther,
+    ArrowLeft: to.earlier,
+    ArrowRight: to.later,
+    '0': to.all,
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const action = keys[event.key];
+    if (!action) return;
+    event.preventDefault();
+    action();
+  };
+  const exportCsv = async () => {
+    const file = `${name.replace(/[^\p{L}\p{N}-]+/gu, '-')}.csv`;
+    const csv = await ask('csv', {});
+    if (!csv.ok) return;
+    downloadBlob(file, csv.value);
+    const metadata = csvMetadata(
+      { channels: channels.map((one) => ({ ...one, values: new Float64Array(0) })) },
+      file,
+    );
+    downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
+  };
+  const heightPx = STRIP_HEIGHTS_PX[Math.min(channels.length, STRIP_HEIGHTS_PX.length) - 1] ?? 150;
+  return (
+    <Box sx={{ minHeight: '100vh' }}>
+      <PageHeader title={name}>
+        <Button component={Link} to={`/jobs/${jobId}`} color="inherit">
+          To the job
+        </Button>
+        <LibraryLinks />
+      </PageHeader>
+      <Box
+        component="main"
+        sx={{
+          p: 2,
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 376px' },
+        }}
+      >
+        <Box
+          sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1.25 }}
+        >
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 0.5 }}>
+            <Typography sx={{ flex: 1, minWidth: 220 }}>
+              {dayAndTime(recording.takenAt)} · {samples.toLocaleString('en-GB')} samples in{' '}
+              {durationSeconds.toFixed(1)} s · in view {fromSeconds.toFixed(2)} to {toSeconds.toFixed(2)} s
+            </Typography>
+            <Button variant="outlined" onClick={to.earlier} aria-label="Earlier">
+              ◂
+            </Button>
+            <Button variant="outlined" onClick={to.nearer}>
+              Closer
+            </Button>
+            <Button variant="outlined" onClick={to.farther}>
+              Wider
+            </Button>
+            <Button variant="outlined" onClick={to.later} aria-label="Later">
+              ▸
+            </Button>
+            <Button variant="outlined" onClick={to.all}>
+              All
+            </Button>
+          </Box>
+          {/* A group that the arrow keys move: reached by tab like a button. */}
+          <Box
+            role="group"
+            aria-label="Plot: plus and minus zoom, arrows move, zero shows all"
+            tabIndex={0}
+            onKeyDown={onKey}
+            sx={{ '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }}
+          >
+            {envelopes?.map((envelope, i) => (
+              <Box key={i} sx={{ borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
+                <Typography variant="body2" sx={{ fontWeight: 650 }}>
+                  {channels[i]?.name}
+                </Typography>
+                <SweepStrip
+                  name={channels[i]?.name ?? ''}
+                  unit={channels[i]?.unit ?? ''}
+                  envelope={envelope}
+                  {...shown}
+                  findings={findings.filter(({ channel }) => channel === i)}
+                  marked={marked?.channel === i ? marked : undefined}
+                  heightPx={heightPx}
+                  last={i === channels.length - 1}
+                />
+              </Box>
+            ))}
+          </Box>
+          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+            <Button variant="outlined" onClick={() => void exportCsv()}>
+              Export CSV with its description
+            </Button>
+          </Box>
+        </Box>
+        <Box
+          component="section"
+          aria-label="What was found"
+          sx={{
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'sheet.rule',
+            borderRadius: 1,
+            p: 1.25,
+            alignSelf: 'start',
+          }}
+        >
+          <Typography variant="h2">What was found</Typography>
+          <FindingList findings={findings} marked={marked} onShow={show} />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,80 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { RecordingInfo } from '@lettura/contract';
+import type { Problem } from '@lettura/core/problem';
+import type { ChannelUse, Recording, SweepContext } from '@lettura/core/sweep';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { packed } from './packRecording.ts';
+import { RecordingList } from './RecordingList.tsx';
+import { useKeepSweep } from './useKeepSweep.ts';
+import { useSweepWorker } from './useSweepWorker.ts';
+
+export interface SweepSectionProps {
+  jobId: string;
+  recordings: readonly RecordingInfo[];
+  context: Omit<SweepContext, 'uses'>;
+  /** Moves the simulated sensor slowly through its travel and logs it; left out where there is none. */
+  record?: (() => { recording: Recording; uses: ChannelUse[] }) | undefined;
+}
+
+/** The recordings of a job: import one, or sweep the simulated sensor. */
+export function SweepSection({ jobId, recordings, context, record }: SweepSectionProps) {
+  const { ask } = useSweepWorker();
+  const keep = useKeepSweep(ask);
+  const [problem, setProblem] = useState<Problem>();
+  const [working, setWorking] = useState(false);
+  const sweep = async () => {
+    if (!record) return;
+    setWorking(true);
+    const { recording, uses } = record();
+    const samples = recording.seconds.length;
+    const held = await ask('load', {
+      data: await packed(recording),
+      samples,
+      channels: recording.channels.map(({ name, unit }) => ({ name, unit })),
+    });
+    setProblem(
+      held.ok
+        ? await keep({
+            jobId,
+            name: 'Slow travel, up and down',
+            source: 'bench',
+            held: held.value,
+            uses,
+            context,
+          })
+        : held.problem,
+    );
+    setWorking(false);
+  };
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
+        <Button component={Link} to={`/jobs/${jobId}/sweeps/import`} variant="contained">
+          Import a recording
+        </Button>
+        {record && (
+          <Button variant="outlined" onClick={() => void sweep()} disabled={working}>
+            {working ? 'Recording …' : 'Sweep the simulated sensor'}
+          </Button>
+        )}
+      </Box>
+      {problem && (
+        <Alert severity="error" sx={{ mb: 1 }}>
+          {problem.message} {problem.next}
+        </Alert>
+      )}
+      {recordings.length > 0 ? (
+        <RecordingList recordings={recordings} />
+      ) : (
+        <Typography>
+          No recording yet. A meter passes a dead spot by: record a slow travel, key on and engine off, and
+          import it here.
+        </Typography>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,128 @@
+import { useTheme } from '@mui/material/styles';
+import type { Envelope, SweepFinding } from '@lettura/core/sweep';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { niceTicks, roomyDomain } from './niceTicks.ts';
+
+export interface SweepStripProps {
+  name: string;
+  unit: string;
+  envelope: Envelope;
+  fromSeconds: number;
+  toSeconds: number;
+  findings: readonly SweepFinding[];
+  marked: SweepFinding | undefined;
+  heightPx: number;
+  /** The lowest strip carries the scale of time. */
+  last: boolean;
+}
+
+const TIME_TICKS = 8;
+const VALUE_TICKS = 5;
+/** Fewer than this in view and a line of one sample is drawn as wide as one can see. */
+const HAIR_SHARE = 0.004;
+
+/** One channel over time: between the lowest and the highest of every column, so that nothing is left out at any zoom. */
+export function SweepStrip({
+  name,
+  unit,
+  envelope,
+  fromSeconds,
+  toSeconds,
+  findings,
+  marked,
+  heightPx,
+  last,
+}: SweepStripProps) {
+  const { palette } = useTheme();
+  const columns = envelope.lowest.length;
+  const span = toSeconds - fromSeconds;
+  const rows = Array.from({ length: columns }, (_, i) => {
+    const [low, high] = [envelope.lowest[i]!, envelope.highest[i]!];
+    return {
+      seconds: fromSeconds + (span * (i + 0.5)) / columns,
+      between: Number.isNaN(low) ? null : [low, high],
+    };
+  });
+  const inView = findings.filter(
+    ({ fromSeconds: from, untilSeconds, weight }) =>
+      weight === 'fault' && untilSeconds >= fromSeconds && from <= toSeconds,
+  );
+  const real = (all: Float64Array) => all.filter((value) => !Number.isNaN(value));
+  const domain = roomyDomain(
+    real(envelope.lowest).reduce((a, b) => Math.min(a, b), Infinity),
+    real(envelope.highest).reduce((a, b) => Math.max(a, b), -Infinity),
+  );
+  const ink = palette.text.primary;
+  return (
+    <div
+      role="img"
+      aria-label={`${name} over time${unit ? `, in ${unit}` : ''}; ${inView.length} faults in view`}
+    >
+      <ResponsiveContainer width="100%" height={heightPx}>
+        <ComposedChart
+          data={rows}
+          margin={{ top: 6, right: 10, bottom: last ? 16 : 0, left: 0 }}
+          accessibilityLayer={false}
+        >
+          <CartesianGrid stroke={palette.divider} strokeOpacity={0.5} />
+          <XAxis
+            dataKey="seconds"
+            type="number"
+            domain={[fromSeconds, toSeconds]}
+            allowDataOverflow
+            stroke={ink}
+            hide={!last}
+            ticks={niceTicks(fromSeconds, toSeconds, TIME_TICKS)}
+            {...(last
+              ? { label: { value: 'seconds', position: 'insideBottom', offset: -8, fill: ink } }
+              : {})}
+          />
+          <YAxis
+            width={64}
+            stroke={ink}
+            domain={domain}
+            ticks={niceTicks(...domain, VALUE_TICKS)}
+            interval={0}
+            label={{ value: unit, angle: -90, position: 'insideLeft', fill: ink, offset: 14 }}
+          />
+          {inView.map((finding) => {
+            const half = Math.max(0, HAIR_SHARE * span - (finding.untilSeconds - finding.fromSeconds)) / 2;
+            return (
+              <ReferenceArea
+                key={`${finding.kind} ${finding.fromSeconds}`}
+                x1={Math.max(fromSeconds, finding.fromSeconds - half)}
+                x2={Math.min(toSeconds, finding.untilSeconds + half)}
+                fill={palette.standing.faulty}
+                fillOpacity={finding === marked ? 0.4 : 0.18}
+                ifOverflow="hidden"
+              />
+            );
+          })}
+          {marked && (
+            <ReferenceLine x={marked.fromSeconds} stroke={palette.standing.faulty} strokeDasharray="4 3" />
+          )}
+          <Area
+            dataKey="between"
+            type="linear"
+            stroke={ink}
+            strokeWidth={1.4}
+            fill={ink}
+            fillOpacity={0.85}
+            isAnimationActive={false}
+            connectNulls={false}
+            activeDot={false}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}

@@ -1,0 +1,2 @@
+export { FindingList } from './FindingList.tsx';
+export { SweepSection } from './SweepSection.tsx';

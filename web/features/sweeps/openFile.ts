@@ -1,0 +1,43 @@
+import { fail, ok, type Result } from '@lettura/core/problem';
+import { layoutOf, looksBinary, looksLikeCandump, type Layout } from '@lettura/core/recordingFile';
+import Papa from 'papaparse';
+
+export const MOST_FILE_MEGABYTES = 512;
+const FIRST_BYTES = 256 * 1024;
+const SHOWN_ROWS = 5;
+const SETTLING_ROWS = 200;
+
+/** What the beginning of a file says: a log of frames, or a table with a layout to confirm. */
+export type Opened = { kind: 'candump' } | { kind: 'table'; layout: Layout; firstRows: string[][] };
+
+/** Looks at the beginning of a file only; a dialect is settled by the library, and its layout from the first rows. */
+export async function openFile(file: Blob): Promise<Result<Opened, string>> {
+  const megabytes = file.size / 1024 / 1024;
+  if (megabytes > MOST_FILE_MEGABYTES)
+    return fail(
+      'too-large',
+      `The file has ${megabytes >= 1024 ? `${(megabytes / 1024).toFixed(1)} GB` : `${Math.round(megabytes)} MB`}; up to ${MOST_FILE_MEGABYTES} MB can be read.`,
+      'Export a shorter stretch, or fewer channels.',
+    );
+  const bytes = new Uint8Array(await file.slice(0, FIRST_BYTES).arrayBuffer());
+  if (looksBinary(bytes))
+    return fail(
+      'binary',
+      'This file is not text: its first bytes are no letters or numbers.',
+      'Export the recording as CSV, or the CAN traffic as a candump log.',
+    );
+  const text = new TextDecoder().decode(bytes);
+  if (looksLikeCandump(text)) return ok({ kind: 'candump' });
+  const { data, meta } = Papa.parse<string[]>(text, {
+    preview: SETTLING_ROWS,
+    delimitersToGuess: [';', '\t', ',', '|'],
+  });
+  const layout = layoutOf(data, meta.delimiter);
+  if (!layout.ok) return layout;
+  const { headerRows } = layout.value;
+  return ok({
+    kind: 'table',
+    layout: layout.value,
+    firstRows: data.slice(headerRows, headerRows + SHOWN_ROWS),
+  });
+}

@@ -1,0 +1,140 @@
+import { fail, ok, type Result } from '@lettura/core/problem';
+import { csvOf, decodeCandump, NumberScanner } from '@lettura/core/recordingFile';
+import { analyseSweep, indexAt, MinMaxPyramid, type Recording } from '@lettura/core/sweep';
+import { openFile } from './openFile.ts';
+import { packed, unpacked } from './packRecording.ts';
+import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
+
+// One recording at a time: reading, analysing and decimating it would each hold up the thread that draws.
+let file: File | undefined;
+let recording: Recording | undefined;
+let pyramids: MinMaxPyramid[] = [];
+
+const PROGRESS_BYTES = 4 * 1024 * 1024;
+
+function hold(held: Recording, remarks: string[] = []): Held {
+  recording = held;
+  pyramids = held.channels.map(({ values }) => new MinMaxPyramid(values));
+  return {
+    samples: held.seconds.length,
+    durationSeconds: held.seconds.at(-1) ?? 0,
+    channels: held.channels.map(({ name, unit }) => ({ name, unit })),
+    remarks,
+  };
+}
+
+async function read({
+  layout,
+  samplesPerSecond,
+}: SweepQuestions['read']['ask']): Promise<Result<Held, string>> {
+  if (!file) return nothingHeld();
+  if (!layout) return readLog(await file.text());
+  const scanner = new NumberScanner(layout, samplesPerSecond);
+  const reader = file.stream().getReader();
+  let [done, told] = [0, 0];
+  for (;;) {
+    const piece = await reader.read();
+    if (piece.done) break;
+    scanner.feed(piece.value);
+    done += piece.value.length;
+    if (done - told > PROGRESS_BYTES) {
+      told = done;
+      post({ progress: done / file.size });
+    }
+  }
+  const {
+    recording: scanned,
+    rows,
+    missingCells,
+    extraCells,
+    badCells,
+    badExamples,
+    backwardRows,
+  } = scanner.finish();
+  if (rows < 2)
+    return fail('no-rows', 'Fewer than two rows of numbers were found.', 'Check the columns and their time.');
+  const where = badExamples
+    .map(({ row, column, text }) => `row ${row}, column ${column}: “${text}”`)
+    .join('; ');
+  return ok(
+    hold(scanned, [
+      ...(missingCells > 0 ? [`${count(missingCells)} empty cells are gaps.`] : []),
+      ...(badCells > 0 ? [`${count(badCells)} cells are no numbers and became gaps (${where}).`] : []),
+      ...(extraCells > 0 ? [`${count(extraCells)} cells beyond the last column were left out.`] : []),
+      ...(backwardRows > 0
+        ? [`${count(backwardRows)} rows without a moment, or with one before the row above, were left out.`]
+        : []),
+    ]),
+  );
+}
+
+function readLog(text: string): Result<Held, string> {
+  const { recording: decoded, frames, oddLines } = decodeCandump(text);
+  if (decoded.channels.length === 0)
+    return fail(
+      'no-live-data',
+      `None of the ${count(frames)} frames is an answer with live data.`,
+      'Log while the tool asks for standard live data (service 01).',
+    );
+  return ok(
+    hold(
+      decoded,
+      oddLines.length > 0
+        ? [`Lines that are no frames were passed over, the first is line ${oddLines[0]}.`]
+        : [],
+    ),
+  );
+}
+
+const count = (n: number): string => n.toLocaleString('en-GB');
+const nothingHeld = () => fail('no-recording', 'There is no recording in hand.', 'Choose the file again.');
+
+async function answer(question: Question): Promise<Result<unknown, string>> {
+  switch (question.name) {
+    case 'open':
+      file = question.ask.file;
+      return openFile(file);
+    case 'read':
+      return read(question.ask);
+    case 'load': {
+      const { data, samples, channels } = question.ask;
+      return ok(hold(await unpacked(data, samples, channels)));
+    }
+    case 'analyse':
+      return recording ? ok(analyseSweep(recording, question.ask.context)) : nothingHeld();
+    case 'envelope': {
+      if (!recording) return nothingHeld();
+      const { channels, fromSeconds, toSeconds, columns } = question.ask;
+      const [from, to] = [indexAt(recording.seconds, fromSeconds), indexAt(recording.seconds, toSeconds) + 1];
+      return ok(channels.map((channel) => pyramids[channel]?.envelope(from, to, columns)));
+    }
+    case 'pack':
+      return recording ? ok(await packed(recording)) : nothingHeld();
+    case 'csv':
+      return recording ? ok(new Blob([...csvOf(recording)], { type: 'text/csv' })) : nothingHeld();
+  }
+}
+
+const post = (reply: Reply) => postMessage(reply);
+
+addEventListener('message', ({ data: question }: MessageEvent<Question>) => {
+  const { number } = question;
+  answer(question).then(
+    (result) =>
+      post(
+        result.ok
+          ? { number, ok: true, answer: result.value }
+          : { number, ok: false, problem: result.problem },
+      ),
+    (error: unknown) =>
+      post({
+        number,
+        ok: false,
+        problem: {
+          code: 'reading-failed',
+          message: `The recording could not be read: ${error instanceof Error ? error.message : String(error)}.`,
+          next: 'Try a shorter one.',
+        },
+      }),
+  );
+});

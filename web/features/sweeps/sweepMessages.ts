@@ -1,0 +1,36 @@
+import type { Problem } from '@lettura/core/problem';
+import type { Layout } from '@lettura/core/recordingFile';
+import type { Channel, Envelope, SweepContext, SweepFinding } from '@lettura/core/sweep';
+import type { Opened } from './openFile.ts';
+
+/** What is known of the recording that the worker holds. */
+export interface Held {
+  samples: number;
+  durationSeconds: number;
+  channels: Pick<Channel, 'name' | 'unit'>[];
+  /** What was left out or odd, in words. */
+  remarks: string[];
+}
+
+/** Questions to the worker, and what it answers to each. */
+export interface SweepQuestions {
+  open: { ask: { file: File }; answer: Opened };
+  read: { ask: { layout: Layout | undefined; samplesPerSecond: number }; answer: Held };
+  load: { ask: { data: string; samples: number; channels: Pick<Channel, 'name' | 'unit'>[] }; answer: Held };
+  analyse: { ask: { context: SweepContext }; answer: SweepFinding[] };
+  envelope: {
+    ask: { channels: number[]; fromSeconds: number; toSeconds: number; columns: number };
+    answer: Envelope[];
+  };
+  pack: { ask: object; answer: string };
+  csv: { ask: object; answer: Blob };
+}
+export type QuestionName = keyof SweepQuestions;
+
+export type Question = {
+  [Name in QuestionName]: { number: number; name: Name; ask: SweepQuestions[Name]['ask'] };
+}[QuestionName];
+export type Reply =
+  | { number: number; ok: true; answer: unknown }
+  | { number: number; ok: false; problem: Problem }
+  | { progress: number };

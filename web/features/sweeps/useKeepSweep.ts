@@ -1,0 +1,52 @@
+import type { RecordingInfo } from '@lettura/contract';
+import type { ChannelUse, SweepContext } from '@lettura/core/sweep';
+import type { Problem } from '@lettura/core/problem';
+import { useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { useRecordSweepMutation } from '../../app/api.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import type { Held } from './sweepMessages.ts';
+import type { AskSweep } from './useSweepWorker.ts';
+
+export interface KeepSweep {
+  jobId: string;
+  name: string;
+  source: RecordingInfo['source'];
+  held: Held;
+  uses: readonly ChannelUse[];
+  context: Omit<SweepContext, 'uses'>;
+}
+
+const MOST_FINDINGS = 200;
+
+/** Analyses what the worker holds, keeps it on the job, and opens it. */
+export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
+  const [record] = useRecordSweepMutation();
+  const navigate = useNavigate();
+  return async ({ jobId, name, source, held, uses, context }) => {
+    const findings = await ask('analyse', { context: { ...context, uses } });
+    if (!findings.ok) return findings.problem;
+    const data = await ask('pack', {});
+    if (!data.ok) return data.problem;
+    const id = v7();
+    const { samples, durationSeconds } = held;
+    try {
+      await record({
+        id,
+        jobId,
+        name,
+        takenAt: new Date().toISOString(),
+        source,
+        channels: held.channels.map((channel, i) => ({ ...channel, use: uses[i] ?? 'other' })),
+        samples,
+        durationSeconds,
+        findings: findings.value.slice(0, MOST_FINDINGS),
+        data: data.value,
+      }).unwrap();
+    } catch (error) {
+      return requestProblem(error);
+    }
+    void navigate(`/sweeps/${id}`);
+    return undefined;
+  };
+}

@@ -1,0 +1,47 @@
+import { useState } from 'react';
+
+export interface View {
+  fromSeconds: number;
+  toSeconds: number;
+}
+
+const ZOOM = 2.5;
+const STEP_SHARE = 0.4;
+/** Closer than this there is nothing left between two samples. */
+const NEAREST_SECONDS = 1e-4;
+/** Around a finding, so that one sees what was there before and after. */
+const ROOM = 8;
+const LEAST_ROOM_SECONDS = 0.05;
+
+/** The stretch of a recording that is in view, and the ways to change it. */
+export function useView(durationSeconds: number) {
+  const whole: View = { fromSeconds: 0, toSeconds: durationSeconds };
+  const [chosen, setChosen] = useState<View>();
+  const view = chosen ?? whole;
+  const put = (from: number, to: number) => {
+    const span = Math.min(durationSeconds, Math.max(NEAREST_SECONDS, to - from));
+    const start = Math.min(Math.max(0, from), durationSeconds - span);
+    setChosen({ fromSeconds: start, toSeconds: start + span });
+  };
+  const zoom = (factor: number) => {
+    const middle = (view.fromSeconds + view.toSeconds) / 2;
+    const half = ((view.toSeconds - view.fromSeconds) / 2) * factor;
+    put(middle - half, middle + half);
+  };
+  const move = (direction: -1 | 1) => {
+    const step = direction * STEP_SHARE * (view.toSeconds - view.fromSeconds);
+    put(view.fromSeconds + step, view.toSeconds + step);
+  };
+  return {
+    view,
+    nearer: () => zoom(1 / ZOOM),
+    farther: () => zoom(ZOOM),
+    earlier: () => move(-1),
+    later: () => move(1),
+    all: () => setChosen(undefined),
+    show: ({ fromSeconds, toSeconds }: View) => {
+      const room = Math.max(LEAST_ROOM_SECONDS, (toSeconds - fromSeconds) * ROOM) / 2;
+      put(fromSeconds - room, toSeconds + room);
+    },
+  };
+}
