@@ -10,6 +10,20 @@ const SETTLING_ROWS = 200;
 /** What the beginning of a file says: a log of frames, or a table with a layout to confirm. */
 export type Opened = { kind: 'candump' } | { kind: 'table'; layout: Layout; firstRows: string[][] };
 
+/**
+ * A tab or a semicolon in most lines separates them, whatever commas there are: those may be decimal. Otherwise the
+ * library guesses.
+ */
+function surelyDelimiter(text: string): string {
+  const lines = text
+    .split('\n')
+    .slice(0, SETTLING_ROWS)
+    .filter((line) => line.trim() !== '');
+  return (
+    ['\t', ';'].find((sign) => lines.filter((line) => line.includes(sign)).length > lines.length / 2) ?? ''
+  );
+}
+
 /** Looks at the beginning of a file only; a dialect is settled by the library, and its layout from the first rows. */
 export async function openFile(file: Blob): Promise<Result<Opened, string>> {
   const megabytes = file.size / 1024 / 1024;
@@ -30,7 +44,8 @@ export async function openFile(file: Blob): Promise<Result<Opened, string>> {
   if (looksLikeCandump(text)) return ok({ kind: 'candump' });
   const { data, meta } = Papa.parse<string[]>(text, {
     preview: SETTLING_ROWS,
-    delimitersToGuess: [';', '\t', ',', '|'],
+    delimiter: surelyDelimiter(text),
+    delimitersToGuess: [',', '|', ' '],
   });
   const layout = layoutOf(data, meta.delimiter);
   if (!layout.ok) return layout;

@@ -1,0 +1,185 @@
+import { truncateSync, writeFileSync } from 'node:fs';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { application, launchBrowser, openPage } from './application.ts';
+import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
+
+let app: Awaited<ReturnType<typeof application>>;
+let browser: Browser;
+let page: Page;
+let complaints: string[];
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'lettura-sweeps-'));
+  [app, browser] = await Promise.all([application(), launchBrowser()]);
+  ({ page, complaints } = await openPage(browser));
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+  await rm(folder, { recursive: true });
+});
+
+const fileOf = (name: string, content: string | Uint8Array): string => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  return path;
+};
+const choose = async (path: string) => {
+  await page.getByRole('button', { name: 'Choose a file' }).waitFor();
+  await page.locator('input[type=file]').setInputFiles(path);
+};
+const found = () => page.getByRole('region', { name: 'What was found' });
+/** Twelve seconds of a half-ratio pedal at 250 samples a second, with decimal commas; track 2 lifts off round 41 %. */
+function pedalSweep(): string {
+  const rows = Array.from({ length: 3000 }, (_, i) => {
+    const travel = Math.min(1, Math.max(0, Math.min((i - 200) / 1200, (2800 - i) / 1200)));
+    const first = 1 + 3.4 * travel;
+    const second = travel > 0.4 && travel < 0.42 ? 0.01 : first / 2;
+    return [4 * i, first.toFixed(3), second.toFixed(3)].join(';').replaceAll('.', ',');
+  });
+  return `Zeit [ms];Spur 1 [V];=Spur 2 [V]\n${rows.join('\n')}\n`;
+}
+
+test('a dead spot in one track at one angle: found from one sweep, and the report names track and angle', async () => {
+  await openJob(page, app.url, {
+    machine: 'Larch 1.6 crew van 7',
+    complaint: 'hesitates at part pedal',
+    sensor: 'Larch AP-2 pedal, half-ratio pair',
+  });
+  await section(page, 'Sweeps');
+  await page.getByText('A meter passes a dead spot by').waitFor();
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  await choose(fileOf('pedal.csv', pedalSweep()));
+  const taken = (column: RegExp) => page.getByRole('combobox', { name: column });
+  await taken(/What Zeit is/u)
+    .getByText('Time in milliseconds')
+    .waitFor();
+  await taken(/What =Spur 2 is/u)
+    .getByText('Second signal (track 2)')
+    .waitFor();
+  await noAccessibilityFault(page);
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await found()
+    .getByRole('button', { name: /^✕ Track 2 drops out at 4[01]\.\d %: 9\d ms/u })
+    .first()
+    .waitFor();
+  // A meter at rest and at full travel passes both tracks: 1.00 and 0.50 V, 4.40 and 2.20 V.
+  await found().getByText('from 0.0 % to 100.0 %').waitFor();
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await page.getByRole('link', { name: 'Report' }).click();
+  await page
+    .getByText(/Track 2 drops out at 4[01]\.\d %/u)
+    .first()
+    .waitFor();
+});
+
+test('a finding brings its place into view, and the keys move and zoom', async () => {
+  await page.getByRole('link', { name: 'Back to the sheet' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('list', { name: 'Recordings' }).getByRole('link', { name: 'pedal' }).click();
+  await page.getByText('in view 0.00 to 12.00 s').waitFor();
+  await page.getByRole('img', { name: /Spur 2.*2 faults in view/u }).waitFor();
+  await found()
+    .getByRole('button', { name: /^✕ Track 2/u })
+    .last()
+    .click();
+  await page.getByText(/in view [89]\.\d\d to [9]\.\d\d s/u).waitFor();
+  await page.getByRole('img', { name: /Spur 2.*1 faults in view/u }).waitFor();
+  const plot = page.getByRole('group', { name: /^Plot/u });
+  await plot.focus();
+  await plot.press('0');
+  await page.getByText('in view 0.00 to 12.00 s').waitFor();
+  await plot.press('+');
+  await page.getByText('in view 3.60 to 8.40 s').waitFor();
+  await plot.press('ArrowRight');
+  await page.getByText('in view 5.52 to 10.32 s').waitFor();
+  await noAccessibilityFault(page);
+});
+
+test('exported it is read back exactly, its description beside it, and a name is no formula', async () => {
+  const downloads: Promise<string>[] = [];
+  page.on('download', (download) => downloads.push(download.path().then((path) => readFile(path, 'utf8'))));
+  await page.getByRole('button', { name: 'Export CSV with its description' }).click();
+  await expect.poll(() => downloads.length).toBe(2);
+  const [csv, description] = await Promise.all(downloads);
+  expect(csv!.split('\r\n')[0]).toBe("Time [s],Spur 1 [V],'=Spur 2 [V]");
+  expect(csv!.split('\r\n')[1001]).toBe('4,3.267,1.633');
+  expect(JSON.parse(description!)).toMatchObject({
+    url: 'pedal.csv',
+    tableSchema: { columns: [{ name: 'time' }, {}, {}] },
+  });
+});
+
+test('files that cannot be read are refused with what to do', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  const refused = async (path: string, message: string) => {
+    await choose(path);
+    await page.getByRole('alert').filter({ hasText: message }).waitFor();
+  };
+  await refused(
+    fileOf(
+      'junk.csv',
+      Uint8Array.from({ length: 5000 }, (_, i) => (i * 37) % 256),
+    ),
+    'This file is not text',
+  );
+  await refused(
+    fileOf('wide.csv', `${Array.from({ length: 100_000 }, () => '1').join(',')}\n`),
+    'Row 1 has 100,000 columns',
+  );
+  await refused(fileOf('letter.txt', 'Dear reader,\nthis is no recording.\n'), 'No row of numbers was found');
+  await refused(fileOf('empty.csv', ''), 'The file has no lines');
+  const sparse = fileOf('huge.csv', 't;A\n0;1\n');
+  truncateSync(sparse, 2 * 1024 ** 3);
+  await refused(sparse, 'The file has 2.0 GB; up to 512 MB can be read');
+});
+
+test('a file without time asks for the rate, and its odd cells become gaps', async () => {
+  const rows = Array.from({ length: 200 }, (_, i) => (i === 50 ? 'oops' : String(1 + i / 100)));
+  await choose(fileOf('untimed.csv', `Track 1 [V]\n${rows.join('\n')}\n`));
+  const rate = page.getByLabel('Samples per second');
+  await rate.fill('fast');
+  expect(await page.getByRole('button', { name: 'Read and keep on the job' }).isDisabled()).toBe(true);
+  await rate.fill('50');
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await page.getByText('200 samples in 4.0 s').waitFor();
+  await found().getByText('No fault in this recording').waitFor();
+});
+
+test('a CAN log gives live data as channels', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  const frames = Array.from(
+    { length: 40 },
+    (_, i) => `(${(100 + i / 10).toFixed(6)}) can0 7E8#034149${(5 * i).toString(16).padStart(2, '0')}`,
+  );
+  await choose(fileOf('drive.log', `${frames.join('\n')}\n`));
+  await page.getByText('its live data becomes channels').waitFor();
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await page.getByRole('img', { name: /^Pedal position D over time, in %/u }).waitFor();
+});
+
+test('the simulated sensor is swept, and its dead spot told with the place', async () => {
+  await practise(page, app.url, /pool car, throttle/u, 'B');
+  await section(page, 'Sweeps');
+  await page.getByRole('button', { name: 'Sweep the simulated sensor' }).click();
+  await found()
+    .getByRole('button', { name: /^✕ The signal drops out at 7\d\.\d %/u })
+    .first()
+    .waitFor();
+  await page.getByRole('link', { name: 'Lettura' }).click();
+  await page.getByRole('link', { name: 'Sweeps' }).click();
+  await page
+    .getByRole('list', { name: 'Recordings' })
+    .getByRole('link', { name: 'Slow travel, up and down' })
+    .waitFor();
+  await noAccessibilityFault(page);
+  expect(complaints).toEqual([]);
+});

@@ -1,0 +1,82 @@
+import { deflateRawSync } from 'node:zlib';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
+import { testServer } from '../testServer.ts';
+
+let server: Awaited<ReturnType<typeof testServer>>;
+let jobId: string;
+beforeAll(async () => {
+  server = await testServer();
+  const vehicleId = v7();
+  jobId = v7();
+  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Larch 1.6 crew van' });
+  const sensorId = SHIPPED_SENSORS[0]!.id;
+  const openedAt = new Date().toISOString();
+  const job = { id: jobId, vehicleId, sensorId, complaint: 'limps', codes: [], history: '', openedAt };
+  expect((await server.call('POST', '/jobs', job)).status).toBe(201);
+});
+afterAll(() => server.close());
+
+const floats = (...values: number[]) =>
+  deflateRawSync(Buffer.from(Float64Array.from(values).buffer)).toString('base64');
+const recording = (over: object = {}) => ({
+  id: v7(),
+  jobId,
+  name: 'Slow travel',
+  takenAt: new Date().toISOString(),
+  source: 'import',
+  channels: [{ name: 'Track 1', unit: 'V', use: 'signal' }],
+  samples: 3,
+  durationSeconds: 0.02,
+  findings: [
+    {
+      kind: 'dropout',
+      weight: 'fault',
+      sentence: 'Track 1 drops out.',
+      channel: 0,
+      fromSeconds: 0.01,
+      untilSeconds: 0.02,
+      position: 41,
+    },
+  ],
+  data: floats(0, 0.01, 0.02, 1, NaN, 3),
+  ...over,
+});
+const send = (one: object) => server.call('POST', `/jobs/${jobId}/recordings`, one);
+
+test('a recording is kept once, stands on its job and in the list, and comes back with its numbers', async () => {
+  const given = recording();
+  expect((await send(given)).status).toBe(201);
+  expect((await send(given)).status).toBe(200);
+  const { data, ...info } = given;
+  expect((await server.call('GET', `/jobs/${jobId}`)).body.recordings).toEqual([info]);
+  expect((await server.call('GET', '/recordings')).body).toEqual([info]);
+  expect((await server.call('GET', `/recordings/${given.id}`)).body).toEqual({ ...info, data });
+});
+
+test('numbers that are not what the header says are refused, and so is a bomb of zeros', async () => {
+  const damaged = { status: 422, body: { type: 'urn:lettura:problem:damaged-recording' } };
+  expect(await send(recording({ samples: 4 }))).toMatchObject(damaged);
+  expect(await send(recording({ data: Buffer.from('no deflate at all').toString('base64') }))).toMatchObject(
+    damaged,
+  );
+  const bomb = deflateRawSync(Buffer.alloc(50_000_000)).toString('base64');
+  expect(await send(recording({ data: bomb }))).toMatchObject(damaged);
+});
+
+test('a recording on another job, without channels, or for a job that is not there is refused', async () => {
+  expect((await send(recording({ jobId: v7() }))).status).toBe(422);
+  expect((await send(recording({ channels: [] }))).status).toBe(400);
+  const nowhere = v7();
+  expect(
+    (await server.call('POST', `/jobs/${nowhere}/recordings`, recording({ jobId: nowhere }))).status,
+  ).toBe(404);
+  expect((await server.call('GET', `/recordings/${v7()}`)).status).toBe(404);
+});
+
+test('the database itself refuses to change or delete a recording', async () => {
+  await send(recording());
+  await expect(server.pool.query("update recording set name = 'x'")).rejects.toThrow('append-only');
+  await expect(server.pool.query('delete from recording')).rejects.toThrow('append-only');
+});
