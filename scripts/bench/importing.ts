@@ -1,0 +1,81 @@
+import { closeSync, mkdtempSync, openSync, readSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { layoutOf, NumberScanner } from '@lettura/core/recordingFile';
+import { analyseSweep, type SweepContext } from '@lettura/core/sweep';
+import { MPX4250A, valuesFromSignals } from '@lettura/core/transfer';
+
+const ROWS = 1_000_000;
+const ROUNDS = 5;
+/** A file comes in pieces of about this size. */
+const PIECE_BYTES = 1 << 18;
+
+/** Import, conversion and analysis of a million rows of four columns against reading the bytes and finding the newlines. */
+export function importRatio(): { value: number; unit: string; ratio: number; scanSeconds: number } {
+  const folder = mkdtempSync(join(tmpdir(), 'lettura-import-'));
+  const path = join(folder, 'recording.csv');
+  writeFileSync(path, fileOf());
+  let [floor, scan, whole] = [Infinity, Infinity, Infinity];
+  for (let round = 0; round < ROUNDS; round++) {
+    const start = performance.now();
+    let lines = 0;
+    pieces(path, (bytes) => {
+      for (let at = bytes.indexOf(10); at >= 0; at = bytes.indexOf(10, at + 1)) lines++;
+    });
+    const found = performance.now();
+    if (lines !== ROWS + 1) throw new Error('The floor has not found every line.');
+    const { recording, rows } = read(path);
+    const scanned = performance.now();
+    const [signal] = recording.channels;
+    valuesFromSignals(signal!.values, 5, MPX4250A, new Float64Array(rows));
+    const findings = analyseSweep(recording, CONTEXT);
+    const end = performance.now();
+    if (rows !== ROWS || findings.filter(({ kind }) => kind === 'dropout').length !== 1)
+      throw new Error('The dropout of the file was not found.');
+    floor = Math.min(floor, found - start);
+    scan = Math.min(scan, scanned - found);
+    whole = Math.min(whole, end - found);
+  }
+  rmSync(folder, { recursive: true });
+  return { value: whole / 1000, unit: 's', ratio: whole / floor, scanSeconds: scan / 1000 };
+}
+
+const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'], pressureUnit: 'kPa' };
+
+function fileOf(): Uint8Array {
+  const lines = ['Time [s],Signal [V],Reference [V],Live [kPa]'];
+  for (let i = 0; i < ROWS; i++) {
+    const volts = i === 654_321 ? 0.01 : 2.5 + 1.5 * Math.sin(i / 30_000) + 0.004 * Math.sin(i * 1.7);
+    lines.push(
+      `${(i / 1000).toFixed(3)},${volts.toFixed(4)},${(5 + 0.001 * Math.sin(i)).toFixed(4)},${Math.round(40 * volts)}`,
+    );
+  }
+  return new TextEncoder().encode(`${lines.join('\n')}\n`);
+}
+
+function read(path: string) {
+  let scanner: NumberScanner | undefined;
+  pieces(path, (bytes) => {
+    scanner ??= new NumberScanner(layoutIn(bytes), 1000);
+    scanner.feed(bytes);
+  });
+  return scanner!.finish();
+}
+
+function layoutIn(bytes: Uint8Array) {
+  const first = new TextDecoder().decode(bytes.subarray(0, 4000)).split('\n').slice(0, 20);
+  const layout = layoutOf(
+    first.map((line) => line.split(',')),
+    ',',
+  );
+  if (!layout.ok) throw new Error(layout.problem.message);
+  return layout.value;
+}
+
+function pieces(path: string, take: (bytes: Uint8Array) => void): void {
+  const file = openSync(path, 'r');
+  const buffer = new Uint8Array(PIECE_BYTES);
+  for (let read = readSync(file, buffer); read > 0; read = readSync(file, buffer))
+    take(buffer.subarray(0, read));
+  closeSync(file);
+}
