@@ -22,10 +22,10 @@ const openDemo = async (machine: string) => {
   await nextReading(page).waitFor();
 };
 
-test('the demo shows nine jobs in different stages, and search narrows them as one types', async () => {
+test('the demo shows ten jobs in different stages, and search narrows them as one types', async () => {
   await page.goto(app.url);
   const rows = page.getByRole('table', { name: 'Jobs' }).getByRole('row');
-  await rows.nth(9).waitFor();
+  await rows.nth(10).waitFor();
   await page.getByLabel('Search').fill('p0106 rc2');
   await expect.poll(() => rows.count()).toBe(2); // the heading and the boat
   await page.getByLabel('Search').fill('nothing like it');

@@ -61,13 +61,13 @@ const VIEWS = [
     },
   ],
   [
-    'sensor-pair',
-    TABLET,
+    'sweep',
+    LAPTOP,
     async (page) => {
-      await page.getByRole('link', { name: 'Sensors' }).click();
-      await page.getByLabel('Search sensors').fill('mirrored');
-      await page.getByRole('link', { name: 'mirrored pair' }).click();
-      await page.getByRole('table', { name: 'What each step should read' }).waitFor();
+      await page.getByRole('link', { name: 'Larch 1.6 crew van 5' }).click();
+      await page.getByRole('tab', { name: 'Sweeps' }).click();
+      await page.getByRole('link', { name: 'Slow travel, up and down' }).click();
+      await page.getByRole('img', { name: /^Track 2/u }).waitFor();
     },
   ],
   ['instruments', LAPTOP, (page) => page.getByRole('link', { name: 'Instruments' }).click()],

@@ -232,7 +232,7 @@ test('the demo data obeys every rule and is put in only once', async () => {
   await seedDemo(own.db);
   await seedDemo(own.db);
   const jobs = (await own.call('GET', '/jobs')).body;
-  expect(jobs).toHaveLength(9);
+  expect(jobs).toHaveLength(10);
   expect(jobs.filter((row: { verdict?: unknown }) => row.verdict)).toHaveLength(2);
   await own.close();
 });

@@ -1,5 +1,6 @@
 import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
 import type { AmbientSource } from '@lettura/core/quantity';
+import type { CaseLetter } from '@lettura/bench';
 import type { CauseId } from '@lettura/core/reasoning';
 
 type Reading =
@@ -28,6 +29,8 @@ export interface DemoJob {
   readings: Reading[];
   verdict?: { cause: CauseId; note: string };
   practiceSeed?: number;
+  /** A slow travel logged on a simulated machine with this case. */
+  sweep?: { machineId: string; caseLetter: CaseLetter };
 }
 
 /** The invented work of an invented workshop: five real stages of a job, and one practice case. */
@@ -133,6 +136,21 @@ export const DEMO_JOBS: DemoJob[] = [
         stimulus: { kind: 'full-travel' },
       },
     ],
+  },
+  {
+    vehicle: 'Larch 1.6 crew van 5',
+    sensor: 'Larch AP-2 pedal, half-ratio pair',
+    complaint: 'Hesitates for a moment at one place of the pedal, never twice the same way.',
+    codes: ['P2122'],
+    history: '',
+    openedHoursAgo: 6,
+    readings: [
+      { lane: 'reference', place: 'plug', typed: 'ref 5.00', volts: 5 },
+      { lane: 'return', place: 'plug', typed: 'ret 7mV', volts: 0.007 },
+      { lane: 'signal', place: 'plug', typed: 'sig 1.01', volts: 1.01 },
+      { lane: 'second-signal', place: 'plug', typed: 'sig2 0.51', volts: 0.51 },
+    ],
+    sweep: { machineId: 'larch-pedal', caseLetter: 'A' },
   },
   {
     vehicle: 'Eastfen pump 2, 5.4 engine',

@@ -10,6 +10,8 @@ import { readingStore } from '../readings/readingStore.ts';
 import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
 import { vehicleStore } from '../vehicles/vehicleStore.ts';
 import { verdictStore } from '../verdicts/verdictStore.ts';
+import { recordingStore } from '../recordings/recordingStore.ts';
+import { demoSweep } from './demoSweep.ts';
 import { DEMO_JOBS, type DemoJob } from './demoJobs.ts';
 
 const HOUR_MS = 3_600_000;
@@ -60,6 +62,11 @@ async function seedJob(db: Database, demo: DemoJob): Promise<void> {
       takenAt: new Date(takenMs).toISOString(),
     };
     must(await readingStore(db).record(newReading.parse(stamped)));
+  }
+  if (demo.sweep) {
+    takenMs += 4 * MINUTE_MS;
+    const taken = { jobId, takenAt: new Date(takenMs).toISOString() };
+    must(await recordingStore(db).record(demoSweep(demo.sweep, taken)));
   }
   if (demo.verdict) {
     const decidedAt = new Date(takenMs + 5 * MINUTE_MS).toISOString();
