@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { feedInfo } from './feeds.ts';
 import { id } from './ids.ts';
 import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
 import { newReading, reading } from './readings.ts';
@@ -149,6 +150,12 @@ export const endpoints = {
     path: '/recordings',
     summary: 'All recordings without their numbers, newest first',
     response: z.array(recordingInfo),
+  },
+  listFeeds: {
+    method: 'get',
+    path: '/feeds',
+    summary: 'The live feeds of this server; each streams at /feeds/{id}/stream as server-sent events',
+    response: z.array(feedInfo),
   },
   recordVerdict: {
     method: 'post',

@@ -31,6 +31,14 @@ export {
   type Reading,
 } from './readings.ts';
 export {
+  feedEvent,
+  feedInfo,
+  type FeedEvent,
+  type FeedInfo,
+  type FeedSample,
+  type FeedStatus,
+} from './feeds.ts';
+export {
   MOST_RECORDING_BYTES,
   newRecording,
   recordingInfo,

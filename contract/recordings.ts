@@ -33,7 +33,7 @@ export const recordingInfo = z.strictObject({
   jobId: id,
   name: plainText(120).min(1, 'Give the recording a name.'),
   takenAt: instant,
-  source: z.enum(['import', 'bench']),
+  source: z.enum(['import', 'bench', 'live']),
   channels: z.array(channel).min(1).max(MOST_CHANNELS),
   samples: z.int().min(1).max(MOST_SAMPLES),
   durationSeconds: seconds,

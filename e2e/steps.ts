@@ -65,7 +65,9 @@ export const section = (page: Page, name: string) => page.getByRole('tab', { nam
 
 /** The page as it stands has no accessibility fault that axe knows of. */
 export async function noAccessibilityFault(page: Page): Promise<void> {
-  await page.waitForLoadState('networkidle');
+  // A live stream never lets the network rest: what is still loading says so itself.
+  await page.getByText(/^Loading /u).waitFor({ state: 'detached' });
+  await page.evaluate(() => document.fonts.ready);
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
 }

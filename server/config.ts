@@ -11,6 +11,11 @@ const schema = z.object({
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   /** `demo` adds the invented jobs to an empty database. */
   LETTURA_DATA: z.enum(['demo', 'none']).default('none'),
+  /** A meter that speaks SCPI over a socket, as host:port; or the stand-in, which the demo takes unless told otherwise. */
+  LETTURA_METER: z
+    .string()
+    .regex(/^(none|simulated|[\w.-]+:\d{1,5})$/u, 'Set LETTURA_METER to host:port, simulated or none.')
+    .optional(),
 });
 
 export const readConfig = (environment: NodeJS.ProcessEnv) => schema.safeParse(environment);

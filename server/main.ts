@@ -8,6 +8,7 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { seedDemo } from './demo/seedDemo.ts';
+import { meterOf } from './feeds/meterOf.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
@@ -16,7 +17,7 @@ if (!config.success) {
   console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
   process.exit(2);
 }
-const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA } = config.data;
+const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_METER } = config.data;
 
 const webFolder = fileURLToPath(new URL('../web/dist', import.meta.url));
 if (!existsSync(webFolder)) {
@@ -31,7 +32,11 @@ await shipSensors(db);
 await shipInstruments(db);
 if (LETTURA_DATA === 'demo') await seedDemo(db);
 
-const server = createServer(createApp({ db, log, webFolder }));
+const stopping = new AbortController();
+const meter = await meterOf(LETTURA_METER ?? (LETTURA_DATA === 'demo' ? 'simulated' : 'none'), log);
+const server = createServer(
+  createApp({ db, log, webFolder, stopping: stopping.signal, ...(meter ? { meter: meter.feed } : {}) }),
+);
 server.listen(PORT, HOST, () => {
   const { address, port } = server.address() as AddressInfo;
   log.info({ address, port }, 'listening');
@@ -41,6 +46,8 @@ server.listen(PORT, HOST, () => {
 /** Answers what has been asked, takes nothing new, and lets the database go. */
 function stop(): void {
   log.info('stopping');
+  stopping.abort();
+  void meter?.stop();
   server.close(() => void pool.end().then(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(1), 5000).unref();

@@ -3,18 +3,21 @@ const MEDIAN_TO_SIGMA = 1.4826;
 /** Enough to know a scatter by; a median of millions says no more. */
 const MOST_SAMPLES = 20_000;
 
+/** A second difference adds one sample twice and two once: 4 + 1 + 1 times the variance of one. */
+const SECOND_DIFFERENCE = Math.sqrt(6);
+
 /**
- * The scatter of a signal from one sample to the next, in its own unit: by the median of its differences, so that neither
- * travel nor dropouts count.
+ * The scatter of a signal from one sample to the next, in its own unit: by the median of its second differences, so that
+ * neither travel at any steady speed nor dropouts count.
  */
 export function noiseOf(values: Float64Array): number {
   const stride = Math.max(1, Math.floor(values.length / MOST_SAMPLES));
   const differences: number[] = [];
-  for (let i = 1; i < values.length; i += stride) {
-    const difference = Math.abs(values[i]! - values[i - 1]!);
+  for (let i = 2; i < values.length; i += stride) {
+    const difference = Math.abs(values[i]! - 2 * values[i - 1]! + values[i - 2]!);
     if (!Number.isNaN(difference)) differences.push(difference);
   }
   if (differences.length === 0) return 0;
   const sorted = Float64Array.from(differences).sort();
-  return (MEDIAN_TO_SIGMA * sorted[sorted.length >> 1]!) / Math.SQRT2;
+  return (MEDIAN_TO_SIGMA * sorted[sorted.length >> 1]!) / SECOND_DIFFERENCE;
 }

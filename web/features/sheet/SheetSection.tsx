@@ -2,8 +2,10 @@ import { canBeSwept, recordSweep, whatWasWrong } from '@lettura/bench';
 import type { Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/evidence';
 import { useDispatch, useSelector } from 'react-redux';
+import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
+import { LivePanel } from '../live/index.ts';
 import { IsolatePanel } from '../isolate/index.ts';
 import { SweepSection } from '../sweeps/index.ts';
 import { WiresPanel } from '../wires/index.ts';
@@ -49,8 +51,12 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
     dispatch(correctionStarted({ jobId: job.id, id: reading.id, draft: reading.enteredText }));
     onType();
   };
-  const instrument = job.bench && (
+  const { data: feeds } = useListFeedsQuery();
+  const [feed] = feeds ?? [];
+  const instrument = job.bench ? (
     <BenchPanel bench={job.bench} state={state} target={selected} onTake={(text) => entry.enter(text)} />
+  ) : (
+    feed && selected.kind === 'wire' && <LivePanel feed={feed} onTake={(text) => entry.enter(text)} />
   );
   switch (section) {
     case 'reading':

@@ -7,6 +7,9 @@ import type { Problem } from '@lettura/core/problem';
 import type { ChannelUse, Recording, SweepContext } from '@lettura/core/sweep';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useListFeedsQuery } from '../../app/api.ts';
+import { CaptureBar } from '../live/index.ts';
+import { usesOf } from './usesOf.ts';
 import { packed } from './packRecording.ts';
 import { RecordingList } from './RecordingList.tsx';
 import { useKeepSweep } from './useKeepSweep.ts';
@@ -26,22 +29,26 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
   const keep = useKeepSweep(ask);
   const [problem, setProblem] = useState<Problem>();
   const [working, setWorking] = useState(false);
-  const sweep = async () => {
-    if (!record) return;
+  const { data: feeds } = useListFeedsQuery();
+  const [feed] = feeds ?? [];
+  const keepThis = async (
+    { recording, uses }: { recording: Recording; uses: ChannelUse[] },
+    name: string,
+    source: RecordingInfo['source'],
+  ) => {
     setWorking(true);
-    const { recording, uses } = record();
     const samples = recording.seconds.length;
     const held = await ask('load', {
       data: await packed(recording),
       samples,
-      channels: recording.channels.map(({ name, unit }) => ({ name, unit })),
+      channels: recording.channels.map((one) => ({ name: one.name, unit: one.unit })),
     });
     setProblem(
       held.ok
         ? await keep({
             jobId,
-            name: 'Slow travel, up and down',
-            source: 'bench',
+            name,
+            source,
             held: held.value,
             uses,
             context,
@@ -57,11 +64,28 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
           Import a recording
         </Button>
         {record && (
-          <Button variant="outlined" onClick={() => void sweep()} disabled={working}>
+          <Button
+            variant="outlined"
+            onClick={() => void keepThis(record(), 'Slow travel, up and down', 'bench')}
+            disabled={working}
+          >
             {working ? 'Recording …' : 'Sweep the simulated sensor'}
           </Button>
         )}
       </Box>
+      {!record && feed && (
+        <CaptureBar
+          feed={feed}
+          jobId={jobId}
+          onCaptured={(recording) =>
+            void keepThis(
+              { recording, uses: usesOf(recording.channels, context.companion) },
+              'From the meter',
+              'live',
+            )
+          }
+        />
+      )}
       {problem && (
         <Alert severity="error" sx={{ mb: 1 }}>
           {problem.message} {problem.next}

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+
+export const feedStatus = z.strictObject({
+  state: z.enum(['connecting', 'live', 'lost']),
+  /** As it names itself. */
+  instrument: z.string().max(80).optional(),
+  /** What is wrong, or worth a look. */
+  message: z.string().max(400).optional(),
+});
+export type FeedStatus = z.infer<typeof feedStatus>;
+
+export const feedSample = z.strictObject({
+  /** Counts up by one: a gap is seen, and a browser that dropped out says how far it got. */
+  number: z.int().min(1),
+  /** By the server's clock, in milliseconds since 1970. */
+  atMs: z.number(),
+  /** By channel; null where it was over its range or no number. */
+  values: z.array(z.number().nullable()).max(8),
+});
+export type FeedSample = z.infer<typeof feedSample>;
+
+/** One event of a feed's stream. */
+export const feedEvent = z.strictObject({
+  status: feedStatus,
+  samples: z.array(feedSample),
+  /** Samples that are lost for good, because nobody fetched them in time. */
+  missed: z.int().min(0),
+  /** The server's clock now: the age of a value is counted by it. */
+  nowMs: z.number(),
+});
+export type FeedEvent = z.infer<typeof feedEvent>;
+
+export const feedInfo = z.strictObject({
+  id: z.literal('meter'),
+  name: z.string(),
+  channels: z.array(z.string()).max(8),
+  status: feedStatus,
+});
+export type FeedInfo = z.infer<typeof feedInfo>;

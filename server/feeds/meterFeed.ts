@@ -1,0 +1,126 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import type { FeedInfo } from '@lettura/contract';
+import type { Logger } from 'pino';
+import { FeedBuffer } from './feedBuffer.ts';
+import { parseScpiError, parseScpiNumber, type ScpiValue } from './parseScpi.ts';
+import { ScpiSession, type ScpiError } from './scpiSession.ts';
+
+export interface MeterFeedOptions {
+  host: string;
+  port: number;
+  /** As the instrument numbers them. */
+  channels: readonly number[];
+  samplesPerSecond: number;
+  timeoutMs?: number;
+  firstWaitMs?: number;
+  longestWaitMs?: number;
+  log: Logger;
+}
+
+const TIMEOUT_MS = 2000;
+const FIRST_WAIT_MS = 300;
+const LONGEST_WAIT_MS = 5000;
+const KEPT_SAMPLES = 12_000;
+const MOST_ERRORS = 10;
+
+/** A bench meter or logger that is asked again and again; connects anew by itself, and never hangs on a silent one. */
+export class MeterFeed {
+  readonly buffer = new FeedBuffer(KEPT_SAMPLES);
+  readonly #options: MeterFeedOptions;
+  readonly #stopped = new AbortController();
+  readonly #done: Promise<void>;
+  #session: ScpiSession | undefined;
+
+  constructor(options: MeterFeedOptions) {
+    this.#options = options;
+    this.#done = this.#run();
+  }
+
+  get info(): FeedInfo {
+    return {
+      id: 'meter',
+      name: this.buffer.status.instrument ?? 'Meter',
+      channels: this.#options.channels.map((channel) => `Channel ${channel}`),
+      status: this.buffer.status,
+    };
+  }
+
+  async stop(): Promise<void> {
+    this.#stopped.abort();
+    this.#session?.close();
+    await this.#done;
+  }
+
+  async #run(): Promise<void> {
+    const {
+      host,
+      port,
+      timeoutMs = TIMEOUT_MS,
+      firstWaitMs = FIRST_WAIT_MS,
+      longestWaitMs = LONGEST_WAIT_MS,
+      log,
+    } = this.#options;
+    let waitMs = firstWaitMs;
+    while (!this.#stopped.signal.aborted) {
+      try {
+        this.#session = await ScpiSession.open(host, port, timeoutMs);
+        await this.#follow(this.#session, () => (waitMs = firstWaitMs));
+      } catch (error) {
+        const { message } = error as ScpiError;
+        log.warn({ feed: 'meter', message }, 'The meter is away.');
+        this.buffer.setStatus({ state: 'lost', message });
+      }
+      this.#session?.close();
+      // Stopped while waiting: the loop ends by itself.
+      await pause(waitMs, undefined, { signal: this.#stopped.signal }).catch(() => {});
+      waitMs = Math.min(2 * waitMs, longestWaitMs);
+    }
+  }
+
+  async #follow(session: ScpiSession, works: () => void): Promise<void> {
+    const { channels, samplesPerSecond } = this.#options;
+    session.tell('*CLS');
+    const [maker = '', model = ''] = (await session.ask('*IDN?')).split(',');
+    const name = `${maker} ${model}`.trim().slice(0, 60);
+    const everyMs = 1000 / samplesPerSecond;
+    for (let due = performance.now(); !this.#stopped.signal.aborted; due += everyMs) {
+      // All channels in one question: they belong to one moment, as nearly as the instrument can.
+      const line = await session.ask(`MEAS:VOLT:DC? (@${channels.join(',')})`);
+      const atMs = Date.now();
+      const answers = line.split(',').map(parseScpiNumber);
+      const values = channels.map((_, i) => {
+        const answer = answers[i];
+        return answer?.kind === 'value' ? answer.value : null;
+      });
+      const remark = await this.#remarkOn(answers, session);
+      this.buffer.push({ atMs, values });
+      this.buffer.setStatus({ state: 'live', instrument: name, ...(remark ? { message: remark } : {}) });
+      works();
+      const left = due + everyMs - performance.now();
+      // A slow instrument is asked as fast as it answers; what was missed is not made up.
+      if (left < 0) due = performance.now() - everyMs;
+      else await pause(left);
+    }
+  }
+
+  async #remarkOn(answers: readonly ScpiValue[], session: ScpiSession): Promise<string | undefined> {
+    const { channels } = this.#options;
+    const over = channels.find((_, i) => answers[i]?.kind === 'over-range');
+    if (over !== undefined) return `channel ${over} is over its range`;
+    const odd = channels.find((_, i) => answers[i]?.kind !== 'value');
+    return odd === undefined
+      ? undefined
+      : ((await this.#errorOf(session)) ?? `channel ${odd} gave no number`);
+  }
+
+  /** Empties the error queue and gives its first entry. */
+  async #errorOf(session: ScpiSession): Promise<string | undefined> {
+    let first: string | undefined;
+    for (let i = 0; i < MOST_ERRORS; i++) {
+      const error = parseScpiError(await session.ask('SYST:ERR?'));
+      if (error === undefined) break;
+      first ??= error;
+    }
+    return first;
+  }
+}

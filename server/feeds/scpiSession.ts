@@ -1,0 +1,113 @@
+import { connect, type Socket } from 'node:net';
+
+export type ScpiFault = 'unreachable' | 'timeout' | 'closed' | 'garbage';
+
+/** What went wrong with an instrument, in a code that the feed can act on. */
+export class ScpiError extends Error {
+  readonly fault: ScpiFault;
+  constructor(fault: ScpiFault, message: string) {
+    super(message);
+    this.fault = fault;
+  }
+}
+
+const LONGEST_LINE = 4096;
+
+/**
+ * A conversation with an instrument over a socket, one question at a time, each a line and answered by a line
+ * (IEEE 488.2 messages over TCP). Any failure ends the session: whoever holds it makes a new one.
+ */
+export class ScpiSession {
+  readonly #socket: Socket;
+  readonly #timeoutMs: number;
+  #text = '';
+  #answer: { take: (line: string) => void; fail: (error: ScpiError) => void } | undefined;
+  #ended: ScpiError | undefined;
+
+  private constructor(socket: Socket, timeoutMs: number) {
+    this.#socket = socket;
+    this.#timeoutMs = timeoutMs;
+    socket.setEncoding('latin1');
+    socket.on('data', (text: string) => this.#receive(text));
+    socket.on('error', (error) => this.#end(new ScpiError('closed', error.message)));
+    socket.on('close', () => this.#end(new ScpiError('closed', 'The instrument closed the connection.')));
+  }
+
+  static open(host: string, port: number, timeoutMs: number): Promise<ScpiSession> {
+    return new Promise((resolve, reject) => {
+      const socket = connect({ host, port });
+      const timer = setTimeout(() => {
+        socket.destroy();
+        reject(new ScpiError('timeout', `No connection to ${host}:${port} within ${timeoutMs} ms.`));
+      }, timeoutMs);
+      socket.once('error', (error) => {
+        clearTimeout(timer);
+        reject(new ScpiError('unreachable', error.message));
+      });
+      socket.once('connect', () => {
+        clearTimeout(timer);
+        socket.removeAllListeners('error');
+        socket.setNoDelay(true);
+        resolve(new ScpiSession(socket, timeoutMs));
+      });
+    });
+  }
+
+  /** Sends a query and gives the line that answers it. */
+  ask(query: string): Promise<string> {
+    if (this.#ended) return Promise.reject(this.#ended);
+    if (this.#answer) return Promise.reject(new ScpiError('garbage', 'A question is still open.'));
+    return new Promise((resolve, reject) => {
+      const timer = setTimeout(
+        () => this.#end(new ScpiError('timeout', `No answer to ${query} within ${this.#timeoutMs} ms.`)),
+        this.#timeoutMs,
+      );
+      this.#answer = {
+        take: (line) => {
+          clearTimeout(timer);
+          resolve(line);
+        },
+        fail: (error) => {
+          clearTimeout(timer);
+          reject(error);
+        },
+      };
+      this.#socket.write(`${query}\n`);
+    });
+  }
+
+  /** A command without an answer. */
+  tell(command: string): void {
+    if (!this.#ended) this.#socket.write(`${command}\n`);
+  }
+
+  close(): void {
+    this.#end(new ScpiError('closed', 'The session was closed.'));
+  }
+
+  #receive(text: string): void {
+    this.#text += text;
+    for (let end = this.#text.indexOf('\n'); end >= 0; end = this.#text.indexOf('\n')) {
+      const line = this.#text.slice(0, end).replace(/\r$/u, '');
+      this.#text = this.#text.slice(end + 1);
+      const answer = this.#answer;
+      this.#answer = undefined;
+      if (!answer) {
+        this.#end(new ScpiError('garbage', 'The instrument spoke without being asked.'));
+        return;
+      }
+      answer.take(line);
+    }
+    if (this.#text.length > LONGEST_LINE)
+      this.#end(new ScpiError('garbage', 'The instrument sent a line without an end.'));
+  }
+
+  #end(error: ScpiError): void {
+    if (this.#ended) return;
+    this.#ended = error;
+    this.#socket.destroy();
+    const answer = this.#answer;
+    this.#answer = undefined;
+    answer?.fail(error);
+  }
+}

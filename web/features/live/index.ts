@@ -1,0 +1,2 @@
+export { CaptureBar } from './CaptureBar.tsx';
+export { LivePanel } from './LivePanel.tsx';
