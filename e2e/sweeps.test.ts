@@ -34,11 +34,11 @@ const choose = async (path: string) => {
 };
 const found = () => page.getByRole('region', { name: 'What was found' });
 /** Twelve seconds of a half-ratio pedal at 250 samples a second, with decimal commas; track 2 lifts off round 41 %. */
-function pedalSweep(): string {
+function pedalSweep(lifts = true): string {
   const rows = Array.from({ length: 3000 }, (_, i) => {
     const travel = Math.min(1, Math.max(0, Math.min((i - 200) / 1200, (2800 - i) / 1200)));
     const first = 1 + 3.4 * travel;
-    const second = travel > 0.4 && travel < 0.42 ? 0.01 : first / 2;
+    const second = lifts && travel > 0.4 && travel < 0.42 ? 0.01 : first / 2;
     return [4 * i, first.toFixed(3), second.toFixed(3)].join(';').replaceAll('.', ',');
   });
   return `Zeit [ms];Spur 1 [V];=Spur 2 [V]\n${rows.join('\n')}\n`;
@@ -100,6 +100,36 @@ test('a finding brings its place into view, and the keys move and zoom', async (
   await noAccessibilityFault(page);
 });
 
+test('track against track, the plot as a picture, and another recording beside it', async () => {
+  await page.getByRole('img', { name: /Spur 2 \(V\) against Spur 1 \(V\), with the band/u }).waitFor();
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the plot as a picture' }).click(),
+  ]);
+  expect(picture.suggestedFilename()).toBe('pedal.png');
+  expect((await readFile(await picture.path())).subarray(1, 4).toString()).toBe('PNG');
+  // The repaired pedal, read again.
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  await choose(fileOf('repaired.csv', pedalSweep(false)));
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await found().getByText('No fault in this recording').waitFor();
+  const before = await page.locator('svg.recharts-surface').first().locator('.recharts-area').count();
+  await page.getByRole('combobox', { name: 'Beside it, drawn broad' }).click();
+  await page.getByRole('option', { name: /^pedal,/u }).click();
+  await expect
+    .poll(() => page.locator('svg.recharts-surface').first().locator('.recharts-area').count())
+    .toBe(before + 1);
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page
+    .getByRole('list', { name: 'Recordings' })
+    .getByRole('link', { name: 'pedal', exact: true })
+    .click();
+  await page.getByText('in view 0.00 to 12.00 s').waitFor();
+});
+
 test('exported it is read back exactly, its description beside it, and a name is no formula', async () => {
   const downloads: Promise<string>[] = [];
   page.on('download', (download) => downloads.push(download.path().then((path) => readFile(path, 'utf8'))));
@@ -150,6 +180,7 @@ test('a file without time asks for the rate, and its odd cells become gaps', asy
   await page.getByRole('button', { name: 'Read and keep on the job' }).click();
   await page.getByText('200 samples in 4.0 s').waitFor();
   await found().getByText('No fault in this recording').waitFor();
+  await found().getByText('Cells that are no numbers, now gaps: 1 (row 52, column 1: “oops”).').waitFor();
 });
 
 test('a CAN log gives live data as channels', async () => {

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { SensorProfile } from '../transfer/index.ts';
 import reference from './reference/recordings.json' with { type: 'json' };
-import { analyseSweep, type Recording, type SweepContext } from './index.ts';
+import { against, analyseSweep, sweepBand, type Recording, type SweepContext } from './index.ts';
 
 const PEDAL: SensorProfile = {
   measures: 'position',
@@ -114,4 +114,39 @@ test('where a track drops out the pair is not told as broken too, and a dropout 
     ({ kind }) => kind === 'travel',
   );
   expect(travel?.sentence).toMatch(/^Moved 2 times, from 0\.0 % to 100\.0 %/u);
+});
+
+test('against a stimulus recorded beside it the figures of the sweep are told, and past its tolerance they are a fault', () => {
+  const stimulus = Float64Array.from({ length: 1600 }, (_, i) => 100 * Math.abs(((i / 400 + 1) % 2) - 1));
+  const volts = (off: number) => stimulus.map((percent) => 1 + 0.034 * percent + off);
+  const told = (off: number) =>
+    analyseSweep(recordingOf(100, volts(off), stimulus), context({ uses: ['signal', 'stimulus'] })).find(
+      ({ kind }) => kind === 'figures',
+    );
+  expect(told(0)).toMatchObject({ weight: 'note' });
+  // 0.136 V are 4 % of the travel, of which the sensor may have 2.
+  expect(told(0.136)?.weight).toBe('fault');
+  expect(told(0.136)?.sentence).toMatch(
+    /inaccuracy 4\.\d\d % \(the sensor is allowed 2\.00 %\), hysteresis 0\.00 %/u,
+  );
+});
+
+test('a plot of value against value leaves no sample out, and its band is the law of the pair', () => {
+  const [first] = pair().channels.map(({ values }) => values);
+  const second = first!.map((value) => value / 2);
+  second[900] = 0.02;
+  const plot = against(first!, second, 100)!;
+  expect(Math.min(...[...plot.lowest].filter((value) => !Number.isNaN(value)))).toBe(0.02);
+  expect(against(new Float64Array(5).fill(1), new Float64Array(5), 10)).toBeUndefined();
+  const band = sweepBand(context())!;
+  expect(band).toMatchObject({ along: 0, up: 1 });
+  expect(band.bandAt(3).lowest).toBeCloseTo(1.3, 9);
+  expect(band.bandAt(3).highest).toBeCloseTo(1.7, 9);
+  expect(sweepBand(context({ uses: ['signal', 'other'] }))).toBeUndefined();
+  const known = sweepBand(context({ uses: ['signal', 'stimulus'] }))!;
+  expect(known).toMatchObject({ along: 1, up: 0 });
+  expect(known.bandAt(50)).toEqual({
+    lowest: expect.closeTo(2.632, 3) as number,
+    highest: expect.closeTo(2.768, 3) as number,
+  });
 });

@@ -1,16 +1,17 @@
 import type { Companion } from '../companion/index.ts';
 import { pairDeviation } from '../positionPair/index.ts';
 import { formatWithBasis, type PressureUnit } from '../quantity/index.ts';
-import { valueFromSignal, type SensorProfile } from '../transfer/index.ts';
+import { toleranceAt, valueFromSignal, type SensorProfile } from '../transfer/index.ts';
 import { dropouts } from './dropouts.ts';
 import { lagBetween } from './lag.ts';
 import { noiseOf } from './noise.ts';
 import { pairOverSweep } from './pairOverSweep.ts';
 import { sampleRate, type Recording } from './recording.ts';
 import { stuckAgainst } from './standsStill.ts';
+import { sweepFigures } from './figures.ts';
 import { strokesOf } from './strokes.ts';
 
-export const CHANNEL_USES = ['signal', 'second-signal', 'reference', 'live', 'other'] as const;
+export const CHANNEL_USES = ['signal', 'second-signal', 'reference', 'live', 'stimulus', 'other'] as const;
 export type ChannelUse = (typeof CHANNEL_USES)[number];
 
 export interface SweepContext {
@@ -22,7 +23,17 @@ export interface SweepContext {
   pressureUnit: PressureUnit;
 }
 
-export const SWEEP_FINDINGS = ['dropout', 'pair', 'stuck', 'reference', 'lag', 'noise', 'travel'] as const;
+export const SWEEP_FINDINGS = [
+  'dropout',
+  'pair',
+  'stuck',
+  'reference',
+  'lag',
+  'noise',
+  'travel',
+  'figures',
+  'import',
+] as const;
 
 /** What a recording shows: a sentence, and the place in the plot. */
 export interface SweepFinding {
@@ -54,6 +65,7 @@ export function analyseSweep(recording: Recording, context: SweepContext): Sweep
     ...liveAgainstWire(recording, context),
     ...noisySignals(recording, context),
     ...travelOf(recording, context),
+    ...figuresOf(recording, context),
   ];
   const rank = ({ weight }: SweepFinding) => (weight === 'fault' ? 0 : 1);
   return found.sort((a, b) => rank(a) - rank(b) || a.fromSeconds - b.fromSeconds);
@@ -266,6 +278,38 @@ function travelOf(recording: Recording, context: SweepContext): SweepFinding[] {
       kind: 'travel',
       weight: 'note',
       sentence: `Moved ${strokes.length} ${strokes.length === 1 ? 'time' : 'times'}, from ${low} to ${high}, at ${rate < 10 ? rate.toFixed(1) : Math.round(rate)} samples a second. What is shorter than ${lasting(1 / rate)}, or outside this travel, was not seen.`,
+      channel,
+      fromSeconds: recording.seconds[0] ?? 0,
+      untilSeconds: recording.seconds.at(-1) ?? 0,
+    },
+  ];
+}
+
+/** Against a stimulus that was recorded beside it: the figures of a sweep, in the terms of IEC 61298-2. */
+function figuresOf(recording: Recording, context: SweepContext): SweepFinding[] {
+  const { profile } = context;
+  const [channel, along] = [indexOf(context, 'signal'), indexOf(context, 'stimulus')];
+  const [volts, stimulus] = [recording.channels[channel]?.values, recording.channels[along]?.values];
+  if (!volts || !stimulus) return [];
+  const output = volts.map((signalVolts) => {
+    const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
+    const value = valueFromSignal(wires, profile);
+    return value.ok ? value.value.value : NaN;
+  });
+  const figures = sweepFigures(stimulus, output, (value) => value);
+  if (!figures) return [];
+  const middle = (profile.lowest + profile.highest) / 2;
+  const swept =
+    stimulus.reduce((a, b) => Math.max(a, b), -Infinity) -
+    stimulus.reduce((a, b) => Math.min(a, b), Infinity);
+  const allowedPercent = (100 * toleranceAt(middle, profile)) / swept;
+  const wrong = figures.inaccuracyPercent > allowedPercent;
+  const percent = (value: number) => `${value.toFixed(2)} %`;
+  return [
+    {
+      kind: 'figures',
+      weight: wrong ? 'fault' : 'note',
+      sentence: `Against the stimulus, of the span swept: inaccuracy ${percent(figures.inaccuracyPercent)} (the sensor is allowed ${percent(allowedPercent)}), hysteresis ${percent(figures.hysteresisPercent)}, non-linearity ${percent(figures.terminalNonLinearityPercent)} by its ends and ${percent(figures.independentNonLinearityPercent)} at best${figures.repeatabilityPercent === undefined ? '' : `, repeatability ${percent(figures.repeatabilityPercent)}`}; ${figures.strokesUp} strokes up, ${figures.strokesDown} down.`,
       channel,
       fromSeconds: recording.seconds[0] ?? 0,
       untilSeconds: recording.seconds.at(-1) ?? 0,

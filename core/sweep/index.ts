@@ -6,7 +6,9 @@ export {
   type SweepContext,
   type SweepFinding,
 } from './analyse.ts';
+export { against, type Against } from './against.ts';
 export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
+export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
 export { lagBetween, type Lag } from './lag.ts';
 export { MinMaxPyramid, type Envelope } from './minMaxPyramid.ts';
@@ -16,4 +18,5 @@ export { plateaus, type Plateau } from './plateaus.ts';
 export { indexAt, sampleRate, type Channel, type Recording } from './recording.ts';
 export { stuckAgainst, type Stuck } from './standsStill.ts';
 export { stepResponse, type StepResponse } from './stepResponse.ts';
+export { sweepBand, type SweepBand } from './sweepBand.ts';
 export { strokesOf, type Stroke } from './strokes.ts';

@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import reference from './reference/recordings.json' with { type: 'json' };
 import {
   dropouts,
+  envelopeInTime,
   lagBetween,
   MinMaxPyramid,
   noiseOf,
@@ -192,4 +193,36 @@ test('an envelope holds every sample, at every zoom, gaps left out', () => {
       },
     ),
   );
+});
+
+test('columns are of equal time, whatever the moments: a recording that ends early ends early in the plot', () => {
+  const seconds = Float64Array.of(0, 1, 2, 2.1, 2.2, 2.3, 4);
+  const values = Float64Array.of(1, 2, 3, 0, 5, 3, 7);
+  const view = { fromSeconds: 0, toSeconds: 8, columns: 8 };
+  const { lowest, highest } = envelopeInTime(seconds, new MinMaxPyramid(values), view);
+  expect([...lowest]).toEqual([1, 2, 0, expect.closeTo(3 + (4 * 1.2) / 1.7, 9), 7, NaN, NaN, NaN]);
+  expect([...highest].slice(0, 3)).toEqual([1, 2, 5]);
+  // Far into one interval: the line between its two samples.
+  const near = envelopeInTime(seconds, new MinMaxPyramid(values), {
+    fromSeconds: 0.25,
+    toSeconds: 0.75,
+    columns: 2,
+  });
+  expect([...near.lowest]).toEqual([1.375, 1.625]);
+});
+
+test('in time as by index: every sample of the view is inside the envelope', () => {
+  const noise = normal(21);
+  const seconds = Float64Array.from({ length: 5000 }, (_, i) => i * 0.01 + 0.004 * Math.abs(Math.sin(i)));
+  const values = Float64Array.from(seconds, () => noise());
+  const view = { fromSeconds: 7.3, toSeconds: 31.1, columns: 123 };
+  const { lowest, highest } = envelopeInTime(seconds, new MinMaxPyramid(values), view);
+  const width = (view.toSeconds - view.fromSeconds) / view.columns;
+  seconds.forEach((moment, i) => {
+    if (moment < view.fromSeconds || moment > view.toSeconds) return;
+    const column = Math.min(view.columns - 1, Math.floor((moment - view.fromSeconds) / width));
+    const near = [column - 1, column, column + 1];
+    expect(Math.min(...near.map((at) => lowest[at] ?? Infinity))).toBeLessThanOrEqual(values[i]!);
+    expect(Math.max(...near.map((at) => highest[at] ?? -Infinity))).toBeGreaterThanOrEqual(values[i]!);
+  });
 });

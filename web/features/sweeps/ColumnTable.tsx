@@ -14,6 +14,7 @@ const USE_WORDS: Record<ChannelUse, string> = {
   'second-signal': 'Second signal (track 2)',
   reference: 'Reference',
   live: 'Live data',
+  stimulus: 'Stimulus (gauge, angle)',
   other: 'Something else',
 };
 const TIME_WORDS: Record<TimeForm, string> = {

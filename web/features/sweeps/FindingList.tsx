@@ -35,11 +35,7 @@ function Notes({ findings, marked, onShow }: FindingListProps) {
           </Typography>
         );
         return (
-          <Box
-            component="li"
-            key={`${finding.kind} ${finding.channel} ${finding.fromSeconds}`}
-            sx={{ borderTop: 1, borderColor: 'divider' }}
-          >
+          <Box component="li" key={finding.sentence} sx={{ borderTop: 1, borderColor: 'divider' }}>
             {onShow ? (
               <ButtonBase
                 aria-pressed={finding === marked}

@@ -1,19 +1,24 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
 import type { NewRecording } from '@lettura/contract';
 import { csvMetadata } from '@lettura/core/recordingFile';
 import type { Problem } from '@lettura/core/problem';
-import type { Envelope, SweepFinding } from '@lettura/core/sweep';
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { useRecordingQuery } from '../../app/api.ts';
+import { useJobSheetQuery, useRecordingQuery } from '../../app/api.ts';
 import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
+import { AgainstPlot } from './AgainstPlot.tsx';
+import { plotImage } from './plotImage.ts';
+import { BesideChoice } from './BesideChoice.tsx';
+import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
@@ -39,6 +44,8 @@ export default function SweepPage() {
   return data && ready ? <LoadedSweep recording={data} ask={ask} /> : <Loading what="the recording" />;
 }
 
+const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}-]+/gu, '-');
+
 const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
 
@@ -48,7 +55,21 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
   const [envelopes, setEnvelopes] = useState<Envelope[]>();
   const [shown, setShown] = useState(view);
   const [marked, setMarked] = useState<SweepFinding>();
+  const plot = useRef<HTMLDivElement>(null);
+  const { palette } = useTheme();
+  const { data: sheet } = useJobSheetQuery(jobId);
   const { fromSeconds, toSeconds } = view;
+  const band = useMemo(
+    () =>
+      sheet &&
+      sweepBand({
+        profile: sheet.sensor.profile,
+        companion: sheet.sensor.companion,
+        uses: channels.map(({ use }) => use),
+        pressureUnit: 'kPa',
+      }),
+    [sheet, channels],
+  );
   useEffect(() => {
     let current = true;
     const all = channels.map((_, i) => i);
@@ -61,6 +82,8 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
       current = false;
     };
   }, [ask, channels, fromSeconds, toSeconds]);
+  const [besideId, setBesideId] = useState('');
+  const others = useBeside(besideId, channels.length, { fromSeconds, toSeconds }, COLUMNS);
   const show = (finding: SweepFinding) => {
     setMarked(finding);
     to.show({ fromSeconds: finding.fromSeconds, toSeconds: finding.untilSeconds });
@@ -79,7 +102,7 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
     action();
   };
   const exportCsv = async () => {
-    const file = `${name.replace(/[^\p{L}\p{N}-]+/gu, '-')}.csv`;
+    const file = `${fileName(name)}.csv`;
     const csv = await ask('csv', {});
     if (!csv.ok) return;
     downloadBlob(file, csv.value);
@@ -88,6 +111,16 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
       file,
     );
     downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
+  };
+  const exportPicture = async () => {
+    const picture =
+      plot.current &&
+      (await plotImage(
+        plot.current,
+        channels.map((one) => one.name),
+        { background: palette.background.paper, ink: palette.text.primary },
+      ));
+    if (picture) downloadBlob(`${fileName(name)}.png`, picture);
   };
   const heightPx = STRIP_HEIGHTS_PX[Math.min(channels.length, STRIP_HEIGHTS_PX.length) - 1] ?? 150;
   return (
@@ -131,8 +164,17 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
               All
             </Button>
           </Box>
+          {sheet && (
+            <BesideChoice
+              recording={recording}
+              recordings={sheet.recordings}
+              value={besideId}
+              onChange={setBesideId}
+            />
+          )}
           {/* A group that the arrow keys move: reached by tab like a button. */}
           <Box
+            ref={plot}
             role="group"
             aria-label="Plot: plus and minus zoom, arrows move, zero shows all"
             tabIndex={0}
@@ -148,6 +190,7 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
                   name={channels[i]?.name ?? ''}
                   unit={channels[i]?.unit ?? ''}
                   envelope={envelope}
+                  other={others?.[i]}
                   {...shown}
                   findings={findings.filter(({ channel }) => channel === i)}
                   marked={marked?.channel === i ? marked : undefined}
@@ -157,7 +200,11 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
               </Box>
             ))}
           </Box>
-          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+          {band && <AgainstPlot ask={ask} band={band} channels={channels} />}
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+            <Button variant="outlined" onClick={() => void exportPicture()}>
+              Save the plot as a picture
+            </Button>
             <Button variant="outlined" onClick={() => void exportCsv()}>
               Export CSV with its description
             </Button>

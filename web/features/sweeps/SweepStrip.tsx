@@ -16,6 +16,8 @@ export interface SweepStripProps {
   name: string;
   unit: string;
   envelope: Envelope;
+  /** Of another recording over the same stretch, drawn behind. */
+  other?: Envelope | undefined;
   fromSeconds: number;
   toSeconds: number;
   findings: readonly SweepFinding[];
@@ -35,6 +37,7 @@ export function SweepStrip({
   name,
   unit,
   envelope,
+  other,
   fromSeconds,
   toSeconds,
   findings,
@@ -50,6 +53,7 @@ export function SweepStrip({
     return {
       seconds: fromSeconds + (span * (i + 0.5)) / columns,
       between: Number.isNaN(low) ? null : [low, high],
+      beside: pairOf(other?.lowest[i], other?.highest[i]),
     };
   });
   const inView = findings.filter(
@@ -58,8 +62,14 @@ export function SweepStrip({
   );
   const real = (all: Float64Array) => all.filter((value) => !Number.isNaN(value));
   const domain = roomyDomain(
-    real(envelope.lowest).reduce((a, b) => Math.min(a, b), Infinity),
-    real(envelope.highest).reduce((a, b) => Math.max(a, b), -Infinity),
+    [...real(envelope.lowest), ...real(other?.lowest ?? new Float64Array(0))].reduce(
+      (a, b) => Math.min(a, b),
+      Infinity,
+    ),
+    [...real(envelope.highest), ...real(other?.highest ?? new Float64Array(0))].reduce(
+      (a, b) => Math.max(a, b),
+      -Infinity,
+    ),
   );
   const ink = palette.text.primary;
   return (
@@ -110,6 +120,20 @@ export function SweepStrip({
           {marked && (
             <ReferenceLine x={marked.fromSeconds} stroke={palette.standing.faulty} strokeDasharray="4 3" />
           )}
+          {other && (
+            <Area
+              dataKey="beside"
+              type="linear"
+              stroke={palette.primary.main}
+              strokeWidth={3}
+              strokeOpacity={0.55}
+              fill={palette.primary.main}
+              fillOpacity={0.4}
+              isAnimationActive={false}
+              connectNulls={false}
+              activeDot={false}
+            />
+          )}
           <Area
             dataKey="between"
             type="linear"
@@ -126,3 +150,6 @@ export function SweepStrip({
     </div>
   );
 }
+
+const pairOf = (low: number | undefined, high: number | undefined): [number, number] | null =>
+  low === undefined || high === undefined || Number.isNaN(low) ? null : [low, high];

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '@lettura/core/problem';
 import { csvOf, decodeCandump, NumberScanner } from '@lettura/core/recordingFile';
-import { analyseSweep, indexAt, MinMaxPyramid, type Recording } from '@lettura/core/sweep';
+import { against, analyseSweep, envelopeInTime, MinMaxPyramid, type Recording } from '@lettura/core/sweep';
 import { openFile } from './openFile.ts';
 import { packed, unpacked } from './packRecording.ts';
 import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
@@ -58,11 +58,11 @@ async function read({
     .join('; ');
   return ok(
     hold(scanned, [
-      ...(missingCells > 0 ? [`${count(missingCells)} empty cells are gaps.`] : []),
-      ...(badCells > 0 ? [`${count(badCells)} cells are no numbers and became gaps (${where}).`] : []),
-      ...(extraCells > 0 ? [`${count(extraCells)} cells beyond the last column were left out.`] : []),
+      ...(missingCells > 0 ? [`Empty cells, now gaps: ${count(missingCells)}.`] : []),
+      ...(badCells > 0 ? [`Cells that are no numbers, now gaps: ${count(badCells)} (${where}).`] : []),
+      ...(extraCells > 0 ? [`Cells beyond the last column, left out: ${count(extraCells)}.`] : []),
       ...(backwardRows > 0
-        ? [`${count(backwardRows)} rows without a moment, or with one before the row above, were left out.`]
+        ? [`Rows without a moment, or with one before the row above, left out: ${count(backwardRows)}.`]
         : []),
     ]),
   );
@@ -89,6 +89,9 @@ function readLog(text: string): Result<Held, string> {
 const count = (n: number): string => n.toLocaleString('en-GB');
 const nothingHeld = () => fail('no-recording', 'There is no recording in hand.', 'Choose the file again.');
 
+const NOTHING = new MinMaxPyramid(new Float64Array(0));
+const pyramidOf = (channel: number): MinMaxPyramid => pyramids[channel] ?? NOTHING;
+
 async function answer(question: Question): Promise<Result<unknown, string>> {
   switch (question.name) {
     case 'open':
@@ -104,9 +107,14 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       return recording ? ok(analyseSweep(recording, question.ask.context)) : nothingHeld();
     case 'envelope': {
       if (!recording) return nothingHeld();
-      const { channels, fromSeconds, toSeconds, columns } = question.ask;
-      const [from, to] = [indexAt(recording.seconds, fromSeconds), indexAt(recording.seconds, toSeconds) + 1];
-      return ok(channels.map((channel) => pyramids[channel]?.envelope(from, to, columns)));
+      const { seconds } = recording;
+      const { channels, ...view } = question.ask;
+      return ok(channels.map((channel) => envelopeInTime(seconds, pyramidOf(channel), view)));
+    }
+    case 'against': {
+      const { along, up, columns } = question.ask;
+      const [x, y] = [recording?.channels[along]?.values, recording?.channels[up]?.values];
+      return x && y ? ok(against(x, y, columns)) : nothingHeld();
     }
     case 'pack':
       return recording ? ok(await packed(recording)) : nothingHeld();

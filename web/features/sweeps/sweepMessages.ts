@@ -1,6 +1,6 @@
 import type { Problem } from '@lettura/core/problem';
 import type { Layout } from '@lettura/core/recordingFile';
-import type { Channel, Envelope, SweepContext, SweepFinding } from '@lettura/core/sweep';
+import type { Against, Channel, Envelope, SweepContext, SweepFinding } from '@lettura/core/sweep';
 import type { Opened } from './openFile.ts';
 
 /** What is known of the recording that the worker holds. */
@@ -22,6 +22,7 @@ export interface SweepQuestions {
     ask: { channels: number[]; fromSeconds: number; toSeconds: number; columns: number };
     answer: Envelope[];
   };
+  against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
   pack: { ask: object; answer: string };
   csv: { ask: object; answer: Blob };
 }

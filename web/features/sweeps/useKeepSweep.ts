@@ -1,5 +1,5 @@
 import type { RecordingInfo } from '@lettura/contract';
-import type { ChannelUse, SweepContext } from '@lettura/core/sweep';
+import type { ChannelUse, SweepContext, SweepFinding } from '@lettura/core/sweep';
 import type { Problem } from '@lettura/core/problem';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -18,6 +18,18 @@ export interface KeepSweep {
 }
 
 const MOST_FINDINGS = 200;
+
+/** What was odd in the file stays with the recording. */
+const remarksOn = ({ remarks, durationSeconds }: Held): SweepFinding[] =>
+  remarks.map((sentence) => ({
+    kind: 'import',
+    weight: 'note',
+    sentence: sentence.slice(0, MOST_SENTENCE_LETTERS),
+    channel: 0,
+    fromSeconds: 0,
+    untilSeconds: durationSeconds,
+  }));
+const MOST_SENTENCE_LETTERS = 400;
 
 /** Analyses what the worker holds, keeps it on the job, and opens it. */
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
@@ -40,7 +52,7 @@ export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Probl
         channels: held.channels.map((channel, i) => ({ ...channel, use: uses[i] ?? 'other' })),
         samples,
         durationSeconds,
-        findings: findings.value.slice(0, MOST_FINDINGS),
+        findings: [...findings.value, ...remarksOn(held)].slice(0, MOST_FINDINGS),
         data: data.value,
       }).unwrap();
     } catch (error) {

@@ -1,0 +1,36 @@
+import type { Envelope } from '@lettura/core/sweep';
+import { useEffect, useState } from 'react';
+import { useRecordingQuery } from '../../app/api.ts';
+import { useSweepWorker } from './useSweepWorker.ts';
+import type { View } from './useView.ts';
+
+/** The same stretch of another recording, in a worker of its own; undefined while there is none. */
+export function useBeside(
+  recordingId: string,
+  channelCount: number,
+  { fromSeconds, toSeconds }: View,
+  columns: number,
+): Envelope[] | undefined {
+  const { data } = useRecordingQuery(recordingId, { skip: recordingId === '' });
+  const { ask } = useSweepWorker();
+  const [heldId, setHeldId] = useState('');
+  const [found, setFound] = useState<{ id: string; envelopes: Envelope[] }>();
+  useEffect(() => {
+    if (!data || data.id !== recordingId) return;
+    void ask('load', { data: data.data, samples: data.samples, channels: data.channels }).then((held) => {
+      if (held.ok) setHeldId(data.id);
+    });
+  }, [data, recordingId, ask]);
+  useEffect(() => {
+    if (heldId === '' || heldId !== recordingId) return undefined;
+    let current = true;
+    const channels = Array.from({ length: channelCount }, (_, i) => i);
+    void ask('envelope', { channels, fromSeconds, toSeconds, columns }).then((answer) => {
+      if (current && answer.ok) setFound({ id: heldId, envelopes: answer.value });
+    });
+    return () => {
+      current = false;
+    };
+  }, [heldId, recordingId, channelCount, fromSeconds, toSeconds, columns, ask]);
+  return found?.id === recordingId ? found.envelopes : undefined;
+}
