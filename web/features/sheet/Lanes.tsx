@@ -34,7 +34,7 @@ const LANE_LABEL: Record<Lane, string> = {
   'motor-minus': 'Motor −',
 };
 const COLUMNS =
-  '98px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
+  '106px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
 /** With more wires than this the rows close up, so that the section in hand keeps its room. */
 const ROOMY_LANES = 4;
 
