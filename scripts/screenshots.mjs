@@ -67,7 +67,7 @@ const VIEWS = [
       await page.getByRole('link', { name: 'Larch 1.6 crew van 5' }).click();
       await page.getByRole('tab', { name: 'Sweeps' }).click();
       await page.getByRole('link', { name: 'Slow travel, up and down' }).click();
-      await page.getByRole('img', { name: /^Track 2/u }).waitFor();
+      await page.getByRole('img', { name: /^Track 2 .*over time/u }).waitFor();
     },
   ],
   ['instruments', LAPTOP, (page) => page.getByRole('link', { name: 'Instruments' }).click()],
