@@ -15,7 +15,7 @@ export const feedSample = z.strictObject({
   /** By the server's clock, in milliseconds since 1970. */
   atMs: z.number(),
   /** By channel; null where it was over its range or no number. */
-  values: z.array(z.number().nullable()).max(8),
+  values: z.array(z.number().nullable()).max(16),
 });
 export type FeedSample = z.infer<typeof feedSample>;
 
@@ -30,10 +30,14 @@ export const feedEvent = z.strictObject({
 });
 export type FeedEvent = z.infer<typeof feedEvent>;
 
+/** A bench meter, and the live data of a control unit. */
+export const FEED_IDS = ['meter', 'live-data'] as const;
+export type FeedId = (typeof FEED_IDS)[number];
+
 export const feedInfo = z.strictObject({
-  id: z.literal('meter'),
+  id: z.enum(FEED_IDS),
   name: z.string(),
-  channels: z.array(z.string()).max(8),
+  channels: z.array(z.strictObject({ name: z.string(), unit: z.string() })).max(16),
   status: feedStatus,
 });
 export type FeedInfo = z.infer<typeof feedInfo>;

@@ -31,9 +31,11 @@ export {
   type Reading,
 } from './readings.ts';
 export {
+  FEED_IDS,
   feedEvent,
   feedInfo,
   type FeedEvent,
+  type FeedId,
   type FeedInfo,
   type FeedSample,
   type FeedStatus,

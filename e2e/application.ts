@@ -17,8 +17,8 @@ const CHROMIUM_ARGUMENTS = [
 /** The built application, as `npm start` serves it, on a database of its own. */
 export async function application({
   data = 'none',
-  meter = 'none',
-}: { data?: 'demo' | 'none'; meter?: 'none' | 'simulated' } = {}) {
+  feeds = 'none',
+}: { data?: 'demo' | 'none'; feeds?: 'none' | 'simulated' } = {}) {
   const clusterUrl = process.env.TEST_CLUSTER_URL;
   if (!clusterUrl) throw new Error('Run the tests with npm test: it starts the database they need.');
   const name = `e2e_${randomBytes(6).toString('hex')}`;
@@ -27,7 +27,7 @@ export async function application({
   await admin.query(`create database ${name}`);
   await admin.end();
   const databaseUrl = clusterUrl.replace(/\/[^/]*$/u, `/${name}`);
-  const server = await startServer({ databaseUrl, data, meter, logLevel: 'error' });
+  const server = await startServer({ databaseUrl, data, feeds, logLevel: 'error' });
   return { url: server.url, port: server.port, databaseUrl, stop: () => server.stop() };
 }
 

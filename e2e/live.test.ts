@@ -8,7 +8,7 @@ let browser: Browser;
 let page: Page;
 let complaints: string[];
 beforeAll(async () => {
-  [app, browser] = await Promise.all([application({ meter: 'simulated' }), launchBrowser()]);
+  [app, browser] = await Promise.all([application({ feeds: 'simulated' }), launchBrowser()]);
   ({ page, complaints } = await openPage(browser));
 });
 afterAll(async () => {
@@ -57,6 +57,20 @@ test('the second lead shows the other track, lowest and highest begin anew, and 
     .filter({ hasText: /^Second signal at the sensor plug: / })
     .waitFor();
   await noAccessibilityFault(page);
+});
+
+test('live data of the unit stands beside its own point, and is taken in its own unit', async () => {
+  await pad(page, 'Live data').click();
+  await meter().getByText('Live data: Pedal position D').waitFor();
+  await meter()
+    .getByRole('img', { name: /^Live: \d+\.\d %$/u })
+    .waitFor();
+  await meter().getByRole('button', { name: 'Take this reading' }).click();
+  await page
+    .getByRole('status')
+    .filter({ hasText: /^Live data: \d+\.\d %/u })
+    .waitFor();
+  await pad(page, 'Second signal at the sensor plug').click();
 });
 
 test('a recording that dies with its page is offered again, and kept', async () => {

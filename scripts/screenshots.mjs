@@ -193,7 +193,7 @@ await main(async () => {
   try {
     await database.create();
     await database.start();
-    server = await startServer({ databaseUrl: database.url(), data: 'demo', meter: 'none' });
+    server = await startServer({ databaseUrl: database.url(), data: 'demo', feeds: 'none' });
     browser = await chromium.launch({
       executablePath: findChromium(),
       args: [

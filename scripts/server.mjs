@@ -6,10 +6,10 @@ import { Stop } from './say.mjs';
 /**
  * Starts the server as a process of its own and waits until it listens.
  *
- * @param {{ databaseUrl: string, port?: number, data?: 'demo' | 'none', logLevel?: string, meter?: string }} options
+ * @param {{ databaseUrl: string, port?: number, data?: 'demo' | 'none', logLevel?: string, feeds?: string }} options
  * @returns {Promise<{ url: string, port: number, exited: Promise<unknown>, stop(signal?: NodeJS.Signals): Promise<void> }>}
  */
-export async function startServer({ databaseUrl, port = 0, data = 'none', logLevel = 'warn', meter }) {
+export async function startServer({ databaseUrl, port = 0, data = 'none', logLevel = 'warn', feeds }) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
     env: {
@@ -20,7 +20,7 @@ export async function startServer({ databaseUrl, port = 0, data = 'none', logLev
       PORT: String(port),
       LOG_LEVEL: logLevel,
       LETTURA_DATA: data,
-      ...(meter === undefined ? {} : { LETTURA_METER: meter }),
+      ...(feeds === undefined ? {} : { LETTURA_METER: feeds, LETTURA_LIVE_DATA: feeds }),
     },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });

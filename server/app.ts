@@ -12,7 +12,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/connect.ts';
-import type { MeterFeed } from './feeds/meterFeed.ts';
+import type { Feed } from './feeds/feed.ts';
 import { streamFeed } from './feeds/streamFeed.ts';
 import { errorHandler } from './http/errors.ts';
 import { sendProblem } from './http/problem.ts';
@@ -33,13 +33,13 @@ export interface AppParts {
   log: Logger;
   /** The built web application; without it only the API is served. */
   webFolder?: string;
-  /** The meter that is followed, where there is one. */
-  meter?: MeterFeed;
+  /** What is followed live. */
+  feeds?: readonly Feed[];
   /** Ends what would stream for ever. */
   stopping?: AbortSignal;
 }
 
-export function createApp({ db, log, webFolder, meter, stopping }: AppParts): Express {
+export function createApp({ db, log, webFolder, feeds = [], stopping }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(requestLog(log));
@@ -48,13 +48,13 @@ export function createApp({ db, log, webFolder, meter, stopping }: AppParts): Ex
   // A sensor may carry a table of 10,000 points, and a file many sensors.
   app.use('/api/sensors', express.json({ limit: MOST_FILE_BYTES }));
   app.use('/api/jobs/:jobId/recordings', express.json({ limit: MOST_RECORDING_BYTES }));
-  app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db, meter, stopping));
+  app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db, feeds, stopping));
   if (webFolder) serveWeb(app, webFolder);
   app.use(errorHandler(log));
   return app;
 }
 
-function apiRoutes(db: Database, meter?: MeterFeed, stopping?: AbortSignal) {
+function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal) {
   const api = express.Router();
   const jobs = jobStore(db);
   const readings = readingStore(db);
@@ -93,8 +93,9 @@ function apiRoutes(db: Database, meter?: MeterFeed, stopping?: AbortSignal) {
     params.jobId === body.jobId ? recordings.record(body) : wrongJob(),
   );
   serve(api, endpoints.getRecording, ({ params }) => recordings.get(params.recordingId));
-  serve(api, endpoints.listFeeds, () => Promise.resolve(ok(meter ? [meter.info] : [])));
-  if (meter) api.get('/feeds/meter/stream', (req, res) => streamFeed(meter.buffer, req, res, stopping));
+  serve(api, endpoints.listFeeds, () => Promise.resolve(ok(feeds.map(({ info }) => info))));
+  for (const { info, buffer } of feeds)
+    api.get(`/feeds/${info.id}/stream`, (req, res) => streamFeed(buffer, req, res, stopping));
   serve(api, endpoints.listRecordings, async () => ok(await recordings.list()));
 
   const description = openApi();

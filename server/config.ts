@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+const place = z
+  .string()
+  .regex(/^(none|simulated|[\w.-]+:\d{1,5})$/u, 'Give it as host:port, simulated or none.');
+
 const schema = z.object({
   DATABASE_URL: z.url({
     protocol: /^postgres(ql)?$/u,
@@ -11,11 +15,10 @@ const schema = z.object({
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   /** `demo` adds the invented jobs to an empty database. */
   LETTURA_DATA: z.enum(['demo', 'none']).default('none'),
-  /** A meter that speaks SCPI over a socket, as host:port; or the stand-in, which the demo takes unless told otherwise. */
-  LETTURA_METER: z
-    .string()
-    .regex(/^(none|simulated|[\w.-]+:\d{1,5})$/u, 'Set LETTURA_METER to host:port, simulated or none.')
-    .optional(),
+  /** A meter that speaks SCPI over a socket; the demo takes the stand-in unless told otherwise. */
+  LETTURA_METER: place.optional(),
+  /** A stream of CAN frames in text, as an adapter gives it over a socket; likewise. */
+  LETTURA_LIVE_DATA: place.optional(),
 });
 
 export const readConfig = (environment: NodeJS.ProcessEnv) => schema.safeParse(environment);

@@ -8,7 +8,7 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { seedDemo } from './demo/seedDemo.ts';
-import { meterOf } from './feeds/meterOf.ts';
+import { feedsOf } from './feeds/feedsOf.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
@@ -17,7 +17,7 @@ if (!config.success) {
   console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
   process.exit(2);
 }
-const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_METER } = config.data;
+const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_METER, LETTURA_LIVE_DATA } = config.data;
 
 const webFolder = fileURLToPath(new URL('../web/dist', import.meta.url));
 if (!existsSync(webFolder)) {
@@ -33,9 +33,13 @@ await shipInstruments(db);
 if (LETTURA_DATA === 'demo') await seedDemo(db);
 
 const stopping = new AbortController();
-const meter = await meterOf(LETTURA_METER ?? (LETTURA_DATA === 'demo' ? 'simulated' : 'none'), log);
+const standIn = LETTURA_DATA === 'demo' ? 'simulated' : 'none';
+const followed = await feedsOf(
+  { meter: LETTURA_METER ?? standIn, liveData: LETTURA_LIVE_DATA ?? standIn },
+  log,
+);
 const server = createServer(
-  createApp({ db, log, webFolder, stopping: stopping.signal, ...(meter ? { meter: meter.feed } : {}) }),
+  createApp({ db, log, webFolder, stopping: stopping.signal, feeds: followed.feeds }),
 );
 server.listen(PORT, HOST, () => {
   const { address, port } = server.address() as AddressInfo;
@@ -47,7 +51,7 @@ server.listen(PORT, HOST, () => {
 function stop(): void {
   log.info('stopping');
   stopping.abort();
-  void meter?.stop();
+  void followed.stop();
   server.close(() => void pool.end().then(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(1), 5000).unref();

@@ -38,24 +38,39 @@ export interface DecodedLog {
 
 const MOST_ODD = 5;
 
+/** One answer of a control unit to standard live data. */
+export interface LiveAnswer {
+  seconds: number;
+  item: number;
+  value: number;
+}
+
+/** What a line of a log says: an answer with live data, some other frame, or no frame at all. */
+export function readFrame(line: string): LiveAnswer | 'other' | 'no-frame' {
+  const [, moment, id, data = ''] = FRAME.exec(line) ?? [];
+  if (moment === undefined || id === undefined) return 'no-frame';
+  const bytes = data.match(/../gu)?.map((byte) => Number.parseInt(byte, 16)) ?? [];
+  const [length = 0, service, item = -1, a = 0, b = 0] = bytes;
+  const known = LIVE_ITEMS.get(item);
+  if (!isAnswer(Number.parseInt(id, 16)) || service !== 0x41 || !known || length < 2 + known.bytes)
+    return 'other';
+  return { seconds: Number(moment), item, value: known.value(a, b) };
+}
+
 /** Live data out of a log of CAN frames, each item a channel: between two of its answers a value stands. */
 export function decodeCandump(text: string): DecodedLog {
-  const seen: { seconds: number; item: number; value: number }[] = [];
+  const seen: LiveAnswer[] = [];
   const oddLines: number[] = [];
   let frames = 0;
   text.split(/\r?\n/u).forEach((line, i) => {
     if (line.trim() === '') return;
-    const [, moment, id, data = ''] = FRAME.exec(line) ?? [];
-    if (moment === undefined || id === undefined) {
+    const read = readFrame(line);
+    if (read === 'no-frame') {
       if (oddLines.length < MOST_ODD) oddLines.push(i + 1);
       return;
     }
     frames++;
-    const bytes = data.match(/../gu)?.map((byte) => Number.parseInt(byte, 16)) ?? [];
-    const [length = 0, service, item = -1, a = 0, b = 0] = bytes;
-    const known = LIVE_ITEMS.get(item);
-    if (!isAnswer(Number.parseInt(id, 16)) || service !== 0x41 || !known || length < 2 + known.bytes) return;
-    seen.push({ seconds: Number(moment), item, value: known.value(a, b) });
+    if (read !== 'other') seen.push(read);
   });
   const items = [...new Set(seen.map(({ item }) => item))];
   const start = seen[0]?.seconds ?? 0;

@@ -1,4 +1,12 @@
-export { decodeCandump, LIVE_ITEMS, looksLikeCandump, type DecodedLog } from './candump.ts';
+export {
+  decodeCandump,
+  LIVE_ITEMS,
+  looksLikeCandump,
+  readFrame,
+  type DecodedLog,
+  type LiveAnswer,
+} from './candump.ts';
+export { liveItemOf } from './liveItemOf.ts';
 export {
   layoutOf,
   looksBinary,

@@ -5,10 +5,12 @@ import { pino } from 'pino';
 import { feedEvent, type FeedEvent } from '@lettura/contract';
 import { afterEach, expect, test, vi } from 'vitest';
 import { FeedBuffer } from './feedBuffer.ts';
+import { LiveDataFeed } from './liveDataFeed.ts';
 import { MeterFeed } from './meterFeed.ts';
 import { parseScpiError, parseScpiNumber } from './parseScpi.ts';
 import { ScpiSession } from './scpiSession.ts';
 import { simulatedInstrument, type SimulatedInstrument } from './simulatedInstrument.ts';
+import { simulatedUnit } from './simulatedUnit.ts';
 import { streamFeed } from './streamFeed.ts';
 
 const log = pino({ level: 'silent' });
@@ -98,6 +100,40 @@ test('nothing at the address is told, and stopping does not wait for it', async 
   const before = performance.now();
   await feed.stop();
   expect(performance.now() - before).toBeLessThan(1000);
+});
+
+test('the live data of a unit is followed out of its frames, given up when it falls silent, and found again', async () => {
+  const unit = await simulatedUnit();
+  open.push(() => unit.close());
+  const feed = new LiveDataFeed({
+    host: '127.0.0.1',
+    port: unit.port,
+    quietMs: 400,
+    firstWaitMs: 20,
+    longestWaitMs: 50,
+    log,
+  });
+  open.push(() => feed.stop());
+  const values = () =>
+    Object.fromEntries(
+      feed.info.channels.map(({ name }, i) => [
+        name,
+        feed.buffer.after(feed.buffer.newest - 1).samples[0]?.values[i],
+      ]),
+    );
+  await vi.waitFor(() => expect(values()['Barometric pressure']).toBe(101));
+  expect(values()['Manifold pressure']).toBeGreaterThan(30);
+  expect(values()['Manifold pressure']).toBeLessThan(38);
+  expect(values()['Rail pressure']).toBeNull();
+  unit.fallSilent(true);
+  await vi.waitFor(() =>
+    expect(feed.buffer.status).toMatchObject({ state: 'lost', message: 'Nothing came for 400 ms.' }),
+  );
+  unit.fallSilent(false);
+  await vi.waitFor(() => expect(feed.buffer.status.state).toBe('live'));
+  unit.cut();
+  await vi.waitFor(() => expect(feed.buffer.status.message).toBe('The connection was closed.'));
+  await vi.waitFor(() => expect(feed.buffer.status.state).toBe('live'));
 });
 
 test('one question at a time; after a failure every further one is refused', async () => {

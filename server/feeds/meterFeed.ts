@@ -1,6 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import type { FeedInfo } from '@lettura/contract';
 import type { Logger } from 'pino';
+import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
 import { parseScpiError, parseScpiNumber, type ScpiValue } from './parseScpi.ts';
 import { ScpiSession, type ScpiError } from './scpiSession.ts';
@@ -24,7 +25,7 @@ const KEPT_SAMPLES = 12_000;
 const MOST_ERRORS = 10;
 
 /** A bench meter or logger that is asked again and again; connects anew by itself, and never hangs on a silent one. */
-export class MeterFeed {
+export class MeterFeed implements Feed {
   readonly buffer = new FeedBuffer(KEPT_SAMPLES);
   readonly #options: MeterFeedOptions;
   readonly #stopped = new AbortController();
@@ -40,7 +41,7 @@ export class MeterFeed {
     return {
       id: 'meter',
       name: this.buffer.status.instrument ?? 'Meter',
-      channels: this.#options.channels.map((channel) => `Channel ${channel}`),
+      channels: this.#options.channels.map((channel) => ({ name: `Channel ${channel}`, unit: 'V' })),
       status: this.buffer.status,
     };
   }

@@ -23,7 +23,7 @@ export function CaptureBar({ feed, jobId, onCaptured }: CaptureBarProps) {
   const [left, setLeft] = useState<Capture | undefined>(() => leftOver(jobId));
   const [count, setCount] = useState(0);
   const rows = useRef<Capture['rows']>([]);
-  const { fresh } = useFeed((samples) => {
+  const { fresh } = useFeed(feed.id, (samples) => {
     if (!running || rows.current.length >= MOST_ROWS) return;
     rows.current.push(...rowsOf(samples));
     setCount(rows.current.length);
@@ -43,7 +43,12 @@ export function CaptureBar({ feed, jobId, onCaptured }: CaptureBarProps) {
   const keep = (capture: Capture) => {
     captureStorage.clear();
     setLeft(undefined);
-    onCaptured(recordingOf(capture, feed.channels));
+    onCaptured(
+      recordingOf(
+        capture,
+        feed.channels.map(({ name }) => name),
+      ),
+    );
   };
   const stop = () => {
     setRunning(false);

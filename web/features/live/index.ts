@@ -1,2 +1,2 @@
 export { CaptureBar } from './CaptureBar.tsx';
-export { LivePanel } from './LivePanel.tsx';
+export { LiveInstrument } from './LiveInstrument.tsx';

@@ -1,8 +1,9 @@
 import { expect, test } from 'vitest';
-import { steadiness, STEADY_MS, type Moment } from './steady.ts';
+import { steadiness as steadinessWith, STEADY_MS, type Moment } from './steady.ts';
 
-const every50 = (voltsAt: (i: number) => number | null, count = 60): Moment[] =>
-  Array.from({ length: count }, (_, i) => ({ atMs: 50 * i, volts: voltsAt(i) }));
+const steadiness = (moments: readonly Moment[]) => steadinessWith(moments, 0.01);
+const every50 = (valueAt: (i: number) => number | null, count = 60): Moment[] =>
+  Array.from({ length: count }, (_, i) => ({ atMs: 50 * i, value: valueAt(i) }));
 
 test('a value that stands is steady, with its mean; its last digits may tremble', () => {
   const found = steadiness(every50((i) => 2.31 + (i % 2 === 0 ? 0.004 : -0.004)));

@@ -1,7 +1,7 @@
 /** A moment and what a channel was then. */
 export interface Moment {
   atMs: number;
-  volts: number | null;
+  value: number | null;
 }
 
 export interface Steadiness {
@@ -11,22 +11,25 @@ export interface Steadiness {
 }
 
 export const STEADY_MS = 1500;
-/** Beside the last digits of a meter. */
-const SLACK_VOLTS = 0.01;
+/** Of the value itself, beside the last digits of its display. */
 const SLACK_SHARE = 0.004;
 const LEAST_VALUES = 5;
 
-/** Whether a value has stood still long enough to be written down. */
-export function steadiness(moments: readonly Moment[]): Steadiness {
+/**
+ * Whether a value has stood still long enough to be written down.
+ *
+ * @param slack what its last digits may tremble by, in its own unit
+ */
+export function steadiness(moments: readonly Moment[], slack: number): Steadiness {
   const newest = moments.at(-1);
   if (!newest) return { steady: false, mean: undefined };
   const recent = moments.filter(({ atMs }) => atMs > newest.atMs - STEADY_MS);
-  const values = recent.map(({ volts }) => volts);
-  if (values.some((volts) => volts === null) || values.length < LEAST_VALUES)
+  const values = recent.map(({ value }) => value);
+  if (values.some((value) => value === null) || values.length < LEAST_VALUES)
     return { steady: false, mean: undefined };
   const numbers = values as number[];
-  const mean = numbers.reduce((sum, volts) => sum + volts, 0) / numbers.length;
-  const slack = SLACK_VOLTS + SLACK_SHARE * Math.abs(mean);
+  const mean = numbers.reduce((sum, value) => sum + value, 0) / numbers.length;
+  const room = slack + SLACK_SHARE * Math.abs(mean);
   const covered = newest.atMs - (moments[0]?.atMs ?? newest.atMs) >= STEADY_MS;
-  return { steady: covered && numbers.every((volts) => Math.abs(volts - mean) <= slack), mean };
+  return { steady: covered && numbers.every((value) => Math.abs(value - mean) <= room), mean };
 }

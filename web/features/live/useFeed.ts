@@ -1,4 +1,4 @@
-import { feedEvent, type FeedSample, type FeedStatus } from '@lettura/contract';
+import { feedEvent, type FeedId, type FeedSample, type FeedStatus } from '@lettura/contract';
 import { useEffect, useRef, useState } from 'react';
 
 /** Older than this a value is not shown as if it were now. */
@@ -23,10 +23,10 @@ interface Seen {
 }
 
 /**
- * The meter's stream: it connects again by itself and goes on where it was. Every sample is handed on, also those that no
+ * A feed's stream: it connects again by itself and goes on where it was. Every sample is handed on, also those that no
  * screen has time to draw.
  */
-export function useFeed(onSamples?: (samples: readonly FeedSample[]) => void): LiveFeed {
+export function useFeed(id: FeedId, onSamples?: (samples: readonly FeedSample[]) => void): LiveFeed {
   const [seen, setSeen] = useState<Seen>({ status: { state: 'connecting' }, samples: [], aheadMs: 0 });
   const [now, setNow] = useState(() => Date.now());
   const hand = useRef(onSamples);
@@ -34,7 +34,7 @@ export function useFeed(onSamples?: (samples: readonly FeedSample[]) => void): L
     hand.current = onSamples;
   });
   useEffect(() => {
-    const stream = new EventSource('/api/feeds/meter/stream');
+    const stream = new EventSource(`/api/feeds/${id}/stream`);
     stream.addEventListener('message', ({ data }: MessageEvent<string>) => {
       const event = feedEvent.safeParse(JSON.parse(data));
       if (!event.success) return;
@@ -52,7 +52,7 @@ export function useFeed(onSamples?: (samples: readonly FeedSample[]) => void): L
       stream.close();
       clearInterval(clock);
     };
-  }, []);
+  }, [id]);
   const newest = seen.samples.at(-1);
   const ageMs = newest && Math.max(0, now + seen.aheadMs - newest.atMs);
   return {

@@ -5,7 +5,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
-import { LivePanel } from '../live/index.ts';
+import { LiveInstrument } from '../live/index.ts';
 import { IsolatePanel } from '../isolate/index.ts';
 import { SweepSection } from '../sweeps/index.ts';
 import { WiresPanel } from '../wires/index.ts';
@@ -52,11 +52,15 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
     onType();
   };
   const { data: feeds } = useListFeedsQuery();
-  const [feed] = feeds ?? [];
   const instrument = job.bench ? (
     <BenchPanel bench={job.bench} state={state} target={selected} onTake={(text) => entry.enter(text)} />
   ) : (
-    feed && selected.kind === 'wire' && <LivePanel feed={feed} onTake={(text) => entry.enter(text)} />
+    <LiveInstrument
+      target={selected}
+      sensor={sensor}
+      feeds={feeds ?? []}
+      onTake={(text) => entry.enter(text)}
+    />
   );
   switch (section) {
     case 'reading':

@@ -30,7 +30,7 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
   const [problem, setProblem] = useState<Problem>();
   const [working, setWorking] = useState(false);
   const { data: feeds } = useListFeedsQuery();
-  const [feed] = feeds ?? [];
+  const feed = feeds?.find(({ id }) => id === 'meter');
   const keepThis = async (
     { recording, uses }: { recording: Recording; uses: ChannelUse[] },
     name: string,

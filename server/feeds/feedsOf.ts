@@ -1,0 +1,57 @@
+import type { Logger } from 'pino';
+import type { Feed } from './feed.ts';
+import { LiveDataFeed } from './liveDataFeed.ts';
+import { MeterFeed } from './meterFeed.ts';
+import { simulatedInstrument } from './simulatedInstrument.ts';
+import { simulatedUnit } from './simulatedUnit.ts';
+
+const CHANNELS = [1, 2];
+const SAMPLES_PER_SECOND = 20;
+
+export interface FeedPlaces {
+  /** host:port, `simulated` or `none`. */
+  meter: string;
+  liveData: string;
+}
+
+interface Address {
+  host: string;
+  port: number;
+}
+
+/** The feeds to follow; a stand-in is started beside where one is asked for. */
+export async function feedsOf(
+  { meter, liveData }: FeedPlaces,
+  log: Logger,
+): Promise<{ feeds: Feed[]; stop: () => Promise<void> }> {
+  const standIns: { close: () => Promise<void> }[] = [];
+  const feeds: Feed[] = [];
+  const follow = async (
+    where: string,
+    standIn: () => Promise<{ port: number; close: () => Promise<void> }>,
+    feed: (at: Address) => Feed,
+  ) => {
+    if (where === 'none') return;
+    if (where === 'simulated') {
+      const started = await standIn();
+      standIns.push(started);
+      feeds.push(feed({ host: '127.0.0.1', port: started.port }));
+      return;
+    }
+    const [host = '', port = ''] = where.split(':');
+    feeds.push(feed({ host, port: Number(port) }));
+  };
+  await follow(
+    meter,
+    simulatedInstrument,
+    (at) => new MeterFeed({ ...at, channels: CHANNELS, samplesPerSecond: SAMPLES_PER_SECOND, log }),
+  );
+  await follow(liveData, simulatedUnit, (at) => new LiveDataFeed({ ...at, log }));
+  return {
+    feeds,
+    stop: async () => {
+      for (const feed of feeds) await feed.stop();
+      for (const standIn of standIns) await standIn.close();
+    },
+  };
+}

@@ -1,0 +1,88 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import type { FeedInfo } from '@lettura/contract';
+import { LIVE_ITEMS, readFrame } from '@lettura/core/recordingFile';
+import type { Logger } from 'pino';
+import type { Feed } from './feed.ts';
+import { FeedBuffer } from './feedBuffer.ts';
+import { linesFrom } from './lineStream.ts';
+
+export interface LiveDataFeedOptions {
+  host: string;
+  port: number;
+  quietMs?: number;
+  firstWaitMs?: number;
+  longestWaitMs?: number;
+  log: Logger;
+}
+
+const QUIET_MS = 2000;
+const FIRST_WAIT_MS = 300;
+const LONGEST_WAIT_MS = 5000;
+const KEPT_SAMPLES = 12_000;
+const ITEMS = [...LIVE_ITEMS.keys()];
+
+/** Standard live data out of a stream of CAN frames in text; connects anew by itself. */
+export class LiveDataFeed implements Feed {
+  readonly buffer = new FeedBuffer(KEPT_SAMPLES);
+  readonly #options: LiveDataFeedOptions;
+  readonly #stopped = new AbortController();
+  readonly #done: Promise<void>;
+  readonly #standing: (number | null)[] = ITEMS.map(() => null);
+
+  constructor(options: LiveDataFeedOptions) {
+    this.#options = options;
+    this.#done = this.#run();
+  }
+
+  get info(): FeedInfo {
+    return {
+      id: 'live-data',
+      name: 'Live data',
+      channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
+      status: this.buffer.status,
+    };
+  }
+
+  async stop(): Promise<void> {
+    this.#stopped.abort();
+    await this.#done;
+  }
+
+  async #run(): Promise<void> {
+    const {
+      host,
+      port,
+      quietMs = QUIET_MS,
+      firstWaitMs = FIRST_WAIT_MS,
+      longestWaitMs = LONGEST_WAIT_MS,
+      log,
+    } = this.#options;
+    const { signal } = this.#stopped;
+    let waitMs = firstWaitMs;
+    while (!signal.aborted) {
+      try {
+        for await (const line of linesFrom(host, port, { quietMs, signal })) {
+          this.#take(line);
+          waitMs = firstWaitMs;
+        }
+      } catch (error) {
+        const { message } = error as Error;
+        log.warn({ feed: 'live-data', message }, 'The live data is away.');
+        this.buffer.setStatus({ state: 'lost', message });
+      }
+      // What a lost unit said last is not what it says now.
+      this.#standing.fill(null);
+      // Stopped while waiting: the loop ends by itself.
+      await pause(waitMs, undefined, { signal }).catch(() => {});
+      waitMs = Math.min(2 * waitMs, longestWaitMs);
+    }
+  }
+
+  #take(line: string): void {
+    const read = readFrame(line.trim());
+    if (typeof read === 'string') return;
+    this.#standing[ITEMS.indexOf(read.item)] = read.value;
+    this.buffer.push({ atMs: Date.now(), values: [...this.#standing] });
+    this.buffer.setStatus({ state: 'live', instrument: 'Control unit' });
+  }
+}

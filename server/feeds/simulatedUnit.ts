@@ -1,0 +1,57 @@
+import { createServer, type Socket } from 'node:net';
+import type { AddressInfo } from 'node:net';
+
+export interface SimulatedUnit {
+  port: number;
+  /** Stops answering without closing anything. */
+  fallSilent(silent: boolean): void;
+  cut(): void;
+  close(): Promise<void>;
+}
+
+const EVERY_MS = 100;
+const hex = (value: number, bytes: 1 | 2): string =>
+  Math.max(0, Math.round(value))
+    .toString(16)
+    .toUpperCase()
+    .padStart(2 * bytes, '0');
+
+/** What an idling engine with a pedal that somebody moves answers, item by item (SAE J1979 scaling, the other way round). */
+const ANSWERS: readonly ((seconds: number) => string)[] = [
+  (seconds) => `03410B${hex(34 + 2 * Math.sin(seconds), 1)}`,
+  (seconds) => `04410C${hex(4 * (820 + 15 * Math.sin(2 * seconds)), 2)}`,
+  () => `044110${hex(100 * 2.4, 2)}`,
+  (seconds) => `034149${hex(255 * Math.max(0, Math.sin(seconds / 2)) ** 2, 1)}`,
+  () => `034133${hex(101, 1)}`,
+];
+
+/** A stand-in for a control unit behind an adapter: a TCP server on loopback that writes a log of frames as it goes. */
+export async function simulatedUnit(): Promise<SimulatedUnit> {
+  const sockets = new Set<Socket>();
+  let silent = false;
+  let turn = 0;
+  const server = createServer((socket) => {
+    sockets.add(socket);
+    socket.on('close', () => sockets.delete(socket));
+    socket.on('error', () => socket.destroy());
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const timer = setInterval(() => {
+    if (silent) return;
+    const seconds = Date.now() / 1000;
+    const lines = ANSWERS.map((answer) => `(${seconds.toFixed(6)}) sim0 7E8#${answer(seconds)}\n`);
+    // Between two answers other traffic is on the bus as well.
+    const line = `(${seconds.toFixed(6)}) sim0 1A0#${hex(turn++ % 256, 1)}00FF\n${lines.join('')}`;
+    for (const socket of sockets) socket.write(line);
+  }, EVERY_MS);
+  return {
+    port: (server.address() as AddressInfo).port,
+    fallSilent: (now) => (silent = now),
+    cut: () => sockets.forEach((socket) => socket.destroy()),
+    close: async () => {
+      clearInterval(timer);
+      for (const socket of sockets) socket.destroy();
+      await new Promise((resolve) => server.close(resolve));
+    },
+  };
+}
