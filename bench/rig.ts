@@ -4,16 +4,16 @@ import { source, type ConductorId, type ResistorId } from '@lettura/core/circuit
 import {
   BATTERY_NEGATIVE,
   BATTERY_POSITIVE,
+  JUMPER_OHMS,
+  METER_OHMS,
+  SOURCE_OHMS,
   UNIT_GROUND,
   Wiring,
   type WiringSpec,
 } from '@lettura/core/wiring';
 
-export const METER_OHMS = 10e6;
-const JUMPER_OHMS = 0.05;
 /** 12 V, 3 W, taken as its warm filament. */
 const LAMP_OHMS = 48;
-const SOURCE_OHMS = 220;
 const JUMPERS = 3;
 
 /** Ranges of the ohmmeter: its test voltage stands behind the range's own resistor. */

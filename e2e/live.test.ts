@@ -79,9 +79,7 @@ test('a recording that dies with its page is offered again, and kept', async () 
   await page.getByRole('button', { name: 'Record from the meter' }).click();
   await page.getByText(/^Recording: [4-9]\d samples/u).waitFor();
   await page.reload();
-  await page
-    .getByText(/^A recording of \d+ samples was cut short; its last second may be missing/u)
-    .waitFor();
+  await page.getByText(/^A recording of \d+ samples is not kept yet/u).waitFor();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByRole('region', { name: 'What was found' }).waitFor();
   await page.getByRole('img', { name: /^Channel 2 over time, in V/u }).waitFor();
@@ -90,11 +88,26 @@ test('a recording that dies with its page is offered again, and kept', async () 
   expect(Number(/(\d+) samples/u.exec(kept ?? '')?.[1])).toBeGreaterThan(20);
 });
 
+test('a recording that the server does not take is not lost: it is offered until it is kept', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.route('**/recordings', (route) => route.abort());
+  await page.getByRole('button', { name: 'Record from the meter' }).click();
+  await page.getByText(/^Recording: [2-9]\d samples/u).waitFor();
+  await page.getByRole('button', { name: 'Stop and keep' }).click();
+  await page.getByRole('alert').waitFor();
+  await page.getByText(/^A recording of \d+ samples is not kept yet/u).waitFor();
+  await page.unroute('**/recordings');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('region', { name: 'What was found' }).waitFor();
+});
+
 test('a recording is stopped and kept, with its tracks known', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
   await section(page, 'Sweeps');
   await page.getByRole('button', { name: 'Record from the meter' }).click();
-  await page.getByText(/^Recording: [2-9]\d samples/u).waitFor();
+  // Longer than a rest of the pedal, so that it has moved.
+  await page.getByText(/^Recording: (?:[89]\d|\d{3}) samples/u).waitFor();
   await page.getByRole('button', { name: 'Stop and keep' }).click();
   await page.getByRole('region', { name: 'What was found' }).getByText('20 samples a second').waitFor();
 });

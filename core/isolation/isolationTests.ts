@@ -11,7 +11,15 @@ import { source } from '../circuit/index.ts';
 import { effectsOf, FAULT_KINDS, faultOf, situate, type Fault } from '../fault/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import { signalBand, valueFromSignal, type SensorProfile } from '../transfer/index.ts';
-import { BATTERY_NEGATIVE, BATTERY_POSITIVE, Wiring, wiringFor } from '../wiring/index.ts';
+import {
+  BATTERY_NEGATIVE,
+  BATTERY_POSITIVE,
+  JUMPER_OHMS,
+  METER_OHMS,
+  SOURCE_OHMS,
+  Wiring,
+  wiringFor,
+} from '../wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './answers.ts';
 import { RECIPES, SUBSTITUTE_VOLTS, type Recipe, type RecipeId } from './recipes.ts';
 
@@ -33,9 +41,6 @@ export interface IsolationTest extends Pick<Recipe, 'about' | 'name' | 'how' | '
   live?: { value: number | undefined };
 }
 
-const JUMPER_OHMS = 0.05;
-const METER_OHMS = 10e6;
-const SOURCE_OHMS = 220;
 const ROOM_CELSIUS = 20;
 
 /** Every test with what each answer would mean, worked out on the circuit of this sensor before anything is unplugged. */

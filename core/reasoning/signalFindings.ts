@@ -7,22 +7,16 @@ import {
   type ScanReading,
   type WireReading,
 } from '../evidence/index.ts';
-import { expectedValue, liveDataStep, type ExpectationFault } from '../family/index.ts';
+import { expectedValue, type ExpectationFault } from '../family/index.ts';
 import { ok, type Result } from '../problem/index.ts';
 import { formatValue, isPressure, MEASURANDS } from '../quantity/index.ts';
 import { signalBand } from '../transfer/index.ts';
-import {
-  compareValues,
-  fromLimits,
-  liveDataTerms,
-  measuredValue,
-  type MeasuredValue,
-} from '../uncertainty/index.ts';
+import { compareValues, fromLimits, measuredValue, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { withoutTolerance } from './comparisons.ts';
 import { movedBy } from './familyScope.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
+import { liveAgainstWire } from './liveAgainstWire.ts';
 import { valueOfSignal, type SensorValue } from './sensorValue.ts';
 import { signalArrives } from './signalArrives.ts';
 
@@ -234,16 +228,12 @@ function liveData(caseFile: CaseFile): Partial<Found> {
       'The signal is past a circuit limit, so live data may be a substituted value: not weighed.';
     return { remarks: [{ sentence, readingIds }] };
   }
-  const sensor = valueOfSignal(caseFile, signal);
-  if (!sensor.ok) return {};
-  // Both sides use the sensor's own curve, so its tolerance is no doubt here.
-  const { family, profile, pressureUnit } = caseFile;
-  const onWire = withoutTolerance(sensor.value.asSeen);
-  const shown = measuredValue(scan.value, liveDataTerms(scan.step ?? liveDataStep(family, profile.measures)));
-  const { difference } = compareValues(onWire, shown, profile.differenceThatMatters);
-  const differs = Math.abs(difference) > profile.differenceThatMatters;
+  const compared = liveAgainstWire(caseFile, signal, scan);
+  if (!compared) return {};
+  const { onWire, differs } = compared;
+  const { profile, pressureUnit } = caseFile;
   const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
-  const pair = `${show(scan.value)} in live data, ${show(onWire.value)} on the wire`;
+  const pair = `${show(scan.value)} in live data, ${show(onWire)} on the wire`;
   return {
     findings: [
       finding(

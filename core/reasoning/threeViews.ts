@@ -6,10 +6,8 @@ import {
   type MachineState,
   type ScanReading,
 } from '../evidence/index.ts';
-import { liveDataStep } from '../family/index.ts';
-import { compareValues, liveDataTerms, measuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { withoutTolerance } from './comparisons.ts';
+import { liveAgainstWire } from './liveAgainstWire.ts';
 import { valueOfSignal } from './sensorValue.ts';
 import { signalArrives } from './signalArrives.ts';
 import { signalAtRail } from './signalFindings.ts';
@@ -29,7 +27,7 @@ export interface ThreeViews {
 
 /** The signal at the sensor, at the control unit and in live data, in one state of the machine. */
 export function threeViews(caseFile: CaseFile, state: MachineState): ThreeViews {
-  const { readings, profile, family } = caseFile;
+  const { readings, profile } = caseFile;
   const inState = (other: MachineState) => sameState(other, state);
   const plug = latestWire(readings, 'signal', 'plug', inState);
   const unit = latestWire(readings, 'signal', 'unit', inState);
@@ -53,20 +51,9 @@ export function threeViews(caseFile: CaseFile, state: MachineState): ThreeViews 
   const seen = unit ?? plug;
   if (seen && live) {
     const between = unit ? 'unit-live' : 'plug-live';
-    const sensor = signalAtRail(seen, caseFile) ? undefined : valueOfSignal(caseFile, seen);
     // Past a limit the unit shows what it likes: nothing can be compared.
-    if (sensor?.ok) {
-      const shown = measuredValue(
-        live.value,
-        liveDataTerms(live.step ?? liveDataStep(family, profile.measures)),
-      );
-      const { difference } = compareValues(
-        withoutTolerance(sensor.value.asSeen),
-        shown,
-        profile.differenceThatMatters,
-      );
-      compare(between, Math.abs(difference) <= profile.differenceThatMatters);
-    }
+    const compared = signalAtRail(seen, caseFile) ? undefined : liveAgainstWire(caseFile, seen, live);
+    if (compared) compare(between, !compared.differs);
   }
   const wireView = (name: 'plug' | 'unit', reading: typeof plug) => {
     const value = valueOf(reading);

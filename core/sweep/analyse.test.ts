@@ -150,3 +150,11 @@ test('a plot of value against value leaves no sample out, and its band is the la
     highest: expect.closeTo(2.768, 3) as number,
   });
 });
+
+test('a recording in which nothing was moved proves no travel, and says so', () => {
+  const still = new Float64Array(200).fill(1.02);
+  const found = analyseSweep(recordingOf(20, still), context({ uses: ['signal'] }));
+  expect(found.map(({ sentence }) => sentence)).toEqual([
+    'Nothing was moved in this recording: it proves no travel.',
+  ]);
+});

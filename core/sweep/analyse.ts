@@ -264,7 +264,17 @@ function travelOf(recording: Recording, context: SweepContext): SweepFinding[] {
   const positions = ends
     .map((volts) => positionAt(context, 'signal', volts))
     .filter((value) => value !== undefined);
-  if (positions.length === 0) return [];
+  const whole = { fromSeconds: recording.seconds[0] ?? 0, untilSeconds: recording.seconds.at(-1) ?? 0 };
+  if (positions.length === 0)
+    return [
+      {
+        kind: 'travel',
+        weight: 'note',
+        sentence: 'Nothing was moved in this recording: it proves no travel.',
+        channel,
+        ...whole,
+      },
+    ];
   const [low, high] = [Math.min(...positions), Math.max(...positions)].map((value) =>
     formatWithBasis(
       Math.min(profile.highest, Math.max(profile.lowest, value)),
@@ -279,8 +289,7 @@ function travelOf(recording: Recording, context: SweepContext): SweepFinding[] {
       weight: 'note',
       sentence: `Moved ${strokes.length} ${strokes.length === 1 ? 'time' : 'times'}, from ${low} to ${high}, at ${rate < 10 ? rate.toFixed(1) : Math.round(rate)} samples a second. What is shorter than ${lasting(1 / rate)}, or outside this travel, was not seen.`,
       channel,
-      fromSeconds: recording.seconds[0] ?? 0,
-      untilSeconds: recording.seconds.at(-1) ?? 0,
+      ...whole,
     },
   ];
 }

@@ -57,18 +57,6 @@ export class MinMaxPyramid {
     }
     return lowest <= highest ? [lowest, highest] : [NaN, NaN];
   }
-
-  /** One pair for each of `columns` columns over samples `from` to `to`. */
-  envelope(from: number, to: number, columns: number): Envelope {
-    const lowest = new Float64Array(columns);
-    const highest = new Float64Array(columns);
-    for (let column = 0; column < columns; column++) {
-      const start = from + Math.floor(((to - from) * column) / columns);
-      const end = from + Math.floor(((to - from) * (column + 1)) / columns);
-      [lowest[column], highest[column]] = this.extremes(start, Math.max(end, start + 1));
-    }
-    return { lowest, highest };
-  }
 }
 
 function above(below: Level): Level {

@@ -1,7 +1,7 @@
 import type { Lane } from '../evidence/index.ts';
 import { source } from '../circuit/index.ts';
 import { allFaults, effectsOf, FAULT_KINDS, situate, type Fault, type FaultKind } from '../fault/index.ts';
-import { BATTERY_NEGATIVE, Wiring } from '../wiring/index.ts';
+import { BATTERY_NEGATIVE, METER_OHMS, SOURCE_OHMS, Wiring } from '../wiring/index.ts';
 import { bodiesWith, type Body, type TerminalCount } from './bodies.ts';
 import { PLUG_TESTS, roleOf, type PlugTest, type Role } from './plugTest.ts';
 
@@ -29,12 +29,10 @@ const SIZE_ENDS = [0, 0.25, 0.5, 0.75, 1];
 const QUANTITIES = [0, 0.5, 1];
 const CELSIUS = [-15, 60];
 
-const METER_OHMS = 10e6;
 const TEST_VOLTS = 1;
 const TEST_RANGES_OHMS = [1e3, 1e5, 1e7];
 /** What is fed in for the substitution, behind the resistor that keeps it harmless. */
 const FED_VOLTS = 1.6;
-const FED_OHMS = 220;
 /** Against a temperature's pull-up of some kilohms the resistor drops its share. */
 const FOLLOWS_WITHIN_VOLTS = 0.6;
 /** A range reaches this many times its own resistor. */
@@ -113,7 +111,7 @@ function rigFor(body: Body) {
     const unread = effectsOf(faults).flatMap((effect) => (effect.on === 'converter' ? [effect.wire] : []));
     network.setConductor(supply, source(FED_VOLTS, 1e-3));
     network.moveResistor(lead, testNode, wiring.node(wire, 'plug'));
-    network.setOhms(lead, FED_OHMS);
+    network.setOhms(lead, SOURCE_OHMS);
     network.solve();
     const follower = inputs.find(
       (input) =>

@@ -1,23 +1,19 @@
-import { setTimeout as pause } from 'node:timers/promises';
 import type { FeedInfo } from '@lettura/contract';
 import { LIVE_ITEMS, readFrame } from '@lettura/core/recordingFile';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
+import { followAgain, type Waits } from './followAgain.ts';
 import { linesFrom } from './lineStream.ts';
 
-export interface LiveDataFeedOptions {
+export interface LiveDataFeedOptions extends Waits {
   host: string;
   port: number;
   quietMs?: number;
-  firstWaitMs?: number;
-  longestWaitMs?: number;
   log: Logger;
 }
 
 const QUIET_MS = 2000;
-const FIRST_WAIT_MS = 300;
-const LONGEST_WAIT_MS = 5000;
 const KEPT_SAMPLES = 12_000;
 const ITEMS = [...LIVE_ITEMS.keys()];
 
@@ -48,34 +44,24 @@ export class LiveDataFeed implements Feed {
     await this.#done;
   }
 
-  async #run(): Promise<void> {
-    const {
-      host,
-      port,
-      quietMs = QUIET_MS,
-      firstWaitMs = FIRST_WAIT_MS,
-      longestWaitMs = LONGEST_WAIT_MS,
-      log,
-    } = this.#options;
+  #run(): Promise<void> {
+    const { host, port, quietMs = QUIET_MS, log, ...waits } = this.#options;
     const { signal } = this.#stopped;
-    let waitMs = firstWaitMs;
-    while (!signal.aborted) {
-      try {
+    return followAgain(
+      async (works) => {
         for await (const line of linesFrom(host, port, { quietMs, signal })) {
           this.#take(line);
-          waitMs = firstWaitMs;
+          works();
         }
-      } catch (error) {
-        const { message } = error as Error;
+      },
+      (message) => {
         log.warn({ feed: 'live-data', message }, 'The live data is away.');
         this.buffer.setStatus({ state: 'lost', message });
-      }
-      // What a lost unit said last is not what it says now.
-      this.#standing.fill(null);
-      // Stopped while waiting: the loop ends by itself.
-      await pause(waitMs, undefined, { signal }).catch(() => {});
-      waitMs = Math.min(2 * waitMs, longestWaitMs);
-    }
+        // What a lost unit said last is not what it says now.
+        this.#standing.fill(null);
+      },
+      { ...waits, signal },
+    );
   }
 
   #take(line: string): void {

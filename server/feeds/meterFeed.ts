@@ -3,24 +3,21 @@ import type { FeedInfo } from '@lettura/contract';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
+import { followAgain, type Waits } from './followAgain.ts';
 import { parseScpiError, parseScpiNumber, type ScpiValue } from './parseScpi.ts';
-import { ScpiSession, type ScpiError } from './scpiSession.ts';
+import { ScpiSession } from './scpiSession.ts';
 
-export interface MeterFeedOptions {
+export interface MeterFeedOptions extends Waits {
   host: string;
   port: number;
   /** As the instrument numbers them. */
   channels: readonly number[];
   samplesPerSecond: number;
   timeoutMs?: number;
-  firstWaitMs?: number;
-  longestWaitMs?: number;
   log: Logger;
 }
 
 const TIMEOUT_MS = 2000;
-const FIRST_WAIT_MS = 300;
-const LONGEST_WAIT_MS = 5000;
 const KEPT_SAMPLES = 12_000;
 const MOST_ERRORS = 10;
 
@@ -52,30 +49,23 @@ export class MeterFeed implements Feed {
     await this.#done;
   }
 
-  async #run(): Promise<void> {
-    const {
-      host,
-      port,
-      timeoutMs = TIMEOUT_MS,
-      firstWaitMs = FIRST_WAIT_MS,
-      longestWaitMs = LONGEST_WAIT_MS,
-      log,
-    } = this.#options;
-    let waitMs = firstWaitMs;
-    while (!this.#stopped.signal.aborted) {
-      try {
+  #run(): Promise<void> {
+    const { host, port, timeoutMs = TIMEOUT_MS, log, ...waits } = this.#options;
+    return followAgain(
+      async (works) => {
         this.#session = await ScpiSession.open(host, port, timeoutMs);
-        await this.#follow(this.#session, () => (waitMs = firstWaitMs));
-      } catch (error) {
-        const { message } = error as ScpiError;
+        try {
+          await this.#follow(this.#session, works);
+        } finally {
+          this.#session.close();
+        }
+      },
+      (message) => {
         log.warn({ feed: 'meter', message }, 'The meter is away.');
         this.buffer.setStatus({ state: 'lost', message });
-      }
-      this.#session?.close();
-      // Stopped while waiting: the loop ends by itself.
-      await pause(waitMs, undefined, { signal: this.#stopped.signal }).catch(() => {});
-      waitMs = Math.min(2 * waitMs, longestWaitMs);
-    }
+      },
+      { ...waits, signal: this.#stopped.signal },
+    );
   }
 
   async #follow(session: ScpiSession, works: () => void): Promise<void> {

@@ -10,7 +10,8 @@ import { useFeed } from './useFeed.ts';
 export interface CaptureBarProps {
   feed: FeedInfo;
   jobId: string;
-  onCaptured: (recording: Recording) => void;
+  /** Keeps it; false where that failed, and it is offered again. */
+  onCaptured: (recording: Recording) => Promise<boolean>;
 }
 
 const SAVE_MS = 1000;
@@ -40,19 +41,16 @@ export function CaptureBar({ feed, jobId, onCaptured }: CaptureBarProps) {
     setLeft(undefined);
     setRunning(true);
   };
-  const keep = (capture: Capture) => {
-    captureStorage.clear();
+  const keep = async (capture: Capture) => {
+    captureStorage.save(capture);
     setLeft(undefined);
-    onCaptured(
-      recordingOf(
-        capture,
-        feed.channels.map(({ name }) => name),
-      ),
-    );
+    const names = feed.channels.map(({ name }) => name);
+    if (await onCaptured(recordingOf(capture, names))) captureStorage.clear();
+    else setLeft(capture);
   };
   const stop = () => {
     setRunning(false);
-    if (rows.current.length > 1) keep({ jobId, rows: rows.current });
+    if (rows.current.length > 1) void keep({ jobId, rows: rows.current });
   };
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 1 }}>
@@ -75,10 +73,10 @@ export function CaptureBar({ feed, jobId, onCaptured }: CaptureBarProps) {
       {left && !running && (
         <>
           <Typography>
-            A recording of {left.rows.length.toLocaleString('en-GB')} samples was cut short; its last second
-            may be missing.
+            A recording of {left.rows.length.toLocaleString('en-GB')} samples is not kept yet. Where a page
+            died, its last second may be missing.
           </Typography>
-          <Button variant="outlined" onClick={() => keep(left)}>
+          <Button variant="outlined" onClick={() => void keep(left)}>
             Keep it
           </Button>
           <Button

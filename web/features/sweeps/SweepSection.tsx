@@ -43,19 +43,19 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
       samples,
       channels: recording.channels.map((one) => ({ name: one.name, unit: one.unit })),
     });
-    setProblem(
-      held.ok
-        ? await keep({
-            jobId,
-            name,
-            source,
-            held: held.value,
-            uses,
-            context,
-          })
-        : held.problem,
-    );
+    const refused = held.ok
+      ? await keep({
+          jobId,
+          name,
+          source,
+          held: held.value,
+          uses,
+          context,
+        })
+      : held.problem;
+    setProblem(refused);
     setWorking(false);
+    return !refused;
   };
   return (
     <Box>
@@ -78,7 +78,7 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
           feed={feed}
           jobId={jobId}
           onCaptured={(recording) =>
-            void keepThis(
+            keepThis(
               { recording, uses: usesOf(recording.channels, context.companion) },
               'From the meter',
               'live',
