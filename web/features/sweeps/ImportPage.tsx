@@ -11,7 +11,6 @@ import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { useJobSheetQuery } from '../../app/api.ts';
-import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -93,7 +92,6 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
         <Button component={Link} to={`/jobs/${job.id}`} color="inherit">
           To the job
         </Button>
-        <LibraryLinks />
       </PageHeader>
       <Box component="main" sx={{ p: 2, maxWidth: 1000, mx: 'auto' }}>
         <Box

@@ -9,7 +9,6 @@ import { sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { useJobSheetQuery, useRecordingQuery } from '../../app/api.ts';
-import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
@@ -129,7 +128,6 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
         <Button component={Link} to={`/jobs/${jobId}`} color="inherit">
           To the job
         </Button>
-        <LibraryLinks />
       </PageHeader>
       <Box
         component="main"
@@ -220,6 +218,8 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
             borderRadius: 1,
             p: 1.25,
             alignSelf: 'start',
+            // In portrait what was found stands above the plots, not a screen below them.
+            order: { xs: -1, md: 0 },
           }}
         >
           <Typography variant="h2">What was found</Typography>
