@@ -1,7 +1,6 @@
-import type { Lane, MachineState } from '@lettura/core/evidence';
-import type { Channel, ChannelUse, Recording } from '@lettura/core/sweep';
-import { liveData } from './liveData.ts';
-import { normalDeviate, seededRandom } from './random.ts';
+import type { MachineState } from '@lettura/core/evidence';
+import type { ChannelUse, Recording } from '@lettura/core/sweep';
+import { SimulatedLogger } from './logger.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 export interface BenchSweep {
@@ -11,7 +10,6 @@ export interface BenchSweep {
 
 const RATE = 200;
 const SECONDS = 12;
-const SCATTER_VOLTS = 0.002;
 /** Live data comes a few times a second. */
 const LIVE_EVERY_SAMPLES = 20;
 
@@ -22,38 +20,22 @@ export const canBeSwept = ({ machine }: SimulatedMachine): boolean =>
 /** A slow travel from rest to the far stop and back, with a rest at each end, logged at the plug: a sample each 5 ms. */
 export function recordSweep(machine: SimulatedMachine, state: MachineState, seed: number): BenchSweep {
   const samples = RATE * SECONDS;
-  const noise = seededRandom(seed);
-  const tracks = (['signal', 'second-signal'] as const).filter((lane) =>
-    machine.machine.wiring.wires.some(({ wire }) => wire === lane),
-  );
-  const channels = [...tracks.map(trackChannel), liveChannel(machine)];
-  const seconds = Float64Array.from({ length: samples }, (_, i) => i / RATE);
+  const logger = new SimulatedLogger(machine, seed);
+  const channels = logger.channels.map(({ name, unit }) => ({
+    name,
+    unit,
+    values: new Float64Array(samples),
+  }));
+  const live = channels.at(-1)!.values;
   for (let i = 0; i < samples; i++) {
     const held: MachineState = { ...state, stimulus: { kind: 'held', percent: travelAt(i / samples) } };
-    tracks.forEach((lane, track) => {
-      const volts = machine.voltsBetween({ lane, place: 'plug' }, 'battery-negative', held);
-      channels[track]!.values[i] = volts + SCATTER_VOLTS * normalDeviate(noise);
-    });
-    const live = channels.at(-1)!.values;
-    live[i] = i % LIVE_EVERY_SAMPLES === 0 ? (liveData(machine, held)?.value ?? NaN) : live[i - 1]!;
+    logger.volts(held).forEach((volts, channel) => (channels[channel]!.values[i] = volts));
+    live[i] = i % LIVE_EVERY_SAMPLES === 0 ? (logger.live(held) ?? NaN) : live[i - 1]!;
   }
-  return { recording: { seconds, channels }, uses: [...tracks, 'live'] };
-
-  function trackChannel(lane: Lane): Channel {
-    return {
-      name: lane === 'signal' ? 'Track 1 at the plug' : 'Track 2 at the plug',
-      unit: 'V',
-      values: new Float64Array(samples),
-    };
-  }
-
-  function liveChannel({ machine: { sensor } }: SimulatedMachine): Channel {
-    return {
-      name: 'Live data',
-      unit: sensor.profile.measures === 'angle' ? '°' : '%',
-      values: new Float64Array(samples),
-    };
-  }
+  return {
+    recording: { seconds: Float64Array.from({ length: samples }, (_, i) => i / RATE), channels },
+    uses: logger.channels.map(({ use }) => use),
+  };
 }
 
 /** Per cent of the travel, over the share of the time that has gone. */

@@ -8,6 +8,7 @@ export const MOST_SAMPLES = 20_000_000;
 /** Deflated and in base64, as it travels. */
 export const MOST_RECORDING_BYTES = 96 * 1024 * 1024;
 const MOST_FINDINGS = 200;
+export const MOST_MARKS = 200;
 
 const seconds = z.number().min(0).max(1e7);
 
@@ -27,6 +28,14 @@ const finding = z.strictObject({
   position: z.number().optional(),
 });
 
+const volts = z.number().min(-1000).max(1000);
+/** A moment that was marked while recording. */
+const mark = z.strictObject({
+  atSeconds: seconds,
+  words: plainText(80).min(1),
+  expectedVolts: z.strictObject({ lowest: volts, highest: volts }).optional(),
+});
+
 /** A recording without its numbers. */
 export const recordingInfo = z.strictObject({
   id,
@@ -39,6 +48,8 @@ export const recordingInfo = z.strictObject({
   durationSeconds: seconds,
   /** What the analysis found when it was recorded. */
   findings: z.array(finding).max(MOST_FINDINGS),
+  marks: z.array(mark).max(MOST_MARKS),
+  note: plainText(1000),
 });
 export type RecordingInfo = z.infer<typeof recordingInfo>;
 

@@ -17,6 +17,12 @@ const schema = z.object({
   LETTURA_DATA: z.enum(['demo', 'none']).default('none'),
   /** A meter that speaks SCPI over a socket; the demo takes the stand-in unless told otherwise. */
   LETTURA_METER: place.optional(),
+  /** Its channels, as it numbers them: 1,2,3,4 or 101,102. */
+  LETTURA_METER_CHANNELS: z
+    .string()
+    .regex(/^\d{1,4}(,\d{1,4}){0,15}$/u, 'Give up to sixteen channel numbers with commas between them: 1,2.')
+    .transform((list) => list.split(',').map(Number))
+    .optional(),
   /** A stream of CAN frames in text, as an adapter gives it over a socket; likewise. */
   LETTURA_LIVE_DATA: place.optional(),
 });

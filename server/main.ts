@@ -17,7 +17,8 @@ if (!config.success) {
   console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
   process.exit(2);
 }
-const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_METER, LETTURA_LIVE_DATA } = config.data;
+const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA } = config.data;
+const { LETTURA_METER, LETTURA_METER_CHANNELS, LETTURA_LIVE_DATA } = config.data;
 
 const webFolder = fileURLToPath(new URL('../web/dist', import.meta.url));
 if (!existsSync(webFolder)) {
@@ -34,8 +35,14 @@ if (LETTURA_DATA === 'demo') await seedDemo(db);
 
 const stopping = new AbortController();
 const standIn = LETTURA_DATA === 'demo' ? 'simulated' : 'none';
+const meter = LETTURA_METER ?? standIn;
 const followed = await feedsOf(
-  { meter: LETTURA_METER ?? standIn, liveData: LETTURA_LIVE_DATA ?? standIn },
+  {
+    meter,
+    // The stand-in is a logger with four leads; a bench meter has two at most.
+    meterChannels: LETTURA_METER_CHANNELS ?? (meter === 'simulated' ? [1, 2, 3, 4] : [1, 2]),
+    liveData: LETTURA_LIVE_DATA ?? standIn,
+  },
   log,
 );
 const server = createServer(

@@ -1,6 +1,7 @@
 export { flowAgainst, litresRuleFlow, speedDensityFlow } from './airflowCheck.ts';
 export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { pumpPoint, pumpSettings, pumpState, pumpSteps, type PumpPoint } from './pumpSweep.ts';
+export { sweepGuides, type GuideStep, type SweepGuide } from './sweepGuides.ts';
 export { trackPairIn, type TrackPair } from './trackPair.ts';
 export type { CaseFile } from './caseFile.ts';
 export { CAUSE_IDS, causeOf, VERDICT_CLASSES, type CauseId, type VerdictClass } from './causes.ts';

@@ -1,11 +1,12 @@
+export { analyseSweep } from './analyse.ts';
 export {
-  analyseSweep,
   CHANNEL_USES,
   SWEEP_FINDINGS,
   type ChannelUse,
   type SweepContext,
   type SweepFinding,
-} from './analyse.ts';
+  type SweepMark,
+} from './findings/finding.ts';
 export { against, type Against } from './against.ts';
 export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';

@@ -1,6 +1,6 @@
 import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '../positionPair/index.ts';
 import { signalFromValue, toleranceAt } from '../transfer/index.ts';
-import type { SweepContext } from './analyse.ts';
+import type { SweepContext } from './findings/finding.ts';
 
 /** What one channel should be at a value of another, and what may be on either side of it. */
 export interface SweepBand {

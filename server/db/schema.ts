@@ -178,6 +178,8 @@ export const recordingTable = pgTable(
     samples: integer().notNull(),
     durationSeconds: doublePrecision('duration_seconds').notNull(),
     findings: jsonb().$type<RecordingInfo['findings']>().notNull(),
+    marks: jsonb().$type<RecordingInfo['marks']>().notNull().default([]),
+    note: text().notNull().default(''),
     deflated: bytes().notNull(),
     recordedAt: recordedAt(),
   },

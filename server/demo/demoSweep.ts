@@ -29,6 +29,8 @@ export function demoSweep(
     channels: channels.map(({ name, unit }, i) => ({ name, unit, use: uses[i] ?? 'other' })),
     samples: seconds.length,
     durationSeconds: seconds.at(-1) ?? 0,
+    marks: [],
+    note: '',
     findings: analyseSweep(recording, { profile, companion, uses, pressureUnit: 'kPa' }),
     data: deflateRawSync(Buffer.concat(columns.map((column) => Buffer.from(column.buffer)))).toString(
       'base64',

@@ -5,13 +5,15 @@ import { MeterFeed } from './meterFeed.ts';
 import { simulatedInstrument } from './simulatedInstrument.ts';
 import { simulatedUnit } from './simulatedUnit.ts';
 
-const CHANNELS = [1, 2];
-const SAMPLES_PER_SECOND = 20;
+/** As fast as a technician's logger goes; a slower instrument is asked as fast as it answers. */
+const SAMPLES_PER_SECOND = 200;
 
 export interface FeedPlaces {
   /** host:port, `simulated` or `none`. */
   meter: string;
   liveData: string;
+  /** Of the meter, as it numbers them. */
+  meterChannels: readonly number[];
 }
 
 interface Address {
@@ -21,7 +23,7 @@ interface Address {
 
 /** The feeds to follow; a stand-in is started beside where one is asked for. */
 export async function feedsOf(
-  { meter, liveData }: FeedPlaces,
+  { meter, liveData, meterChannels }: FeedPlaces,
   log: Logger,
 ): Promise<{ feeds: Feed[]; stop: () => Promise<void> }> {
   const standIns: { close: () => Promise<void> }[] = [];
@@ -44,7 +46,7 @@ export async function feedsOf(
   await follow(
     meter,
     simulatedInstrument,
-    (at) => new MeterFeed({ ...at, channels: CHANNELS, samplesPerSecond: SAMPLES_PER_SECOND, log }),
+    (at) => new MeterFeed({ ...at, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND, log }),
   );
   await follow(liveData, simulatedUnit, (at) => new LiveDataFeed({ ...at, log }));
   return {

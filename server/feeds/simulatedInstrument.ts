@@ -17,12 +17,13 @@ export interface SimulatedInstrument {
 const IDENTITY = 'Saltmere Workshop,Simulated logger,0,1.0';
 const TRAVEL_SECONDS = 12;
 
-/** Volts of a half-ratio pedal that somebody moves slowly up and down. */
+/** Volts of a half-ratio pedal that somebody moves slowly up and down: its tracks, its reference and its return. */
 function voltsOf(channel: number, seconds: number): number {
   const share = (seconds % TRAVEL_SECONDS) / TRAVEL_SECONDS;
   const travel = Math.min(1, Math.max(0, Math.min((share - 0.1) / 0.3, (0.9 - share) / 0.3)));
   const first = 1 + 3.4 * travel;
-  return (channel === 2 ? first / 2 : first) + 0.0005 * Math.sin(seconds * 997 + channel);
+  const wires = [first, first / 2, 5.002, 0.012];
+  return (wires[channel - 1] ?? 0) + 0.0005 * Math.sin(seconds * 997 + channel);
 }
 
 /** A stand-in for a logger that speaks SCPI over a socket: a real TCP server, on loopback only. */

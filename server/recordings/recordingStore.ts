@@ -22,6 +22,8 @@ const columns = {
   samples: recordingTable.samples,
   durationSeconds: recordingTable.durationSeconds,
   findings: recordingTable.findings,
+  marks: recordingTable.marks,
+  note: recordingTable.note,
 };
 type Row = { [Name in keyof typeof columns]: (typeof recordingTable.$inferSelect)[Name] };
 const infoOf = ({ takenAt, ...row }: Row): RecordingInfo => ({ ...row, takenAt: takenAt.toISOString() });

@@ -40,6 +40,8 @@ const recording = (over: object = {}) => ({
       position: 41,
     },
   ],
+  marks: [{ atSeconds: 0.01, words: 'at rest', expectedVolts: { lowest: 0.9, highest: 1.1 } }],
+  note: 'plug cleaned before',
   data: floats(0, 0.01, 0.02, 1, NaN, 3),
   ...over,
 });

@@ -13,6 +13,7 @@ const InstrumentsPage = lazy(() => import('../features/instruments/InstrumentsPa
 const SensorFormPage = lazy(() => import('../features/sensors/SensorFormPage.tsx'));
 const SensorsPage = lazy(() => import('../features/sensors/SensorsPage.tsx'));
 const ImportPage = lazy(() => import('../features/sweeps/ImportPage.tsx'));
+const RecordPage = lazy(() => import('../features/record/RecordPage.tsx'));
 const SweepPage = lazy(() => import('../features/sweeps/SweepPage.tsx'));
 const SweepsPage = lazy(() => import('../features/sweeps/SweepsPage.tsx'));
 const SheetPage = lazy(() => import('../features/sheet/SheetPage.tsx'));
@@ -32,6 +33,7 @@ export function App() {
             <Route path="/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs/:jobId" element={<SheetPage />} />
             <Route path="/jobs/:jobId/sweeps/import" element={<ImportPage />} />
+            <Route path="/jobs/:jobId/sweeps/record" element={<RecordPage />} />
             <Route path="/sweeps" element={<SweepsPage />} />
             <Route path="/sweeps/:recordingId" element={<SweepPage />} />
             <Route path="/jobs/:jobId/report" element={<ReportPage />} />

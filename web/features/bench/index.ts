@@ -1,3 +1,4 @@
 export { BenchPanel } from './BenchPanel.tsx';
 export { BenchTools } from './BenchTools.tsx';
 export { machineOf, simulatedPlug } from './useMachine.ts';
+export { benchSource } from './benchSource.ts';

@@ -3,7 +3,7 @@ import type { MachineState } from '@lettura/core/evidence';
 import { useEffect, useState } from 'react';
 
 /** From the converter over the unit and the tool to the display: live data is always a little old. */
-const LATE_MS = 700;
+export const LATE_MS = 700;
 
 /** What live data shows, as late as it is; `catchingUp` while it still shows what was before. */
 export function useLiveData(

@@ -2,28 +2,39 @@ import type { FeedInfo, Sensor } from '@lettura/contract';
 import type { Target } from '@lettura/core/evidence';
 import { liveDataStep } from '@lettura/core/family';
 import { LIVE_ITEMS, liveItemOf } from '@lettura/core/recordingFile';
+import type { Expectation } from '@lettura/core/expectation';
+import { useMemo } from 'react';
 import { LivePanel } from './LivePanel.tsx';
+import { serverSource } from './serverSource.ts';
 
 export interface LiveInstrumentProps {
   target: Target;
   sensor: Pick<Sensor, 'family' | 'profile'>;
   feeds: readonly FeedInfo[];
+  expectation: Expectation | undefined;
   onTake: (text: string) => void;
 }
 
-const LEADS = [0, 1];
 const SLACK_VOLTS = 0.01;
 
 /** The feed that belongs to the point in hand: the meter on a wire, the control unit for live data; nothing for a gauge. */
-export function LiveInstrument({ target, sensor, feeds, onTake }: LiveInstrumentProps) {
-  const meter = feeds.find(({ id }) => id === 'meter');
+export function LiveInstrument({ target, sensor, feeds, expectation, onTake }: LiveInstrumentProps) {
+  const { meter, unit } = useMemo(() => {
+    const sourceOf = (wanted: FeedInfo['id']) => {
+      const feed = feeds.find(({ id }) => id === wanted);
+      return feed && serverSource(feed);
+    };
+    return { meter: sourceOf('meter'), unit: sourceOf('live-data') };
+  }, [feeds]);
   if (target.kind === 'wire')
     return (
       meter && (
         <LivePanel
           key="meter"
-          feed={meter}
-          channels={LEADS.slice(0, meter.channels.length)}
+          source={meter}
+          title={undefined}
+          expected={expectation}
+          channels={[...meter.channels.keys()]}
           decimals={3}
           slack={SLACK_VOLTS}
           textOf={(volts) => `${volts.toFixed(3)} V`}
@@ -31,7 +42,6 @@ export function LiveInstrument({ target, sensor, feeds, onTake }: LiveInstrument
         />
       )
     );
-  const unit = feeds.find(({ id }) => id === 'live-data');
   const item = liveItemOf(sensor.family);
   if (target.kind !== 'scan' || !unit || item === undefined) return null;
   const channel = [...LIVE_ITEMS.keys()].indexOf(item);
@@ -39,7 +49,9 @@ export function LiveInstrument({ target, sensor, feeds, onTake }: LiveInstrument
   return (
     <LivePanel
       key="live-data"
-      feed={unit}
+      source={unit}
+      title={`${unit.name}: ${unit.channels[channel]?.name ?? ''}`}
+      expected={expectation}
       channels={[channel]}
       decimals={step < 1 ? 1 : 0}
       slack={step}

@@ -5,17 +5,22 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { FeedInfo, FeedSample } from '@lettura/contract';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
-import { steadiness, type Moment } from './steady.ts';
-import { useFeed } from './useFeed.ts';
+import { steadiness, STEADY_MS, type Moment } from './steady.ts';
+import type { LiveBuffer } from './liveBuffer.ts';
+import type { LiveSource } from './liveSource.ts';
+import { useSource } from './useSource.ts';
 
 export interface LivePanelProps {
-  feed: FeedInfo;
+  source: LiveSource;
+  /** What a value is called here. */
+  title: string | undefined;
   /** Those of its channels that belong to the point in hand. */
   channels: readonly number[];
   decimals: number;
+  /** What it should be here now, in the unit of the channel. */
+  expected: { lowest: number; highest: number } | undefined;
   /** What its last digits may tremble by, in its own unit. */
   slack: number;
   /** The reading in the words of the quick entry, so that it goes the same way as a typed one. */
@@ -27,25 +32,31 @@ export interface LivePanelProps {
 const SAME_SLACKS = 3;
 
 /** The feed at the point in hand: its value as it arrives, and held by itself once it stands. */
-export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: LivePanelProps) {
-  const { status, samples, ageMs, fresh } = useFeed(feed.id);
+export function LivePanel({
+  source,
+  title,
+  channels,
+  decimals,
+  expected,
+  slack,
+  textOf,
+  onTake,
+}: LivePanelProps) {
+  const { status, buffer, ageMs, fresh } = useSource(source);
   const [channel, setChannel] = useState(channels[0] ?? 0);
-  const unit = feed.channels[channel]?.unit ?? '';
+  const unit = source.channels[channel]?.unit ?? '';
   const shown = (value: number) => `${value.toFixed(decimals)} ${unit}`;
   const [holds, setHolds] = useState(false);
   const [since, setSince] = useState(0);
-  const moments = useMemo(() => momentsOf(samples, channel), [samples, channel]);
-  const { steady, mean } = steadiness(moments, slack);
-  const newest = moments.at(-1)?.value;
-  const seen = moments
-    .filter(({ atMs, value }) => atMs >= since && value !== null)
-    .map(({ value }) => value as number);
+  const { steady, mean } = steadiness(momentsOf(buffer, channel), slack);
+  const newest = buffer.newest(channel);
+  const seen = extremesOf(buffer, channel, since);
   const take = (value: number) => onTake(textOf(value));
 
   // A value is held once: the next one has to be another, or the same after it had gone.
   const held = useRef<number>(undefined);
   useEffect(() => {
-    if (typeof newest !== 'number' || Math.abs(newest - (held.current ?? Infinity)) > SAME_SLACKS * slack)
+    if (!isValue(newest) || Math.abs(newest - (held.current ?? Infinity)) > SAME_SLACKS * slack)
       held.current = undefined;
     if (!holds || !fresh || !steady || mean === undefined || held.current !== undefined) return;
     held.current = mean;
@@ -68,19 +79,15 @@ export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: L
       }}
     >
       <Typography variant="body2" sx={{ fontWeight: 700 }}>
-        {feed.id === 'live-data'
-          ? `${feed.name}: ${feed.channels[channel]?.name ?? ''}`
-          : (status.instrument ?? feed.name)}
+        {title ?? status.instrument ?? source.name}
       </Typography>
       <Box
         role="img"
-        aria-label={
-          fresh && newest !== undefined && newest !== null ? `Live: ${shown(newest)}` : 'Live: no fresh value'
-        }
+        aria-label={fresh && isValue(newest) ? `Live: ${shown(newest)}` : 'Live: no fresh value'}
         sx={{ fontFamily: NUMERALS, textAlign: 'right', opacity: fresh ? 1 : 0.4, whiteSpace: 'nowrap' }}
       >
         <Box component="span" sx={{ fontSize: '2.3rem', fontWeight: 650 }}>
-          {newest === undefined || newest === null ? '–' : newest.toFixed(decimals)}
+          {isValue(newest) ? newest.toFixed(decimals) : '–'}
         </Box>{' '}
         {unit}
       </Box>
@@ -89,14 +96,16 @@ export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: L
         {fresh && (steady ? ' · steady' : ' · moving')}
         {status.message ? ` · ${status.message}` : ''}
       </Typography>
-      {seen.length > 0 && (
+      {expected && (
         <Typography variant="body2">
-          Lowest {shown(Math.min(...seen))}, highest {shown(Math.max(...seen))}{' '}
-          <Button
-            size="small"
-            onClick={() => setSince(samples.at(-1)?.atMs ?? 0)}
-            sx={{ minHeight: 32, py: 0 }}
-          >
+          Expected {expected.lowest.toFixed(decimals)} to {shown(expected.highest)}
+          {fresh && isValue(newest) && <strong>: {fitInWords(newest, expected)}</strong>}
+        </Typography>
+      )}
+      {seen && (
+        <Typography variant="body2">
+          Lowest {shown(seen.lowest)}, highest {shown(seen.highest)}{' '}
+          <Button size="small" onClick={() => setSince(buffer.newestMs ?? 0)} sx={{ minHeight: 32, py: 0 }}>
             Begin anew
           </Button>
         </Typography>
@@ -113,7 +122,7 @@ export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: L
         >
           {channels.map((i) => (
             <MenuItem key={i} value={i}>
-              {feed.channels[i]?.name}
+              {source.channels[i]?.name}
             </MenuItem>
           ))}
         </TextField>
@@ -125,8 +134,8 @@ export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: L
       <Button
         fullWidth
         variant="contained"
-        disabled={!fresh || newest === null || newest === undefined}
-        onClick={() => typeof newest === 'number' && take(steady && mean !== undefined ? mean : newest)}
+        disabled={!fresh || !isValue(newest)}
+        onClick={() => isValue(newest) && take(steady && mean !== undefined ? mean : newest)}
       >
         Take this reading
       </Button>
@@ -134,8 +143,35 @@ export function LivePanel({ feed, channels, decimals, slack, textOf, onTake }: L
   );
 }
 
-const momentsOf = (samples: readonly FeedSample[], channel: number): Moment[] =>
-  samples.map(({ atMs, values }) => ({ atMs, value: values[channel] ?? null }));
+const isValue = (value: number | undefined): value is number => value !== undefined && !Number.isNaN(value);
+
+/** A little more than it takes to be steady. */
+const LOOKED_AT_MS = STEADY_MS + 1000;
+function momentsOf(buffer: LiveBuffer, channel: number): Moment[] {
+  const moments: Moment[] = [];
+  buffer.each(channel, (buffer.newestMs ?? 0) - LOOKED_AT_MS, (atMs, value) =>
+    moments.push({ atMs, value: isValue(value) ? value : null }),
+  );
+  return moments;
+}
+
+function extremesOf(
+  buffer: LiveBuffer,
+  channel: number,
+  sinceMs: number,
+): { lowest: number; highest: number } | undefined {
+  let [lowest, highest] = [Infinity, -Infinity];
+  buffer.each(channel, sinceMs, (_atMs, value) => {
+    if (value < lowest) lowest = value;
+    if (value > highest) highest = value;
+  });
+  return lowest <= highest ? { lowest, highest } : undefined;
+}
+
+function fitInWords(value: number, { lowest, highest }: { lowest: number; highest: number }): string {
+  if (value < lowest) return '▼ below';
+  return value > highest ? '▲ above' : '✓ as expected';
+}
 
 function stateInWords(state: string, fresh: boolean, ageMs: number | undefined): string {
   if (fresh) return 'Live';

@@ -1,6 +1,8 @@
 import { canBeSwept, recordSweep, whatWasWrong } from '@lettura/bench';
-import type { Reading } from '@lettura/contract';
+import type { FeedInfo, Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/evidence';
+import { expectedReading } from '@lettura/core/expectation';
+import { expectationContext } from '@lettura/core/reasoning';
 import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
@@ -37,6 +39,8 @@ export interface SheetSectionProps {
   onGo: (target: Target, state: MachineState) => void;
 }
 
+const NO_FEEDS: readonly FeedInfo[] = [];
+
 /** The section in hand, with its few controls. */
 export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, onGo }: SheetSectionProps) {
   const { job, sensor, caseFile, weighing } = sheet;
@@ -58,7 +62,8 @@ export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, on
     <LiveInstrument
       target={selected}
       sensor={sensor}
-      feeds={feeds ?? []}
+      feeds={feeds ?? NO_FEEDS}
+      expectation={expectedReading(selected, state, expectationContext(caseFile))}
       onTake={(text) => entry.enter(text)}
     />
   );

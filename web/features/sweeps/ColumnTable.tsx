@@ -8,15 +8,8 @@ import TextField from '@mui/material/TextField';
 import type { Layout, TimeForm } from '@lettura/core/recordingFile';
 import { CHANNEL_USES, type ChannelUse } from '@lettura/core/sweep';
 import { NUMERALS } from '../../app/theme.ts';
+import { USE_WORDS } from './useWords.ts';
 
-const USE_WORDS: Record<ChannelUse, string> = {
-  signal: 'Signal (track 1)',
-  'second-signal': 'Second signal (track 2)',
-  reference: 'Reference',
-  live: 'Live data',
-  stimulus: 'Stimulus (gauge, angle)',
-  other: 'Something else',
-};
 const TIME_WORDS: Record<TimeForm, string> = {
   s: 'Time in seconds',
   ms: 'Time in milliseconds',

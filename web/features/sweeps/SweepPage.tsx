@@ -7,9 +7,11 @@ import { csvMetadata } from '@lettura/core/recordingFile';
 import type { Problem } from '@lettura/core/problem';
 import { sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { useJobSheetQuery, useRecordingQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
+import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
@@ -19,6 +21,8 @@ import { plotImage } from './plotImage.ts';
 import { BesideChoice } from './BesideChoice.tsx';
 import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
+import { MarkList } from './MarkList.tsx';
+import { RestTable } from './RestTable.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useView } from './useView.ts';
@@ -49,7 +53,7 @@ const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
 
 function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSweep }) {
-  const { channels, durationSeconds, samples, findings, jobId, name } = recording;
+  const { channels, durationSeconds, samples, findings, marks, note, jobId, name } = recording;
   const { view, ...to } = useView(durationSeconds);
   const [envelopes, setEnvelopes] = useState<Envelope[]>();
   const [shown, setShown] = useState(view);
@@ -57,6 +61,8 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
   const plot = useRef<HTMLDivElement>(null);
   const { palette } = useTheme();
   const { data: sheet } = useJobSheetQuery(jobId);
+  const units = useSelector(selectUnits);
+  const signal = channels.findIndex(({ use }) => use === 'signal');
   const { fromSeconds, toSeconds } = view;
   const band = useMemo(
     () =>
@@ -192,6 +198,7 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
                   {...shown}
                   findings={findings.filter(({ channel }) => channel === i)}
                   marked={marked?.channel === i ? marked : undefined}
+                  marks={marks}
                   heightPx={heightPx}
                   last={i === channels.length - 1}
                 />
@@ -224,6 +231,25 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
         >
           <Typography variant="h2">What was found</Typography>
           <FindingList findings={findings} marked={marked} onShow={show} />
+          {note !== '' && (
+            <Typography sx={{ mt: 1 }}>
+              <strong>Note:</strong> {note}
+            </Typography>
+          )}
+          <MarkList
+            marks={marks}
+            onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
+          />
+          {sheet && signal >= 0 && (
+            <RestTable
+              ask={ask}
+              channel={signal}
+              profile={sheet.sensor.profile}
+              pressureUnit={units.absolute}
+              marks={marks}
+              onShow={to.show}
+            />
+          )}
         </Box>
       </Box>
     </Box>

@@ -7,10 +7,6 @@ import type { Problem } from '@lettura/core/problem';
 import type { ChannelUse, Recording, SweepContext } from '@lettura/core/sweep';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useListFeedsQuery } from '../../app/api.ts';
-import { CaptureBar } from '../live/index.ts';
-import { usesOf } from './usesOf.ts';
-import { packed } from './packRecording.ts';
 import { RecordingList } from './RecordingList.tsx';
 import { useKeepSweep } from './useKeepSweep.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
@@ -29,63 +25,38 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
   const keep = useKeepSweep(ask);
   const [problem, setProblem] = useState<Problem>();
   const [working, setWorking] = useState(false);
-  const { data: feeds } = useListFeedsQuery();
-  const feed = feeds?.find(({ id }) => id === 'meter');
-  const keepThis = async (
-    { recording, uses }: { recording: Recording; uses: ChannelUse[] },
-    name: string,
-    source: RecordingInfo['source'],
-  ) => {
+  const keepSwept = async (swept: { recording: Recording; uses: ChannelUse[] }) => {
     setWorking(true);
-    const samples = recording.seconds.length;
-    const held = await ask('load', {
-      data: await packed(recording),
-      samples,
-      channels: recording.channels.map((one) => ({ name: one.name, unit: one.unit })),
-    });
-    const refused = held.ok
-      ? await keep({
-          jobId,
-          name,
-          source,
-          held: held.value,
-          uses,
-          context,
-        })
-      : held.problem;
-    setProblem(refused);
+    const held = await ask('take', { recording: swept.recording });
+    setProblem(
+      held.ok
+        ? await keep({
+            jobId,
+            name: 'Slow travel, up and down',
+            source: 'bench',
+            held: held.value,
+            uses: swept.uses,
+            context,
+          })
+        : held.problem,
+    );
     setWorking(false);
-    return !refused;
   };
   return (
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
-        <Button component={Link} to={`/jobs/${jobId}/sweeps/import`} variant="contained">
+        <Button component={Link} to={`/jobs/${jobId}/sweeps/record`} variant="contained">
+          Record live
+        </Button>
+        <Button component={Link} to={`/jobs/${jobId}/sweeps/import`} variant="outlined">
           Import a recording
         </Button>
         {record && (
-          <Button
-            variant="outlined"
-            onClick={() => void keepThis(record(), 'Slow travel, up and down', 'bench')}
-            disabled={working}
-          >
+          <Button variant="outlined" onClick={() => void keepSwept(record())} disabled={working}>
             {working ? 'Recording …' : 'Sweep the simulated sensor'}
           </Button>
         )}
       </Box>
-      {!record && feed && (
-        <CaptureBar
-          feed={feed}
-          jobId={jobId}
-          onCaptured={(recording) =>
-            keepThis(
-              { recording, uses: usesOf(recording.channels, context.companion) },
-              'From the meter',
-              'live',
-            )
-          }
-        />
-      )}
       {problem && (
         <Alert severity="error" sx={{ mb: 1 }}>
           {problem.message} {problem.next}
@@ -95,8 +66,8 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
         <RecordingList recordings={recordings} />
       ) : (
         <Typography>
-          No recording yet. A meter passes a dead spot by: record a slow travel, key on and engine off, and
-          import it here.
+          No recording yet. A meter passes a dead spot by: record a slow travel, key on and engine off, or
+          import what another logger recorded.
         </Typography>
       )}
     </Box>

@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import type { Envelope, SweepFinding } from '@lettura/core/sweep';
+import type { Envelope, SweepFinding, SweepMark } from '@lettura/core/sweep';
 import {
   Area,
   CartesianGrid,
@@ -22,6 +22,7 @@ export interface SweepStripProps {
   toSeconds: number;
   findings: readonly SweepFinding[];
   marked: SweepFinding | undefined;
+  marks: readonly SweepMark[];
   heightPx: number;
   /** The lowest strip carries the scale of time. */
   last: boolean;
@@ -42,6 +43,7 @@ export function SweepStrip({
   toSeconds,
   findings,
   marked,
+  marks,
   heightPx,
   last,
 }: SweepStripProps) {
@@ -70,6 +72,7 @@ export function SweepStrip({
       (a, b) => Math.max(a, b),
       -Infinity,
     ),
+    unit,
   );
   const ink = palette.text.primary;
   return (
@@ -119,6 +122,17 @@ export function SweepStrip({
           })}
           {marked && (
             <ReferenceLine x={marked.fromSeconds} stroke={palette.standing.faulty} strokeDasharray="4 3" />
+          )}
+          {marks.map(({ atSeconds }, i) =>
+            atSeconds < fromSeconds || atSeconds > toSeconds ? null : (
+              <ReferenceLine
+                key={`${atSeconds} ${i}`}
+                x={atSeconds}
+                stroke={palette.primary.main}
+                strokeDasharray="5 4"
+                label={{ value: i + 1, position: 'insideTopLeft', fill: palette.primary.main }}
+              />
+            ),
           )}
           {other && (
             <Area

@@ -1,2 +1,8 @@
 export { FindingList } from './FindingList.tsx';
+export { niceTicks, roomyDomain } from './niceTicks.ts';
+export { unpacked } from './packRecording.ts';
 export { SweepSection } from './SweepSection.tsx';
+export { useKeepSweep } from './useKeepSweep.ts';
+export { rememberUses, usesOf } from './usesOf.ts';
+export { useSweepWorker } from './useSweepWorker.ts';
+export { USE_WORDS } from './useWords.ts';

@@ -9,8 +9,13 @@ export function niceTicks(low: number, high: number, most: number): number[] {
   return Array.from({ length: last - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)));
 }
 
+/** Enlarged further, and what stands still would look like a storm of its own last digits. */
+const LEAST_SPAN: Record<string, number> = { V: 0.2, '%': 2 };
+
 /** The lowest and highest of a plot, with a little room, so that a line along an edge is seen. */
-export function roomyDomain(lowest: number, highest: number): [number, number] {
-  const room = 0.06 * (highest - lowest) || Math.max(0.01, 0.05 * Math.abs(highest));
+export function roomyDomain(lowest: number, highest: number, unit = ''): [number, number] {
+  const span = highest - lowest;
+  const room =
+    Math.max(0.06 * span, ((LEAST_SPAN[unit] ?? 0) - span) / 2) || Math.max(0.01, 0.05 * Math.abs(highest));
   return [lowest - room, highest + room];
 }

@@ -1,6 +1,13 @@
 import { fail, ok, type Result } from '@lettura/core/problem';
 import { csvOf, decodeCandump, NumberScanner } from '@lettura/core/recordingFile';
-import { against, analyseSweep, envelopeInTime, MinMaxPyramid, type Recording } from '@lettura/core/sweep';
+import {
+  against,
+  analyseSweep,
+  envelopeInTime,
+  MinMaxPyramid,
+  plateaus,
+  type Recording,
+} from '@lettura/core/sweep';
 import { openFile } from './openFile.ts';
 import { packed, unpacked } from './packRecording.ts';
 import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
@@ -103,6 +110,8 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const { data, samples, channels } = question.ask;
       return ok(hold(await unpacked(data, samples, channels)));
     }
+    case 'take':
+      return ok(hold(question.ask.recording));
     case 'analyse':
       return recording ? ok(analyseSweep(recording, question.ask.context)) : nothingHeld();
     case 'envelope': {
@@ -115,6 +124,10 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const { along, up, columns } = question.ask;
       const [x, y] = [recording?.channels[along]?.values, recording?.channels[up]?.values];
       return x && y ? ok(against(x, y, columns)) : nothingHeld();
+    }
+    case 'rests': {
+      const values = recording?.channels[question.ask.channel]?.values;
+      return recording && values ? ok(plateaus(recording.seconds, values)) : nothingHeld();
     }
     case 'pack':
       return recording ? ok(await packed(recording)) : nothingHeld();

@@ -1,6 +1,14 @@
 import type { Problem } from '@lettura/core/problem';
 import type { Layout } from '@lettura/core/recordingFile';
-import type { Against, Channel, Envelope, SweepContext, SweepFinding } from '@lettura/core/sweep';
+import type {
+  Against,
+  Channel,
+  Envelope,
+  Plateau,
+  Recording,
+  SweepContext,
+  SweepFinding,
+} from '@lettura/core/sweep';
 import type { Opened } from './openFile.ts';
 
 /** What is known of the recording that the worker holds. */
@@ -17,12 +25,14 @@ export interface SweepQuestions {
   open: { ask: { file: File }; answer: Opened };
   read: { ask: { layout: Layout | undefined; samplesPerSecond: number }; answer: Held };
   load: { ask: { data: string; samples: number; channels: Pick<Channel, 'name' | 'unit'>[] }; answer: Held };
+  take: { ask: { recording: Recording }; answer: Held };
   analyse: { ask: { context: SweepContext }; answer: SweepFinding[] };
   envelope: {
     ask: { channels: number[]; fromSeconds: number; toSeconds: number; columns: number };
     answer: Envelope[];
   };
   against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
+  rests: { ask: { channel: number }; answer: Plateau[] };
   pack: { ask: object; answer: string };
   csv: { ask: object; answer: Blob };
 }

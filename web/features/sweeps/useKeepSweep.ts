@@ -14,7 +14,10 @@ export interface KeepSweep {
   source: RecordingInfo['source'];
   held: Held;
   uses: readonly ChannelUse[];
+  /** Its marks are kept with the recording. */
   context: Omit<SweepContext, 'uses'>;
+  takenAt?: Date;
+  note?: string;
 }
 
 const MOST_FINDINGS = 200;
@@ -35,7 +38,7 @@ const MOST_SENTENCE_LETTERS = 400;
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
   const [record] = useRecordSweepMutation();
   const navigate = useNavigate();
-  return async ({ jobId, name, source, held, uses, context }) => {
+  return async ({ jobId, name, source, held, uses, context, takenAt = new Date(), note = '' }) => {
     const findings = await ask('analyse', { context: { ...context, uses } });
     if (!findings.ok) return findings.problem;
     const data = await ask('pack', {});
@@ -47,12 +50,14 @@ export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Probl
         id,
         jobId,
         name,
-        takenAt: new Date().toISOString(),
+        takenAt: takenAt.toISOString(),
         source,
         channels: held.channels.map((channel, i) => ({ ...channel, use: uses[i] ?? 'other' })),
         samples,
         durationSeconds,
         findings: [...findings.value, ...remarksOn(held)].slice(0, MOST_FINDINGS),
+        marks: [...(context.marks ?? [])],
+        note,
         data: data.value,
       }).unwrap();
     } catch (error) {

@@ -12,6 +12,8 @@ const NEAREST_SECONDS = 1e-4;
 /** Around a finding, so that one sees what was there before and after. */
 const ROOM = 8;
 const LEAST_ROOM_SECONDS = 0.05;
+/** Around a mark, which has no length of its own. */
+const MARK_ROOM_SECONDS = 2;
 
 /** The stretch of a recording that is in view, and the ways to change it. */
 export function useView(durationSeconds: number) {
@@ -40,7 +42,8 @@ export function useView(durationSeconds: number) {
     later: () => move(1),
     all: () => setChosen(undefined),
     show: ({ fromSeconds, toSeconds }: View) => {
-      const room = Math.max(LEAST_ROOM_SECONDS, (toSeconds - fromSeconds) * ROOM) / 2;
+      const length = toSeconds - fromSeconds;
+      const room = (length === 0 ? MARK_ROOM_SECONDS : Math.max(LEAST_ROOM_SECONDS, length * ROOM)) / 2;
       put(fromSeconds - room, toSeconds + room);
     },
   };

@@ -14,6 +14,7 @@ const sourceOf = (channels: readonly { name: string; unit: string }[]): string =
 
 const VOLTS = /^m?v$/iu;
 const SECOND = /\b(2|two|second|b)\b|2$/iu;
+const REVS = /^(rpm|1\/min|min-1|u\/min)$/iu;
 const REFERENCE = /ref|supply|vref/iu;
 
 /** What the channels of a file are: as confirmed before, else by names and units. */
@@ -32,6 +33,7 @@ export function usesOf(
   return channels.map(({ name, unit }): ChannelUse => {
     const isVolts = unit === '' || VOLTS.test(unit);
     if (REFERENCE.test(name) && isVolts) return take('reference');
+    if (REVS.test(unit)) return take('revs');
     if (!isVolts) return take('live');
     if (companion && (SECOND.test(name) || used.has('signal'))) return take('second-signal');
     return take('signal');

@@ -1,0 +1,42 @@
+import { dropouts } from '../dropouts.ts';
+import type { Recording } from '../recording.ts';
+import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
+import { clock, indexOf, lasting, nameOf, placeWords, positionAt } from './words.ts';
+
+export function lostSignals(recording: Recording, context: SweepContext): SweepFinding[] {
+  return (['signal', 'second-signal'] as const).flatMap((use) => {
+    const channel = indexOf(context, use);
+    const values = recording.channels[channel]?.values;
+    if (!values) return [];
+    const all = dropouts(recording, values);
+    const shown = all
+      .slice(0, MOST_OF_A_KIND)
+      .map(({ fromSeconds, untilSeconds, courseValue, farthestValue }): SweepFinding => {
+        const position = positionAt(context, use, courseValue);
+        return {
+          kind: 'dropout',
+          weight: 'fault',
+          sentence: `${nameOf(recording, context, channel)} drops out${placeWords(position, context)}: ${lasting(untilSeconds - fromSeconds)} at ${farthestValue.toFixed(2)} V instead of ${courseValue.toFixed(2)} V, ${clock(fromSeconds)} into the recording.`,
+          channel,
+          fromSeconds,
+          untilSeconds,
+          ...(position === undefined ? {} : { position }),
+        };
+      });
+    const more = all.length - shown.length;
+    const last = all.at(-1);
+    return more > 0 && last
+      ? [
+          ...shown,
+          {
+            kind: 'dropout',
+            weight: 'fault',
+            sentence: `${nameOf(recording, context, channel)} drops out ${more} times more.`,
+            channel,
+            fromSeconds: all[MOST_OF_A_KIND]!.fromSeconds,
+            untilSeconds: last.untilSeconds,
+          } satisfies SweepFinding,
+        ]
+      : shown;
+  });
+}

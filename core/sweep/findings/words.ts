@@ -1,0 +1,61 @@
+import { pairDeviation } from '../../positionPair/index.ts';
+import { formatWithBasis } from '../../quantity/index.ts';
+import { valueFromSignal } from '../../transfer/index.ts';
+import type { Recording } from '../recording.ts';
+import type { ChannelUse, SweepContext } from './finding.ts';
+
+const TRACK_WORDS: Partial<Record<ChannelUse, string>> = { signal: 'Track 1', 'second-signal': 'Track 2' };
+
+export function nameOf({ channels }: Recording, { uses, companion }: SweepContext, channel: number): string {
+  const use = uses[channel];
+  if (use && companion?.kind === 'second-track' && TRACK_WORDS[use]) return TRACK_WORDS[use];
+  return use === 'signal' ? 'The signal' : (channels[channel]?.name ?? '');
+}
+
+export const indexOf = ({ uses }: SweepContext, use: ChannelUse): number => uses.indexOf(use);
+
+/** Where the sensor stood, from the volts of one of its tracks. */
+export function positionAt(context: SweepContext, use: ChannelUse, volts: number): number | undefined {
+  const { profile, companion } = context;
+  const reference = profile.nominalReferenceVolts;
+  const pair = use === 'second-signal' && companion?.kind === 'second-track' ? companion.pair : undefined;
+  if (use === 'second-signal' && !pair) return undefined;
+  const signalVolts = pair ? firstFromSecond(volts, reference, pair) : volts;
+  const value = valueFromSignal({ signalVolts, referenceVolts: reference, returnVolts: 0 }, profile);
+  return value.ok ? value.value.value : undefined;
+}
+
+/** The pair law is linear: two of its points give it the other way round. */
+function firstFromSecond(
+  secondVolts: number,
+  reference: number,
+  pair: Parameters<typeof pairDeviation>[3],
+): number {
+  const [atZero, atOne] = [0, 1].map(
+    (first) => pairDeviation(first, 0, reference, pair).expectedSecondVolts,
+  ) as [number, number];
+  return (secondVolts - atZero) / (atOne - atZero);
+}
+
+export const placeWords = (position: number | undefined, { profile, pressureUnit }: SweepContext): string =>
+  position === undefined ? '' : ` at ${formatWithBasis(position, profile.measures, pressureUnit)}`;
+export const clock = (seconds: number): string => `${seconds.toFixed(seconds < 100 ? 2 : 1)} s`;
+export const lasting = (seconds: number): string =>
+  seconds < 1 ? `${Math.max(1, Math.round(1000 * seconds))} ms` : `${seconds.toFixed(1)} s`;
+
+/** The whole of a recording, for what is true of all of it. */
+export const wholeOf = ({ seconds }: Recording): { fromSeconds: number; untilSeconds: number } => ({
+  fromSeconds: seconds[0] ?? 0,
+  untilSeconds: seconds.at(-1) ?? 0,
+});
+
+/** The values of the channel that is used so, and its number; undefined where there is none. */
+export function channelFor(
+  { channels }: Recording,
+  context: SweepContext,
+  use: ChannelUse,
+): { channel: number; values: Float64Array } | undefined {
+  const channel = indexOf(context, use);
+  const values = channels[channel]?.values;
+  return values && { channel, values };
+}

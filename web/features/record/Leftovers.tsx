@@ -1,0 +1,75 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import type { Problem } from '@lettura/core/problem';
+import type { Recording } from '@lettura/core/sweep';
+import { useEffect, useState } from 'react';
+import { dayAndTime } from '../../ui/inWords.ts';
+import { captureStore, type CaptureInfo } from '../live/index.ts';
+
+export interface LeftoversProps {
+  jobId: string;
+  /** Looked for anew whenever this changes. */
+  after: unknown;
+  onKeep: (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined>;
+}
+
+/** Recordings of this job that never reached it: a page died, or the server was away. */
+export function Leftovers({ jobId, after, onKeep }: LeftoversProps) {
+  const [found, setFound] = useState<readonly CaptureInfo[]>([]);
+  const [problem, setProblem] = useState<Problem>();
+  useEffect(() => {
+    let current = true;
+    void captureStore
+      .ofJob(jobId)
+      .catch(() => [])
+      .then((all) => current && setFound(all));
+    return () => {
+      current = false;
+    };
+  }, [jobId, after]);
+  const keep = async (info: CaptureInfo) => {
+    const recording = await captureStore.read(info);
+    setProblem(
+      recording.seconds.length > 1
+        ? await onKeep(info, recording)
+        : {
+            code: 'empty-capture',
+            message: 'Less than a second of it was there when the page died.',
+            next: 'Throw it away and record again.',
+          },
+    );
+  };
+  const remove = async ({ id }: CaptureInfo) => {
+    await captureStore.remove(id);
+    setFound(found.filter((other) => other.id !== id));
+  };
+  return (
+    <>
+      {found.map((info) => (
+        <Alert
+          key={info.id}
+          severity="warning"
+          action={
+            <>
+              <Button color="inherit" variant="outlined" onClick={() => void keep(info)} sx={{ mr: 1 }}>
+                Keep it
+              </Button>
+              <Button color="inherit" onClick={() => void remove(info)}>
+                Throw it away
+              </Button>
+            </>
+          }
+          sx={{ mb: 1 }}
+        >
+          A recording from {info.source} that began {dayAndTime(new Date(info.startedMs).toISOString())} is
+          not on the job yet.{info.ended ? '' : ' The page died meanwhile: up to its last second is missing.'}
+        </Alert>
+      ))}
+      {problem && (
+        <Alert severity="error" sx={{ mb: 1 }}>
+          {problem.message} {problem.next}
+        </Alert>
+      )}
+    </>
+  );
+}

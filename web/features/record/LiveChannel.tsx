@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { formatWithBasis, type PressureUnit } from '@lettura/core/quantity';
+import { CHANNEL_USES, type ChannelUse, type SweepMark } from '@lettura/core/sweep';
+import { valueFromSignal, type SensorProfile } from '@lettura/core/transfer';
+import { NUMERALS } from '../../app/theme.ts';
+import type { LiveView } from '../live/index.ts';
+import { USE_WORDS } from '../sweeps/index.ts';
+import { bandInWords } from './GuideSteps.tsx';
+import { LiveStrip } from './LiveStrip.tsx';
+
+export interface LiveChannelProps {
+  channel: number;
+  of: { name: string; unit: string };
+  view: LiveView;
+  use: ChannelUse;
+  /** Known by the source, or settled while it records. */
+  fixedUse: boolean;
+  onUse: (use: ChannelUse) => void;
+  profile: SensorProfile;
+  pressureUnit: PressureUnit;
+  windowSeconds: number;
+  expected: { lowest: number; highest: number } | undefined;
+  marks: readonly SweepMark[];
+  startedMs: number | undefined;
+  last: boolean;
+}
+
+/** One channel: its value large, what that is in the sensor's own unit, and its strip. */
+export function LiveChannel(props: LiveChannelProps) {
+  const { channel, of, view, use, fixedUse, onUse, profile, pressureUnit, expected, ...strip } = props;
+  const value = view.buffer.newest(channel);
+  const known = value !== undefined && !Number.isNaN(value);
+  const shown = known ? value.toFixed(of.unit === 'V' ? 3 : 1) : '–';
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minHeight: 118,
+        display: 'grid',
+        gridTemplateColumns: '168px minmax(0, 1fr)',
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Box sx={{ py: 0.5, pr: 1, minWidth: 0 }}>
+        <Typography variant="body2" sx={{ fontWeight: 700 }}>
+          {of.name}
+        </Typography>
+        <Box sx={{ fontFamily: NUMERALS, fontSize: '1.7rem', fontWeight: 650, lineHeight: 1.2 }}>
+          {shown}{' '}
+          <Box component="span" sx={{ fontSize: '1rem' }}>
+            {of.unit}
+          </Box>
+        </Box>
+        {use === 'signal' && known && (
+          <Typography variant="body2">= {valueInWords(value, profile, pressureUnit)}</Typography>
+        )}
+        {expected && known && (
+          <Typography variant="body2">
+            {fitMark(value, expected)} {bandInWords(expected)}
+          </Typography>
+        )}
+        {!fixedUse && (
+          <TextField
+            select
+            size="small"
+            fullWidth
+            label={`${of.name} is`}
+            value={use}
+            onChange={(event) => onUse(event.target.value as ChannelUse)}
+            sx={{ mt: 0.5 }}
+          >
+            {CHANNEL_USES.map((one) => (
+              <MenuItem key={one} value={one}>
+                {USE_WORDS[one]}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      </Box>
+      <LiveStrip
+        {...strip}
+        label={`${of.name}, the last ${strip.windowSeconds} seconds, in ${of.unit}`}
+        unit={of.unit}
+        buffer={view.buffer}
+        channel={channel}
+        aheadMs={view.aheadMs}
+        expected={expected}
+      />
+    </Box>
+  );
+}
+
+function valueInWords(signalVolts: number, profile: SensorProfile, pressureUnit: PressureUnit): string {
+  const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
+  const value = valueFromSignal(wires, profile);
+  return value.ok ? formatWithBasis(value.value.value, profile.measures, pressureUnit) : '–';
+}
+
+function fitMark(value: number, { lowest, highest }: { lowest: number; highest: number }): string {
+  if (value < lowest) return '▼ below';
+  return value > highest ? '▲ above' : '✓';
+}

@@ -1,0 +1,72 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { PageHeader } from '../../app/PageHeader.tsx';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { useSheet, type Sheet } from '../sheet/index.ts';
+import { Recorder } from './Recorder.tsx';
+import { useSources } from './useSources.ts';
+
+/** Records a sweep as it happens: what comes from where, what to do meanwhile, and what was marked. */
+export default function RecordPage() {
+  const { jobId = '' } = useParams();
+  const { sheet, error } = useSheet(jobId);
+  useEffect(() => {
+    document.title = 'Record live · Lettura';
+  }, []);
+  if (error) return <Trouble {...requestProblem(error)} />;
+  return sheet ? <LoadedRecord sheet={sheet} /> : <Loading what="the job" />;
+}
+
+function LoadedRecord({ sheet }: { sheet: Sheet }) {
+  const [wanted, setWanted] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const { choices, chosen, source, hand } = useSources(sheet, wanted);
+  return (
+    <Box sx={{ height: { md: '100vh' }, minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+      <PageHeader title={`Record live · ${sheet.vehicle.name}`}>
+        <Button component={Link} to={`/jobs/${sheet.job.id}?section=sweeps`} color="inherit">
+          To the job
+        </Button>
+      </PageHeader>
+      {source ? (
+        <Recorder
+          key={source.id}
+          sheet={sheet}
+          source={source}
+          hand={hand}
+          onBusy={setBusy}
+          choice={
+            <TextField
+              select
+              size="small"
+              fullWidth
+              label="Values from"
+              value={chosen ?? ''}
+              disabled={busy}
+              onChange={(event) => setWanted(event.target.value)}
+            >
+              {choices.map(({ id, words }) => (
+                <MenuItem key={id} value={id}>
+                  {words}
+                </MenuItem>
+              ))}
+            </TextField>
+          }
+        />
+      ) : choices.length > 0 ? (
+        <Loading what="the values" />
+      ) : (
+        <Typography sx={{ p: 2 }}>
+          No instrument is connected to the server, and this job has no recording to play again. Import one,
+          or start the server with LETTURA_METER set to the address of a meter.
+        </Typography>
+      )}
+    </Box>
+  );
+}

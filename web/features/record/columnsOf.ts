@@ -1,0 +1,26 @@
+import type { LiveBuffer } from '../live/index.ts';
+
+/** The lowest and highest of each column of a strip; NaN where nothing came. */
+export interface Columns {
+  lowest: Float64Array;
+  highest: Float64Array;
+}
+
+/** A stretch of a channel in so many columns: a sample of one millisecond still shows in a strip of minutes. */
+export function columnsOf(
+  buffer: LiveBuffer,
+  channel: number,
+  { fromMs, toMs }: { fromMs: number; toMs: number },
+  columns: number,
+): Columns {
+  const lowest = new Float64Array(columns).fill(NaN);
+  const highest = new Float64Array(columns).fill(NaN);
+  const perMs = columns / (toMs - fromMs);
+  buffer.each(channel, fromMs, (atMs, value) => {
+    const column = Math.floor((atMs - fromMs) * perMs);
+    if (column < 0 || column >= columns || Number.isNaN(value)) return;
+    if (!(lowest[column]! <= value)) lowest[column] = value;
+    if (!(highest[column]! >= value)) highest[column] = value;
+  });
+  return { lowest, highest };
+}

@@ -1,0 +1,40 @@
+import type { JobSheet } from '@lettura/contract';
+import type { PressureUnit } from '@lettura/core/quantity';
+import type { Problem } from '@lettura/core/problem';
+import type { Recording } from '@lettura/core/sweep';
+import { captureStore, type CaptureInfo } from '../live/index.ts';
+import { rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
+
+/** Analyses a capture, keeps it on its job, and only then lets go of it in this browser. */
+export function useKeepCapture(
+  { sensor }: JobSheet,
+  pressureUnit: PressureUnit,
+): (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined> {
+  const { ask } = useSweepWorker();
+  const keep = useKeepSweep(ask);
+  return async (info, recording) => {
+    const held = await ask('take', { recording });
+    if (!held.ok) return held.problem;
+    const { uses, marks, note, startedMs, jobId, name } = info;
+    rememberUses(info.channels, uses);
+    const problem = await keep({
+      jobId,
+      name,
+      source: 'live',
+      held: { ...held.value, remarks: remarksOn(info) },
+      uses,
+      context: { profile: sensor.profile, companion: sensor.companion, marks, pressureUnit },
+      takenAt: new Date(startedMs),
+      note,
+    });
+    if (!problem) await captureStore.remove(info.id).catch(() => undefined);
+    return problem;
+  };
+}
+
+const remarksOn = ({ ended, missed }: CaptureInfo): string[] => [
+  ...(ended ? [] : ['The page died while this was recorded: up to its last second is missing.']),
+  ...(missed > 0
+    ? [`${missed.toLocaleString('en-GB')} samples were lost between instrument and browser.`]
+    : []),
+];

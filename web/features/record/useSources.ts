@@ -1,0 +1,70 @@
+import { SimulatedHand } from '@lettura/bench';
+import type { JobSheet, RecordingInfo } from '@lettura/contract';
+import type { MachineState } from '@lettura/core/evidence';
+import { useEffect, useMemo, useState } from 'react';
+import { useListFeedsQuery, useRecordingQuery } from '../../app/api.ts';
+import { benchSource, machineOf } from '../bench/index.ts';
+import { replaySource, serverSource, type LiveSource } from '../live/index.ts';
+import { unpacked } from '../sweeps/index.ts';
+
+export interface SourceChoice {
+  id: string;
+  words: string;
+}
+
+export interface Sources {
+  choices: readonly SourceChoice[];
+  chosen: string | undefined;
+  source: LiveSource | undefined;
+  /** The hand on the simulated machine, where that is the source. */
+  hand: SimulatedHand | undefined;
+}
+
+const REST: MachineState = { engine: 'koeo', plug: 'connected' };
+const replayId = ({ id }: Pick<RecordingInfo, 'id'>): string => `replay ${id}`;
+
+/** Where live values can come from on this job: its simulated machine or the instruments, and its recordings. */
+export function useSources({ job, recordings }: JobSheet, wanted: string | undefined): Sources {
+  const { data: feeds } = useListFeedsQuery();
+  const bench = useMemo(() => {
+    if (!job.bench) return undefined;
+    const hand = new SimulatedHand(REST);
+    return { hand, source: benchSource(machineOf(job.bench), hand, job.bench.seed) };
+  }, [job.bench]);
+  const choices: SourceChoice[] = [
+    // On a simulated machine the real instruments see nothing.
+    ...(bench ? [{ id: 'bench', words: 'Logger on the simulated machine' }] : []),
+    ...(bench ? [] : (feeds ?? []).map(({ id, name }) => ({ id, words: name }))),
+    ...recordings.map((one) => ({ id: replayId(one), words: `Play again: ${one.name}` })),
+  ];
+  const chosen = choices.find(({ id }) => id === wanted)?.id ?? choices[0]?.id;
+  const replay = useReplay(recordings.find((one) => replayId(one) === chosen));
+  const live = useMemo(() => {
+    const feed = feeds?.find(({ id }) => id === chosen);
+    return feed && serverSource(feed);
+  }, [feeds, chosen]);
+  return {
+    choices,
+    chosen,
+    source: chosen === 'bench' ? bench?.source : (live ?? replay),
+    hand: chosen === 'bench' ? bench?.hand : undefined,
+  };
+}
+
+function useReplay(info: RecordingInfo | undefined): LiveSource | undefined {
+  const { data } = useRecordingQuery(info?.id ?? '', { skip: !info });
+  const [ready, setReady] = useState<LiveSource>();
+  useEffect(() => {
+    if (!data) return undefined;
+    let current = true;
+    const { id, name, channels, samples } = data;
+    void unpacked(data.data, samples, channels).then(
+      (recording) =>
+        current && setReady(replaySource({ id, name, recording, uses: channels.map(({ use }) => use) })),
+    );
+    return () => {
+      current = false;
+    };
+  }, [data]);
+  return info && ready?.id === replayId(info) ? ready : undefined;
+}

@@ -1,0 +1,96 @@
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { formatWithBasis, type PressureUnit } from '@lettura/core/quantity';
+import type { Plateau, SweepMark } from '@lettura/core/sweep';
+import { valueFromSignal, type SensorProfile } from '@lettura/core/transfer';
+import { useEffect, useState } from 'react';
+import { Numeral } from '../../ui/Numeral.tsx';
+import type { AskSweep } from './useSweepWorker.ts';
+import type { View } from './useView.ts';
+
+export interface RestTableProps {
+  ask: AskSweep;
+  /** Of the signal. */
+  channel: number;
+  profile: SensorProfile;
+  pressureUnit: PressureUnit;
+  marks: readonly SweepMark[];
+  onShow: (stretch: View) => void;
+}
+
+const MOST_SHOWN = 24;
+
+/** Every level at which the signal stood: what a meter would have shown there, and what was expected. */
+export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }: RestTableProps) {
+  const [rests, setRests] = useState<readonly Plateau[]>([]);
+  useEffect(() => {
+    let current = true;
+    void ask('rests', { channel }).then((answer) => {
+      if (current && answer.ok) setRests(answer.value);
+    });
+    return () => {
+      current = false;
+    };
+  }, [ask, channel]);
+  if (rests.length === 0) return null;
+  const valueOf = (signalVolts: number): string => {
+    const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
+    const value = valueFromSignal(wires, profile);
+    return value.ok ? formatWithBasis(value.value.value, profile.measures, pressureUnit) : '–';
+  };
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        Where the signal stood
+      </Typography>
+      <Table size="small" aria-label="Where the signal stood" sx={{ '& td, & th': { px: 0.75 } }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>From, s</TableCell>
+            <TableCell align="right">Volts</TableCell>
+            <TableCell align="right">That is</TableCell>
+            <TableCell>Marked</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rests.slice(0, MOST_SHOWN).map(({ fromSeconds, untilSeconds, mean }) => {
+            const marked = marks.find(
+              ({ atSeconds }) => fromSeconds <= atSeconds && atSeconds <= untilSeconds,
+            );
+            return (
+              <TableRow key={fromSeconds}>
+                <TableCell>
+                  <Button
+                    size="small"
+                    aria-label={`Show ${fromSeconds.toFixed(1)} s`}
+                    onClick={() => onShow({ fromSeconds, toSeconds: untilSeconds })}
+                    sx={{ minWidth: 44, px: 0.5 }}
+                  >
+                    {fromSeconds.toFixed(1)}
+                  </Button>
+                </TableCell>
+                <Numeral>{mean.toFixed(3)}</Numeral>
+                <Numeral>{valueOf(mean)}</Numeral>
+                <TableCell>{marked && `${marked.words}${fitMark(mean, marked.expectedVolts)}`}</TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      {rests.length > MOST_SHOWN && (
+        <Typography variant="body2">… and {rests.length - MOST_SHOWN} more.</Typography>
+      )}
+    </>
+  );
+}
+
+function fitMark(volts: number, expected: SweepMark['expectedVolts']): string {
+  if (!expected) return '';
+  if (volts < expected.lowest) return ' ▼';
+  return volts > expected.highest ? ' ▲' : ' ✓';
+}
