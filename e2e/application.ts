@@ -4,7 +4,7 @@ import pg from 'pg';
 import { findChromium } from '../scripts/install.mjs';
 import { startServer } from '../scripts/server.mjs';
 
-const CHROMIUM_ARGUMENTS = [
+export const CHROMIUM_ARGUMENTS = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -28,7 +28,7 @@ export async function application({
   await admin.end();
   const databaseUrl = clusterUrl.replace(/\/[^/]*$/u, `/${name}`);
   const server = await startServer({ databaseUrl, data, feeds, logLevel: 'error' });
-  return { url: server.url, port: server.port, databaseUrl, stop: () => server.stop() };
+  return { url: server.url, port: server.port, databaseUrl, stop: server.stop };
 }
 
 export const launchBrowser = (): Promise<Browser> => {

@@ -73,48 +73,97 @@ test('live data of the unit stands beside its own point, and is taken in its own
   await pad(page, 'Second signal at the sensor plug').click();
 });
 
-test('a recording that dies with its page is offered again, and kept', async () => {
+const record = () => page.getByRole('button', { name: 'Record (R)' });
+const openRecorder = async () => {
   await section(page, 'Sweeps');
-  await page.getByText('The meter answers.').waitFor();
-  await page.getByRole('button', { name: 'Record from the meter' }).click();
-  await page.getByText(/^Recording: [4-9]\d samples/u).waitFor();
+  await page.getByRole('link', { name: 'Record live' }).click();
+  await expect.poll(() => record().isEnabled()).toBe(true);
+};
+const recorded = (samples: string) =>
+  page.getByText(new RegExp(`^Recording: (?:${samples}) samples`, 'u')).waitFor();
+
+test('four channels stand on the page as they come, what each is can be said, and two are set against each other', async () => {
+  await openRecorder();
+  for (const name of ['Channel 1', 'Channel 2', 'Channel 3', 'Channel 4'])
+    await page.getByRole('img', { name: `${name}, the last 30 seconds, in V` }).waitFor();
+  await page.getByRole('combobox', { name: 'Channel 3 is' }).click();
+  await page.getByRole('option', { name: 'Reference' }).click();
+  await page.getByRole('button', { name: '10 s' }).click();
+  await page.getByRole('button', { name: 'Against each other' }).click();
+  await page.getByRole('img', { name: /^Channel 2 against Channel 1, live/u }).waitFor();
+  await noAccessibilityFault(page);
+  await page.getByRole('button', { name: 'Against each other' }).click();
+});
+
+test('keys start, mark and stop; marks, note and what the channels are stay with the recording', async () => {
+  await page.getByLabel('Note, kept with the recording').fill('Second time, r and m typed here do nothing');
+  await page.getByRole('button', { name: '10 s' }).focus();
+  await page.keyboard.press('r');
+  await recorded('[2-9]\\d\\d|\\d,\\d{3}');
+  await page.keyboard.press('m');
+  await page
+    .getByRole('list', { name: 'Marks' })
+    .getByText(/ s: At rest$/u)
+    .waitFor();
+  // As long as the stand-in's pedal stands still, and a little more: it has moved.
+  await recorded('\\d,\\d{3}');
+  await page.keyboard.press('r');
+  const found = page.getByRole('region', { name: 'What was found' });
+  await found.getByText(/, at (19|20)\d samples a second\./u).waitFor();
+  await found.getByText('Second time, r and m typed here do nothing').waitFor();
+  await found.getByRole('button', { name: /^1\. \d+\.\d s: At rest$/u }).click();
+  await page.getByRole('img', { name: /^Channel 3 over time, in V/u }).waitFor();
+  await noAccessibilityFault(page);
+});
+
+test('a recording that dies with its page is offered again, says so, and is kept', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await openRecorder();
+  await record().click();
+  await recorded('\\d,\\d{3}');
   await page.reload();
-  await page.getByText(/^A recording of \d+ samples is not kept yet/u).waitFor();
+  await page.getByText(/is not on the job yet\. The page died meanwhile/u).waitFor();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('region', { name: 'What was found' }).waitFor();
-  await page.getByRole('img', { name: /^Channel 2 over time, in V/u }).waitFor();
+  const found = page.getByRole('region', { name: 'What was found' });
+  await found.getByText('The page died while this was recorded: up to its last second is missing.').waitFor();
   const kept = await page.getByText(/^.* samples in \d+\.\d s/u).textContent();
   // At least what had been there a second before the page died.
-  expect(Number(/(\d+) samples/u.exec(kept ?? '')?.[1])).toBeGreaterThan(20);
+  expect(Number(/([\d,]+) samples/u.exec(kept ?? '')?.[1]?.replace(',', ''))).toBeGreaterThan(800);
 });
 
 test('a recording that the server does not take is not lost: it is offered until it is kept', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
-  await section(page, 'Sweeps');
+  await openRecorder();
   await page.route('**/recordings', (route) => route.abort());
-  await page.getByRole('button', { name: 'Record from the meter' }).click();
-  await page.getByText(/^Recording: [2-9]\d samples/u).waitFor();
-  await page.getByRole('button', { name: 'Stop and keep' }).click();
-  await page.getByRole('alert').waitFor();
-  await page.getByText(/^A recording of \d+ samples is not kept yet/u).waitFor();
+  await record().click();
+  await recorded('\\d\\d\\d');
+  await page.getByRole('button', { name: 'Stop, keep (R)' }).click();
+  await page.getByText(/The recording is safe in this browser\.$/u).waitFor();
+  await page.getByText(/is not on the job yet\.$/u).waitFor();
   await page.unroute('**/recordings');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByRole('region', { name: 'What was found' }).waitFor();
 });
 
-test('a recording is stopped and kept, with its tracks known', async () => {
+test('a recording is played again as if it came from the instrument, and comes to its end', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
-  await section(page, 'Sweeps');
-  await page.getByRole('button', { name: 'Record from the meter' }).click();
-  // Longer than a rest of the pedal, so that it has moved.
-  await page.getByText(/^Recording: (?:[89]\d|\d{3}) samples/u).waitFor();
-  await page.getByRole('button', { name: 'Stop and keep' }).click();
-  await page.getByRole('region', { name: 'What was found' }).getByText('20 samples a second').waitFor();
+  await openRecorder();
+  await page.getByRole('combobox', { name: 'Values from' }).click();
+  await page
+    .getByRole('option', { name: /^Play again: / })
+    .last()
+    .click();
+  await page.getByText('Live', { exact: true }).waitFor();
+  await page.getByText(/^Nothing arrives, last value \d s old: it has come to its end$/u).waitFor();
+  expect(await record().isDisabled()).toBe(true);
 });
 
 test('a feed that dies is greyed within moments, never shown as fresh', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
   await section(page, 'Reading');
+  await meter()
+    .getByText(/^Expected \d/u)
+    .waitFor();
   await meter()
     .getByRole('img', { name: /^Live: \d\.\d{3} V$/u })
     .waitFor();

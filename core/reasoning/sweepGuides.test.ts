@@ -10,11 +10,11 @@ test('a manifold sensor is pumped in steps of its own unit, each with what the s
   expect(pump).toMatchObject({ id: 'pump', cautions: [] });
   expect(pump!.steps.map(({ words }) => words)).toEqual([
     'Pump off',
-    'Pump 5 inHg vacuum',
-    'Pump 10 inHg vacuum',
-    'Pump 15 inHg vacuum',
-    'Pump 20 inHg vacuum',
-    'Pump 25 inHg vacuum',
+    '5 inHg vacuum',
+    '10 inHg vacuum',
+    '15 inHg vacuum',
+    '20 inHg vacuum',
+    '25 inHg vacuum',
   ]);
   // 100 kPa less 10 inHg (33.86 kPa) is 66.14 kPa: 5 · (0.0078 · 66.14 + 0.02) = 2.68 V.
   const { lowest, highest } = pump!.steps[2]!.expectedVolts!;

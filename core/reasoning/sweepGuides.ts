@@ -90,7 +90,7 @@ export function sweepGuides(
           step(
             kpa === 0
               ? 'Pump off'
-              : `Pump ${Number(fromKpa(Math.abs(kpa), unit).toFixed(3))} ${unit}${down ? ' vacuum' : ''}`,
+              : `${Number(fromKpa(Math.abs(kpa), unit).toFixed(3))} ${unit}${down ? ' vacuum' : ''}`,
             pumpState(kpa),
           ),
         ),

@@ -1,7 +1,10 @@
+import { randomBytes } from 'node:crypto';
 import type { FeedSample, FeedStatus } from '@lettura/contract';
 
 /** Samples of a feed since it began, the last of them kept: a browser that dropped out asks for what it missed. */
 export class FeedBuffer {
+  /** Of this run: a number from before a restart of the server means nothing in it. */
+  readonly run = randomBytes(6).toString('hex');
   readonly #ring: FeedSample[] = [];
   readonly #capacity: number;
   #next = 1;
@@ -31,12 +34,22 @@ export class FeedBuffer {
   /** Everything after a number that is still kept; `missed` says how many are not. */
   after(number: number): { samples: FeedSample[]; missed: number } {
     const oldest = this.#ring[0]?.number ?? this.#next;
-    // A number from before a restart of the server is ahead of all that there is: begin with the newest.
-    const from = number >= this.#next ? this.#next - 1 : number;
     return {
-      samples: this.#ring.slice(Math.max(0, from + 1 - oldest)),
-      missed: Math.max(0, oldest - from - 1),
+      samples: this.#ring.slice(Math.max(0, number + 1 - oldest)),
+      missed: Math.max(0, oldest - number - 1),
     };
+  }
+
+  /** How far somebody got who has seen a mark; with one of another run they have seen nothing of this. */
+  seenBy(mark: string | undefined): number {
+    if (mark === undefined) return this.newest;
+    const [run, number = ''] = mark.split(':');
+    return run === this.run && /^\d{1,15}$/u.test(number) ? Math.min(Number(number), this.newest) : 0;
+  }
+
+  /** For who is given everything up to a number. */
+  markAt(number: number): string {
+    return `${this.run}:${number}`;
   }
 
   /** The newest number: where somebody begins who has seen nothing. */
@@ -44,14 +57,16 @@ export class FeedBuffer {
     return this.#next - 1;
   }
 
-  /** Resolves when there is something new, or when the signal gives up. */
-  news(signal: AbortSignal): Promise<void> {
+  /** Resolves when there is something new, after a time at the latest, or when the signal gives up. */
+  news(signal: AbortSignal, withinMs: number): Promise<void> {
     return new Promise((resolve) => {
       const done = () => {
+        clearTimeout(timer);
         signal.removeEventListener('abort', done);
         this.#waiting.delete(done);
         resolve();
       };
+      const timer = setTimeout(done, withinMs);
       this.#waiting.add(done);
       signal.addEventListener('abort', done, { once: true });
     });

@@ -204,13 +204,21 @@ test('a browser that dropped out goes on where it was, and is told what is lost 
   const buffer = new FeedBuffer(100);
   const { events } = await stream(buffer);
   fill(buffer, 20);
-  expect(numbers(await events('15', (seen) => seen.length > 0))).toEqual([16, 17, 18, 19, 20]);
+  expect(numbers(await events(buffer.markAt(15), (seen) => seen.length > 0))).toEqual([16, 17, 18, 19, 20]);
   fill(buffer, 200);
-  const late = await events('20', (seen) => seen.length > 0);
+  const late = await events(buffer.markAt(20), (seen) => seen.length > 0);
   expect(late[0]).toMatchObject({ missed: 100 });
   expect(numbers(late)).toHaveLength(100);
-  // From before a restart: begin with what is new.
-  expect(numbers(await events('9999', (seen) => seen.length > 0))).toEqual([]);
+});
+
+test('after a restart of the server a browser is given all that this run has, whatever number it had before', async () => {
+  const buffer = new FeedBuffer(100);
+  const { events } = await stream(buffer);
+  fill(buffer, 3);
+  const before = new FeedBuffer(100);
+  for (const mark of [before.markAt(2), before.markAt(9999), 'nonsense', `${buffer.run}:-1`])
+    expect(numbers(await events(mark, (seen) => seen.length > 0))).toEqual([1, 2, 3]);
+  expect(numbers(await events(buffer.markAt(9999), (seen) => seen.length > 0))).toEqual([]);
 });
 
 test('a feed that stalls still says so, several times a second', async () => {

@@ -19,25 +19,28 @@ export async function streamFeed(
   stopping?: AbortSignal,
 ): Promise<void> {
   const gone = new AbortController();
-  res.on('close', () => gone.abort());
-  stopping?.addEventListener('abort', () => gone.abort(), { once: true });
+  const leave = () => gone.abort();
+  stopping?.addEventListener('abort', leave, { once: true });
+  // Browsers come and go for as long as the server runs: none of them may stay behind as a listener.
+  res.on('close', () => {
+    stopping?.removeEventListener('abort', leave);
+    leave();
+  });
   res.writeHead(200, {
     'content-type': 'text/event-stream',
     'cache-control': 'no-store',
     'x-accel-buffering': 'no',
   });
   res.write(`retry: ${RETRY_MS}\n\n`);
-  const last = Number(req.headers['last-event-id'] ?? NaN);
-  let sent = Number.isInteger(last) && last >= 0 ? last : buffer.newest;
+  let sent = buffer.seenBy(req.get('last-event-id'));
   while (!gone.signal.aborted) {
     const { samples, missed } = buffer.after(sent);
     sent = samples.at(-1)?.number ?? sent;
     const event: FeedEvent = { status: buffer.status, samples, missed, nowMs: Date.now() };
-    const taken = res.write(`id: ${sent}\ndata: ${JSON.stringify(event)}\n\n`);
+    const taken = res.write(`id: ${buffer.markAt(sent)}\ndata: ${JSON.stringify(event)}\n\n`);
     if (!taken) await settled(gone.signal, (done) => res.once('drain', done));
     await settled(gone.signal, (done) => setTimeout(done, GATHER_MS));
-    if (buffer.after(sent).samples.length === 0)
-      await buffer.news(AbortSignal.any([gone.signal, AbortSignal.timeout(HEARTBEAT_MS)]));
+    if (buffer.after(sent).samples.length === 0) await buffer.news(gone.signal, HEARTBEAT_MS);
   }
   res.end();
 }

@@ -65,7 +65,8 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
                   sx={{
                     flex: 1,
                     justifyContent: 'space-between',
-                    gap: 1,
+                    flexWrap: 'wrap',
+                    columnGap: 1,
                     px: 1,
                     minHeight: 40,
                     textAlign: 'left',
