@@ -4,10 +4,14 @@ export default defineConfig({
   test: {
     projects: [
       {
-        test: { name: 'core', include: ['core/**/*.test.ts', 'bench/**/*.test.ts', 'contract/**/*.test.ts'] },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts', 'bench/**/*.test.ts', 'contract/**/*.test.ts'],
+          testTimeout: 60_000,
+        },
       },
       { test: { name: 'web', include: ['web/**/*.test.ts'] } },
-      { test: { name: 'server', include: ['server/**/*.test.ts'] } },
+      { test: { name: 'server', include: ['server/**/*.test.ts'], testTimeout: 60_000 } },
       {
         // After the others, so that no browser waits for a core; two at a time, since most of their time is waiting.
         test: {

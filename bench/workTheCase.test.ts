@@ -40,6 +40,7 @@ function workTheCase(letter: CaseLetter, seed: number) {
       ambient: ambient.value,
       readings,
       isolation: [],
+      sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,
       pressureUnit: 'kPa',

@@ -3,6 +3,7 @@ import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { Instrument } from './instruments.ts';
+import type { RecordingInfo } from './recordings.ts';
 import { standingReadings, type Reading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
@@ -12,11 +13,12 @@ export interface JobRecord {
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
   instruments: readonly Instrument[];
+  recordings: readonly Pick<RecordingInfo, 'name' | 'channels' | 'findings'>[];
 }
 
 /** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
 export function caseFileOf(
-  { readings, sensor, vehicle, instruments }: JobRecord,
+  { readings, sensor, vehicle, instruments, recordings }: JobRecord,
   pressureUnit: PressureUnit,
 ): CaseFile {
   const standing = standingReadings(readings);
@@ -34,6 +36,11 @@ export function caseFileOf(
     ambient: ambient?.ok ? ambient.value : undefined,
     readings: measured.filter(isPlain),
     isolation: measured.filter((reading) => !isPlain(reading)),
+    sweeps: recordings.map(({ name, channels, findings }) => ({
+      name,
+      uses: channels.map(({ use }) => use),
+      findings,
+    })),
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit,

@@ -42,12 +42,18 @@ test('the newest ambient pressure of a job is the one that counts', () => {
     ambient(1, { source: 'altitude', altitudeM: 0 }),
     ambient(2, { source: 'barometer', stationKpaAbs: 98.7 }),
   ];
-  const caseFile = caseFileOf({ readings, sensor, vehicle: {}, instruments: [] }, 'kPa');
+  const caseFile = caseFileOf({ readings, sensor, vehicle: {}, instruments: [], recordings: [] }, 'kPa');
   expect(caseFile.ambient).toMatchObject({ pressureKpaAbs: 98.7, source: 'barometer' });
   expect(caseFile.readings).toEqual([]);
   expect(
     caseFileOf(
-      { readings: [...readings, withdrawal(3, uuid(2))], sensor, vehicle: {}, instruments: [] },
+      {
+        readings: [...readings, withdrawal(3, uuid(2))],
+        sensor,
+        vehicle: {},
+        instruments: [],
+        recordings: [],
+      },
       'kPa',
     ).ambient?.source,
   ).toBe('altitude');
@@ -139,13 +145,19 @@ test('a reading, and the gauge of a pump step, carry the accuracy of the instrum
   } as const;
   const row = wire(1, { instrumentId: uuid(50), state });
   expect(instrumentsNamed(row)).toEqual([uuid(50), uuid(51)]);
-  const [reading] = caseFileOf({ readings: [row], sensor, vehicle: {}, instruments }, 'kPa').readings;
+  const [reading] = caseFileOf(
+    { readings: [row], sensor, vehicle: {}, instruments, recordings: [] },
+    'kPa',
+  ).readings;
   expect(reading).toMatchObject({
     meter: { name: 'Bench meter', accuracy: { percentOfReading: 0.1 } },
     state: { stimulus: { gauge: { name: 'Pump', accuracy: { classPercent: 2.5 } } } },
   });
   // Without the instruments at hand the common ones are taken, and nothing fails.
-  const [bare] = caseFileOf({ readings: [row], sensor, vehicle: {}, instruments: [] }, 'kPa').readings;
+  const [bare] = caseFileOf(
+    { readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
+    'kPa',
+  ).readings;
   expect(bare).not.toHaveProperty('meter');
 });
 
@@ -207,6 +219,7 @@ test('what was taken with something attached, held or between two points stands 
       readings: rows,
       sensor: { profile, family: 'manifold-pressure' },
       vehicle: {},
+      recordings: [],
       instruments: [],
     },
     'kPa',

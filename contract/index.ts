@@ -77,3 +77,4 @@ export {
   type Sensor,
 } from './sensors.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
+export { readRecordingFile, recordingFile } from './recordingFile.ts';

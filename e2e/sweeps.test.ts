@@ -142,6 +142,23 @@ test('exported it is read back exactly, its description beside it, and a name is
     url: 'pedal.csv',
     tableSchema: { columns: [{ name: 'time' }, {}, {}] },
   });
+  const [json] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export JSON' }).click(),
+  ]);
+  const path = await json.path();
+  expect(json.suggestedFilename()).toBe('pedal.json');
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  await choose(path);
+  await page.getByText('A recording of this product').waitFor();
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await page.getByRole('heading', { name: 'pedal' }).waitFor();
+  await found()
+    .getByRole('button', { name: /^✕ Track 2 drops out at 4[01]\.\d %: 9\d ms/u })
+    .first()
+    .waitFor();
 });
 
 test('files that cannot be read are refused with what to do', async () => {

@@ -3,6 +3,7 @@ import type { AnyEvidence, Evidence } from '../evidence/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
+import type { SweepOnRecord } from './sweepEvidence.ts';
 import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
 
 /** All that is known of a job: what the weighing reasons from, whatever model it uses. */
@@ -15,6 +16,8 @@ export interface CaseFile {
   readings: readonly Evidence[];
   /** Taken while something was attached or held, between two points, or in ohms; in the order taken. */
   isolation: readonly AnyEvidence[];
+  /** In the order recorded. */
+  sweeps: readonly SweepOnRecord[];
   /** Of the engine, where it is known. */
   displacementLitres?: number | undefined;
   /** Taken for readings that do not say what took them. */

@@ -7,14 +7,15 @@ import type { Remark } from './finding.ts';
 import { pumpPoint } from './pumpSweep.ts';
 import { valueOfSignal } from './sensorValue.ts';
 import { signalAtRail } from './signalFindings.ts';
+import { sweepFaults } from './sweepEvidence.ts';
 import { trackPairIn } from './trackPair.ts';
 
 /**
  * What the readings show to be wrong without saying why: tracks that do not belong together, pump steps that are not
- * followed, values that the family does not have in a state. Not weighed, but nobody may call it "nothing wrong".
+ * followed, values that the family does not have in a state, faults in a recording. Not weighed, but nobody may call it "nothing wrong".
  */
 export function disagreements(caseFile: CaseFile): Remark[] {
-  return [...ofTracks(caseFile), ...ofPump(caseFile), ...ofStates(caseFile)];
+  return [...ofTracks(caseFile), ...ofPump(caseFile), ...ofStates(caseFile), ...sweepFaults(caseFile)];
 }
 
 /** Each drive that the signal was read in at the plug, with the newest reading of it. Nothing speaks with the key off. */

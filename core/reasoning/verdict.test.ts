@@ -19,6 +19,7 @@ const weighed = (...readings: Evidence[]) => {
     ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
     readings,
     isolation: [],
+    sweeps: [],
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit: 'kPa',

@@ -19,3 +19,4 @@ export {
 } from './layout.ts';
 export { NumberScanner, type BadCell, type ScanResult } from './numberScanner.ts';
 export { csvMetadata, csvOf } from './writeCsv.ts';
+export { recordingJson, RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from './writeJson.ts';

@@ -74,15 +74,22 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
   const readAndKeep = async ({ file, uses }: Chosen, perSecond: number): Promise<Problem | undefined> => {
     const held = await ask('read', { layout, samplesPerSecond: perSecond });
     if (!held.ok) return held.problem;
-    const known = layout ? uses : usesOf(held.value.channels, sensor.companion);
+    const { heading } = held.value;
+    const known = heading?.uses ?? (layout ? uses : usesOf(held.value.channels, sensor.companion));
     if (layout) rememberUses(held.value.channels, known);
     return keep({
       jobId: job.id,
-      name: file.name.replace(/\.[^.]*$/u, '').slice(0, 120) || 'Recording',
+      name: heading?.name ?? (file.name.replace(/\.[^.]*$/u, '').slice(0, 120) || 'Recording'),
       source: 'import',
       held: held.value,
       uses: known,
-      context: { profile: sensor.profile, companion: sensor.companion, pressureUnit: units.absolute },
+      context: {
+        profile: sensor.profile,
+        companion: sensor.companion,
+        marks: heading?.marks,
+        pressureUnit: units.absolute,
+      },
+      ...(heading ? { takenAt: new Date(heading.takenAt), note: heading.note } : {}),
     });
   };
 
@@ -99,10 +106,11 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
         >
           <Typography sx={{ mb: 1 }}>
             A text file with a row for each sample: comma, semicolon or tab, decimal point or comma, units in
-            the header or below it; or a candump log of live data. It stays on this job.
+            the header or below it; a candump log of live data; or a recording that was exported here as JSON.
+            It stays on this job.
           </Typography>
           <FileButton
-            accept=".csv,.tsv,.txt,.log,.dat"
+            accept=".csv,.tsv,.txt,.log,.dat,.json"
             variant="contained"
             color="primary"
             onFile={(file) => void choose(file)}
@@ -120,6 +128,9 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
               <Typography variant="h2">{chosen.file.name}</Typography>
               {chosen.opened.kind === 'candump' && (
                 <Typography>A log of CAN frames: its live data becomes channels.</Typography>
+              )}
+              {chosen.opened.kind === 'json' && (
+                <Typography>A recording of this product: it says itself what its channels are.</Typography>
               )}
               {chosen.opened.kind === 'table' && (
                 <ColumnTable

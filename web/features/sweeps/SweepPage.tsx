@@ -117,6 +117,11 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
     );
     downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
   };
+  const exportJson = async () => {
+    const heading = { name, takenAt: recording.takenAt, uses: channels.map(({ use }) => use), marks, note };
+    const json = await ask('json', { heading });
+    if (json.ok) downloadBlob(`${fileName(name)}.json`, json.value);
+  };
   const exportPicture = async () => {
     const picture =
       plot.current &&
@@ -212,6 +217,9 @@ function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSwee
             </Button>
             <Button variant="outlined" onClick={() => void exportCsv()}>
               Export CSV with its description
+            </Button>
+            <Button variant="outlined" onClick={() => void exportJson()}>
+              Export JSON
             </Button>
           </Box>
         </Box>

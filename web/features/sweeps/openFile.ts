@@ -7,8 +7,9 @@ const FIRST_BYTES = 256 * 1024;
 const SHOWN_ROWS = 5;
 const SETTLING_ROWS = 200;
 
-/** What the beginning of a file says: a log of frames, or a table with a layout to confirm. */
-export type Opened = { kind: 'candump' } | { kind: 'table'; layout: Layout; firstRows: string[][] };
+/** What the beginning of a file says: a log of frames, a recording of this product, or a table with a layout to confirm. */
+export type Opened =
+  { kind: 'candump' } | { kind: 'json' } | { kind: 'table'; layout: Layout; firstRows: string[][] };
 
 /**
  * A tab or a semicolon in most lines separates them, whatever commas there are: those may be decimal. Otherwise the
@@ -41,6 +42,7 @@ export async function openFile(file: Blob): Promise<Result<Opened, string>> {
       'Export the recording as CSV, or the CAN traffic as a candump log.',
     );
   const text = new TextDecoder().decode(bytes);
+  if (/^\s*\{/u.test(text)) return ok({ kind: 'json' });
   if (looksLikeCandump(text)) return ok({ kind: 'candump' });
   const { data, meta } = Papa.parse<string[]>(text, {
     preview: SETTLING_ROWS,

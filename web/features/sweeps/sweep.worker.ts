@@ -1,5 +1,6 @@
+import { readRecordingFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/problem';
-import { csvOf, decodeCandump, NumberScanner } from '@lettura/core/recordingFile';
+import { csvOf, decodeCandump, NumberScanner, recordingJson } from '@lettura/core/recordingFile';
 import {
   against,
   analyseSweep,
@@ -35,7 +36,10 @@ async function read({
   samplesPerSecond,
 }: SweepQuestions['read']['ask']): Promise<Result<Held, string>> {
   if (!file) return nothingHeld();
-  if (!layout) return readLog(await file.text());
+  if (!layout) {
+    const text = await file.text();
+    return /^\s*\{/u.test(text) ? readJson(text) : readLog(text);
+  }
   const scanner = new NumberScanner(layout, samplesPerSecond);
   const reader = file.stream().getReader();
   let [done, told] = [0, 0];
@@ -73,6 +77,11 @@ async function read({
         : []),
     ]),
   );
+}
+
+function readJson(text: string): Result<Held, string> {
+  const read = readRecordingFile(text);
+  return read.ok ? ok({ ...hold(read.value.recording), heading: read.value.heading }) : read;
 }
 
 function readLog(text: string): Result<Held, string> {
@@ -133,6 +142,10 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       return recording ? ok(await packed(recording)) : nothingHeld();
     case 'csv':
       return recording ? ok(new Blob([...csvOf(recording)], { type: 'text/csv' })) : nothingHeld();
+    case 'json':
+      return recording
+        ? ok(new Blob([...recordingJson(recording, question.ask.heading)], { type: 'application/json' }))
+        : nothingHeld();
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Problem } from '@lettura/core/problem';
-import type { Layout } from '@lettura/core/recordingFile';
+import type { Layout, RecordingHeading } from '@lettura/core/recordingFile';
 import type {
   Against,
   Channel,
@@ -18,6 +18,8 @@ export interface Held {
   channels: Pick<Channel, 'name' | 'unit'>[];
   /** What was left out or odd, in words. */
   remarks: string[];
+  /** Of a recording of this product, which says what it is itself. */
+  heading?: RecordingHeading;
 }
 
 /** Questions to the worker, and what it answers to each. */
@@ -35,6 +37,7 @@ export interface SweepQuestions {
   rests: { ask: { channel: number }; answer: Plateau[] };
   pack: { ask: object; answer: string };
   csv: { ask: object; answer: Blob };
+  json: { ask: { heading: RecordingHeading }; answer: Blob };
 }
 export type QuestionName = keyof SweepQuestions;
 

@@ -1,0 +1,57 @@
+import { fail, ok, type Result } from '@lettura/core/problem';
+import { RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from '@lettura/core/recordingFile';
+import type { Recording } from '@lettura/core/sweep';
+import { z } from 'zod';
+import { MOST_CHANNELS, MOST_SAMPLES, recordingInfo } from './recordings.ts';
+
+const { name, takenAt, marks, note, channels } = recordingInfo.shape;
+
+/** A recording as JSON: the numbers stand beside what they mean, a gap is null. */
+export const recordingFile = z.strictObject({
+  format: z.literal(RECORDING_FORMAT),
+  version: z.literal(RECORDING_VERSION),
+  name,
+  takenAt,
+  note,
+  marks,
+  channels,
+  seconds: z.array(z.number()).min(2).max(MOST_SAMPLES),
+  values: z.array(z.array(z.number().nullable())).min(1).max(MOST_CHANNELS),
+});
+
+/** Reads such a file; says what is wrong with one that is none. */
+export function readRecordingFile(
+  text: string,
+): Result<{ recording: Recording; heading: RecordingHeading }, 'not-a-recording'> {
+  const refuse = (message: string) =>
+    fail('not-a-recording', message, 'Export the recording again, as JSON or as CSV.');
+  let given: unknown;
+  try {
+    given = JSON.parse(text);
+  } catch {
+    return refuse('This file begins like JSON, but is not: it may be cut off.');
+  }
+  const file = recordingFile.safeParse(given);
+  if (!file.success) {
+    const [issue] = file.error.issues;
+    return refuse(
+      `This is no recording of this product: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}.`,
+    );
+  }
+  const { seconds, values, channels: described, ...heading } = file.data;
+  if (values.length !== described.length || values.some((all) => all.length !== seconds.length))
+    return refuse('The channels of this file are not all as long as its time.');
+  const back = seconds.findIndex((moment, i) => i > 0 && moment < seconds[i - 1]!);
+  if (back > 0) return refuse(`The time of this file goes back at sample ${back + 1}.`);
+  return ok({
+    recording: {
+      seconds: Float64Array.from(seconds),
+      channels: described.map(({ name: of, unit }, i) => ({
+        name: of,
+        unit,
+        values: Float64Array.from(values[i]!, (value) => value ?? NaN),
+      })),
+    },
+    heading: { ...heading, uses: described.map(({ use }) => use) },
+  });
+}
