@@ -2,9 +2,17 @@ import type { Companion } from '../companion/index.ts';
 import type { AnyEvidence, Evidence } from '../evidence/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
+import type { ChannelUse, SweepFinding } from '../sweep/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
-import type { SweepOnRecord } from './sweepEvidence.ts';
 import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
+
+/** A recording on the job, by what was found in it. */
+export interface SweepOnRecord {
+  name: string;
+  /** What each of its channels is. */
+  uses: readonly ChannelUse[];
+  findings: readonly SweepFinding[];
+}
 
 /** All that is known of a job: what the weighing reasons from, whatever model it uses. */
 export interface CaseFile {

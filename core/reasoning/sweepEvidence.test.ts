@@ -2,7 +2,8 @@ import { expect, test } from 'vitest';
 import type { SweepFinding } from '../sweep/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
 import { weigh } from './weigh.ts';
-import { sweepFaults, type SweepOnRecord } from './sweepEvidence.ts';
+import type { SweepOnRecord } from './caseFile.ts';
+import { sweepFaults } from './sweepEvidence.ts';
 
 const dropout = (position: number, over: Partial<SweepFinding> = {}): SweepFinding => ({
   kind: 'dropout',

@@ -1,15 +1,7 @@
 import { formatWithBasis } from '../quantity/index.ts';
-import type { ChannelUse, SweepFinding } from '../sweep/index.ts';
-import type { CaseFile } from './caseFile.ts';
+import type { SweepFinding } from '../sweep/index.ts';
+import type { CaseFile, SweepOnRecord } from './caseFile.ts';
 import type { Remark } from './finding.ts';
-
-/** A recording on the job, by what was found in it. */
-export interface SweepOnRecord {
-  name: string;
-  /** What each of its channels is. */
-  uses: readonly ChannelUse[];
-  findings: readonly SweepFinding[];
-}
 
 /** Two passes this near each other, as a share of the sensor's range, went over the same place. */
 const SAME_PLACE_SHARE = 0.05;

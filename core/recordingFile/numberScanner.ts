@@ -23,6 +23,10 @@ export interface ScanResult {
 }
 
 const FIRST_CAPACITY = 1 << 14;
+const GROWTH = 1.5;
+/** Rows may get a little shorter than the first ones. */
+const ROOM = 1.03;
+const ROWS_TO_JUDGE_BY = 10_000;
 const MOST_EXAMPLES = 5;
 const MOST_EXAMPLE_LETTERS = 40;
 const [LF, CR, QUOTE, MINUS, PLUS, ZERO, NINE, SPACE, COLON] = [10, 13, 34, 45, 43, 48, 57, 32, 58];
@@ -52,6 +56,8 @@ export class NumberScanner {
   /** By column: what a number is multiplied with; 0 where the cells are no plain numbers. */
   readonly #scales: readonly number[];
   #columns: Float64Array[];
+  readonly #fileBytes: number;
+  #bytes = 0;
   #capacity = FIRST_CAPACITY;
   #rows = 0;
   #line = 1;
@@ -65,8 +71,12 @@ export class NumberScanner {
   #firstSecond: number | undefined;
   #lastMoment = -Infinity;
 
-  /** @param samplesPerSecond counts the moments where the file has none */
-  constructor(layout: Layout, samplesPerSecond: number) {
+  /**
+   * @param samplesPerSecond counts the moments where the file has none
+   * @param fileBytes how long the file is, where that is known: room for its rows is then made once
+   */
+  constructor(layout: Layout, samplesPerSecond: number, fileBytes = 0) {
+    this.#fileBytes = fileBytes;
     this.#layout = layout;
     this.#rate = samplesPerSecond;
     this.#delimiter = layout.delimiter.charCodeAt(0);
@@ -88,6 +98,7 @@ export class NumberScanner {
 
   /** The next bytes of the file, cut anywhere. */
   feed(bytes: Uint8Array): void {
+    this.#bytes += bytes.length;
     let piece = bytes;
     if (this.#rest.length > 0) {
       piece = new Uint8Array(this.#rest.length + bytes.length);
@@ -112,14 +123,14 @@ export class NumberScanner {
       this.#scan(last, last.length);
     }
     const { columns, timeColumn } = this.#layout;
-    const all = this.#columns.map((column) => column.slice(0, this.#rows));
+    // Views, not copies: a recording of millions is there once.
+    const all = this.#columns.map((column) => column.subarray(0, this.#rows));
     const moments = timeColumn === undefined ? undefined : all[timeColumn];
     const start = moments?.[0] ?? 0;
+    moments?.forEach((moment, i) => (moments[i] = moment - start));
     return {
       recording: {
-        seconds: moments
-          ? moments.map((moment) => moment - start)
-          : Float64Array.from({ length: this.#rows }, (_, i) => i / this.#rate),
+        seconds: moments ?? Float64Array.from({ length: this.#rows }, (_, i) => i / this.#rate),
         channels: columns.flatMap(({ name, unit }, i) =>
           i === timeColumn ? [] : [{ name, unit, values: all[i]! }],
         ),
@@ -324,7 +335,12 @@ export class NumberScanner {
   }
 
   #grow(): void {
-    this.#capacity *= 2;
+    const bytesPerRow = this.#bytes / Math.max(1, this.#rows);
+    const wholeFile = Math.ceil((ROOM * this.#fileBytes) / bytesPerRow);
+    this.#capacity = Math.max(
+      Math.ceil(this.#capacity * GROWTH),
+      this.#rows > ROWS_TO_JUDGE_BY ? wholeFile : 0,
+    );
     this.#columns = this.#columns.map((column) => {
       const grown = new Float64Array(this.#capacity);
       grown.set(column);

@@ -4,7 +4,6 @@ import {
   jobSheet,
   jobSummary,
   feedInfo,
-  newRecording,
   reading,
   recordingInfo,
   sensor,
@@ -19,7 +18,6 @@ import {
   type NewJob,
   type NewReading,
   type FeedInfo,
-  type NewRecording,
   type NewSensor,
   type Reading,
   type RecordingInfo,
@@ -124,17 +122,6 @@ export const api = createApi({
       responseSchema: z.array(recordingInfo),
       providesTags: ['Recording'],
     }),
-    recording: build.query<NewRecording, string>({
-      query: (id) => ({ url: `recordings/${id}`, timeout: 120_000 }),
-      responseSchema: newRecording,
-      // Many megabytes, and never changed: not worth keeping once nobody looks.
-      keepUnusedDataFor: 5,
-    }),
-    recordSweep: build.mutation<RecordingInfo, NewRecording>({
-      query: (body) => ({ url: `jobs/${body.jobId}/recordings`, method: 'POST', body, timeout: 120_000 }),
-      responseSchema: recordingInfo,
-      invalidatesTags: (_recording, _error, { jobId }) => ['Recording', { type: 'Job', id: jobId }],
-    }),
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
       query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
       responseSchema: verdict,
@@ -159,8 +146,6 @@ export const {
   useListFeedsQuery,
   useListRecordingsQuery,
   useListVehiclesQuery,
-  useRecordingQuery,
-  useRecordSweepMutation,
   useRecordVerdictMutation,
   useRestoreJobMutation,
 } = api;

@@ -1,10 +1,22 @@
-import { useTheme } from '@mui/material/styles';
 import type { SweepMark } from '@lettura/core/sweep';
-import { NUMERALS } from '../../app/theme.ts';
+import {
+  columnsIn,
+  extremesOf,
+  frameOf,
+  MARGIN,
+  paintEnvelope,
+  paintMarks,
+  paintValues,
+  PlotCanvas,
+  useInk,
+  useLivePainter,
+  type Frame,
+  type Ink,
+  type Surface,
+} from '../../ui/plot/index.ts';
 import type { LiveBuffer } from '../live/index.ts';
-import { frameOf, MARGIN, paintValues, rangeOf, type Frame, type Ink } from './axes.ts';
-import { columnsOf, type Columns } from './columnsOf.ts';
-import { usePainter, type Surface } from './usePainter.ts';
+import { columnsOf } from './columnsOf.ts';
+import { liveRange } from './liveRange.ts';
 
 export interface LiveStripProps {
   label: string;
@@ -30,34 +42,19 @@ const TORN_MS = 1000;
 
 /** One channel as it comes: between the lowest and highest of each column of the screen, so that nothing is left out. */
 export function LiveStrip(props: LiveStripProps) {
-  const { palette } = useTheme();
-  const ink: Ink = {
-    line: palette.text.primary,
-    grid: palette.divider,
-    band: palette.standing.proven,
-    mark: palette.primary.main,
-    font: `13px ${NUMERALS}`,
-  };
-  const canvas = usePainter((surface) => paintStrip(surface, props, ink));
-  return (
-    <canvas
-      ref={canvas}
-      role="img"
-      aria-label={props.label}
-      style={{ width: '100%', height: '100%', display: 'block' }}
-    />
-  );
+  const ink = useInk();
+  const canvas = useLivePainter((surface) => paintStrip(surface, props, ink));
+  return <PlotCanvas canvas={canvas} label={props.label} />;
 }
 
 function paintStrip(surface: Surface, props: LiveStripProps, ink: Ink): void {
-  const { buffer, channel, unit, windowSeconds, aheadMs, expected, marks, startedMs } = props;
+  const { buffer, channel, unit, windowSeconds, aheadMs, expected, marks, startedMs, last } = props;
   const toMs = Date.now() + aheadMs - BEHIND_MS;
   const fromMs = toMs - 1000 * windowSeconds;
-  const below = props.last ? MARGIN.bottom : MARGIN.top;
-  const wide = Math.max(1, Math.floor(surface.width - MARGIN.left - MARGIN.right));
+  const wide = columnsIn(surface);
   const columns = columnsOf(buffer, channel, { fromMs, toMs }, wide);
-  const domain = rangeOf(unit, ...extremesOf(columns));
-  const frame = frameOf(surface, [fromMs, toMs], domain, below);
+  const range = liveRange(unit, ...extremesOf(columns));
+  const frame = frameOf(surface, [fromMs, toMs], range, last ? MARGIN.bottom : MARGIN.top);
   const { draw } = surface;
   if (expected) {
     draw.fillStyle = ink.band;
@@ -66,27 +63,17 @@ function paintStrip(surface: Surface, props: LiveStripProps, ink: Ink): void {
     draw.fillRect(frame.left, top, frame.right - frame.left, Math.max(2, bottom - top));
     draw.globalAlpha = 1;
   }
-  paintValues(surface, frame, domain, ink);
-  if (props.last) paintSeconds(surface, frame, toMs, windowSeconds, ink);
-  paintLine(surface, frame, columns, (TORN_MS * wide) / (1000 * windowSeconds), ink);
-  if (startedMs === undefined) return;
-  draw.strokeStyle = ink.mark;
-  draw.fillStyle = ink.mark;
-  draw.textBaseline = 'top';
-  marks.forEach(({ atSeconds }, i) => {
-    const atMs = startedMs + 1000 * atSeconds;
-    if (atMs < fromMs) return;
-    const x = Math.round(frame.x(atMs)) + 0.5;
-    draw.setLineDash([5, 4]);
-    draw.beginPath();
-    draw.moveTo(x, frame.top);
-    draw.lineTo(x, frame.bottom);
-    draw.stroke();
-    draw.setLineDash([]);
-    const room = x + 3 + draw.measureText(String(i + 1)).width < frame.right;
-    draw.textAlign = room ? 'left' : 'right';
-    draw.fillText(String(i + 1), room ? x + 3 : x - 3, frame.top);
-  });
+  paintValues(surface, frame, range, ink);
+  if (last) paintSeconds(surface, frame, toMs, windowSeconds, ink);
+  const across = Math.max(1, (TORN_MS * wide) / (1000 * windowSeconds));
+  paintEnvelope(surface, frame, columns, { colour: ink.line, width: 1.6, across });
+  if (startedMs !== undefined)
+    paintMarks(
+      surface,
+      frame,
+      marks.map(({ atSeconds }) => startedMs + 1000 * atSeconds),
+      ink,
+    );
 }
 
 const TIME_TICKS = 6;
@@ -100,9 +87,8 @@ function paintSeconds(
   draw.fillStyle = ink.line;
   draw.strokeStyle = ink.grid;
   draw.textBaseline = 'top';
-  draw.textAlign = 'center';
   const step = windowSeconds / TIME_TICKS;
-  // The grid moves with the line, so that a place keeps its place against it.
+  // The scale moves with the line, so that a place keeps its place against it.
   const shift = (toMs / 1000) % step;
   draw.beginPath();
   for (let i = 0; i < TIME_TICKS; i++) {
@@ -112,41 +98,7 @@ function paintSeconds(
   }
   draw.stroke();
   draw.textAlign = 'left';
-  draw.fillText(`−${windowSeconds} s`, left, bottom + 3);
+  draw.fillText(`−${windowSeconds} s`, left, bottom + 4);
   draw.textAlign = 'right';
-  draw.fillText('now', right, bottom + 3);
-}
-
-function paintLine(
-  { draw }: Surface,
-  { left, y }: Frame,
-  { lowest, highest }: Columns,
-  tornColumns: number,
-  ink: Ink,
-): void {
-  draw.strokeStyle = ink.line;
-  draw.lineWidth = 1.6;
-  draw.lineJoin = 'round';
-  draw.beginPath();
-  let before = -Infinity;
-  for (let column = 0; column < lowest.length; column++) {
-    const [low, high] = [lowest[column]!, highest[column]!];
-    if (Number.isNaN(low)) continue;
-    const x = left + column + 0.5;
-    if (column - before > Math.max(1.5, tornColumns)) draw.moveTo(x, y(low));
-    else draw.lineTo(x, y(low));
-    draw.lineTo(x, y(high) - (high === low ? 0.01 : 0));
-    before = column;
-  }
-  draw.stroke();
-  draw.lineWidth = 1;
-}
-
-function extremesOf({ lowest, highest }: Columns): [number, number] {
-  let [low, high] = [Infinity, -Infinity];
-  for (let i = 0; i < lowest.length; i++) {
-    if (lowest[i]! < low) low = lowest[i]!;
-    if (highest[i]! > high) high = highest[i]!;
-  }
-  return [low, high];
+  draw.fillText('now', right, bottom + 4);
 }

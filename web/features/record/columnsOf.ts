@@ -1,10 +1,5 @@
+import type { Columns } from '../../ui/plot/index.ts';
 import type { LiveBuffer } from '../live/index.ts';
-
-/** The lowest and highest of each column of a strip; NaN where nothing came. */
-export interface Columns {
-  lowest: Float64Array;
-  highest: Float64Array;
-}
 
 /** A stretch of a channel in so many columns: a sample of one millisecond still shows in a strip of minutes. */
 export function columnsOf(

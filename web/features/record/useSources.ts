@@ -2,10 +2,10 @@ import { SimulatedHand } from '@lettura/bench';
 import type { JobSheet, RecordingInfo } from '@lettura/contract';
 import type { MachineState } from '@lettura/core/evidence';
 import { useEffect, useMemo, useState } from 'react';
-import { useListFeedsQuery, useRecordingQuery } from '../../app/api.ts';
+import { useListFeedsQuery } from '../../app/api.ts';
 import { benchSource, machineOf } from '../bench/index.ts';
 import { replaySource, serverSource, type LiveSource } from '../live/index.ts';
-import { unpacked } from '../sweeps/index.ts';
+import { useSweepWorker } from '../sweeps/index.ts';
 
 export interface SourceChoice {
   id: string;
@@ -52,19 +52,22 @@ export function useSources({ job, recordings }: JobSheet, wanted: string | undef
 }
 
 function useReplay(info: RecordingInfo | undefined): LiveSource | undefined {
-  const { data } = useRecordingQuery(info?.id ?? '', { skip: !info });
+  const { ask } = useSweepWorker();
   const [ready, setReady] = useState<LiveSource>();
+  const id = info?.id;
   useEffect(() => {
-    if (!data) return undefined;
+    if (id === undefined) return undefined;
     let current = true;
-    const { id, name, channels, samples } = data;
-    void unpacked(data.data, samples, channels).then(
-      (recording) =>
-        current && setReady(replaySource({ id, name, recording, uses: channels.map(({ use }) => use) })),
-    );
+    void (async () => {
+      const fetched = await ask('fetch', { id });
+      const numbers = fetched.ok && (await ask('numbers', {}));
+      if (!current || !fetched.ok || !numbers || !numbers.ok) return;
+      const { name, channels } = fetched.value;
+      setReady(replaySource({ id, name, recording: numbers.value, uses: channels.map(({ use }) => use) }));
+    })();
     return () => {
       current = false;
     };
-  }, [data]);
+  }, [id, ask]);
   return info && ready?.id === replayId(info) ? ready : undefined;
 }

@@ -1,9 +1,18 @@
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
 import type { Against, Channel, SweepBand } from '@lettura/core/sweep';
 import { useEffect, useState } from 'react';
-import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { niceTicks, roomyDomain } from './niceTicks.ts';
+import {
+  extremesOf,
+  frameOf,
+  paintAcross,
+  paintBand,
+  paintEnvelope,
+  paintValues,
+  PlotCanvas,
+  roomyDomain,
+  useInk,
+  usePainter,
+} from '../../ui/plot/index.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 
 export interface AgainstPlotProps {
@@ -15,10 +24,11 @@ export interface AgainstPlotProps {
 const COLUMNS = 400;
 const TICKS = 7;
 const HEIGHT_PX = 300;
+const BELOW_PX = 38;
 
 /** One channel against another, between the lines where it belongs: a break at one place stands out at once. */
 export function AgainstPlot({ ask, band, channels }: AgainstPlotProps) {
-  const { palette } = useTheme();
+  const ink = useInk();
   const [plot, setPlot] = useState<Against>();
   const { along, up, bandAt } = band;
   useEffect(() => {
@@ -30,67 +40,34 @@ export function AgainstPlot({ ask, band, channels }: AgainstPlotProps) {
       current = false;
     };
   }, [ask, along, up]);
-  if (!plot) return null;
-  const { fromX, toX, lowest, highest } = plot;
-  const rows = Array.from(lowest, (low, i) => {
-    const x = fromX + ((toX - fromX) * (i + 0.5)) / COLUMNS;
-    return { x, between: Number.isNaN(low) ? null : [low, highest[i]!], ...bandAt(x) };
-  });
-  const ends = rows.flatMap(({ between, lowest: low, highest: high }) => [...(between ?? []), low, high]);
-  const domain = roomyDomain(
-    ends.reduce((a, b) => Math.min(a, b), Infinity),
-    ends.reduce((a, b) => Math.max(a, b), -Infinity),
-  );
-  const ink = palette.text.primary;
-  const edge = {
-    type: 'linear',
-    stroke: palette.standing.proven,
-    strokeDasharray: '5 4',
-    dot: false,
-    activeDot: false,
-    isAnimationActive: false,
-  } as const;
   const label = (i: number) =>
     [channels[i]?.name, channels[i]?.unit && `(${channels[i].unit})`].filter(Boolean).join(' ');
+  const canvas = usePainter((surface) => {
+    if (!plot) return;
+    const across = [plot.fromX, plot.toX] as const;
+    const [low, high] = extremesOf(plot);
+    const ends = across.map(bandAt);
+    const domain = roomyDomain(
+      Math.min(low, ...ends.map(({ lowest }) => lowest)),
+      Math.max(high, ...ends.map(({ highest }) => highest)),
+    );
+    const frame = frameOf(surface, across, domain, BELOW_PX);
+    paintValues(surface, frame, domain, ink);
+    paintAcross(surface, frame, across, { ticks: TICKS, label: label(along), ink });
+    paintBand(surface, frame, across, bandAt, ink);
+    paintEnvelope(surface, frame, plot, { colour: ink.line, width: 1.4, across: COLUMNS });
+  });
+  if (!plot) return null;
   return (
-    <div
-      role="img"
-      aria-label={`${label(up)} against ${label(along)}, with the band where it belongs dashed`}
-    >
+    <>
       <Typography variant="body2" sx={{ fontWeight: 650 }}>
         {label(up)} against {label(along)}
       </Typography>
-      <ResponsiveContainer width="100%" height={HEIGHT_PX}>
-        <ComposedChart
-          data={rows}
-          margin={{ top: 6, right: 10, bottom: 16, left: 0 }}
-          accessibilityLayer={false}
-        >
-          <CartesianGrid stroke={palette.divider} strokeOpacity={0.5} />
-          <XAxis
-            dataKey="x"
-            type="number"
-            domain={[fromX, toX]}
-            ticks={niceTicks(fromX, toX, TICKS)}
-            stroke={ink}
-            label={{ value: label(along), position: 'insideBottom', offset: -8, fill: ink }}
-          />
-          <YAxis width={64} stroke={ink} domain={domain} ticks={niceTicks(...domain, TICKS)} interval={0} />
-          <Line dataKey="lowest" {...edge} />
-          <Line dataKey="highest" {...edge} />
-          <Area
-            dataKey="between"
-            type="linear"
-            stroke={ink}
-            strokeWidth={1.4}
-            fill={ink}
-            fillOpacity={0.85}
-            isAnimationActive={false}
-            activeDot={false}
-            connectNulls
-          />
-        </ComposedChart>
-      </ResponsiveContainer>
-    </div>
+      <PlotCanvas
+        canvas={canvas}
+        label={`${label(up)} against ${label(along)}, with the band where it belongs dashed`}
+        heightPx={HEIGHT_PX}
+      />
+    </>
   );
 }

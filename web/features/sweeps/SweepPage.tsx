@@ -2,17 +2,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { NewRecording } from '@lettura/contract';
+import type { RecordingInfo } from '@lettura/contract';
 import { csvMetadata } from '@lettura/core/recordingFile';
 import type { Problem } from '@lettura/core/problem';
 import { sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
-import { useJobSheetQuery, useRecordingQuery } from '../../app/api.ts';
+import { useJobSheetQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
-import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
@@ -30,21 +29,29 @@ import { useView } from './useView.ts';
 /** One recording: every channel over time at any zoom, and what was found in it. */
 export default function SweepPage() {
   const { recordingId = '' } = useParams();
-  const { data, error } = useRecordingQuery(recordingId);
   const { ask } = useSweepWorker();
-  const [ready, setReady] = useState(false);
+  const [loaded, setLoaded] = useState<RecordingInfo>();
   const [problem, setProblem] = useState<Problem>();
   useEffect(() => {
-    if (!data) return;
-    document.title = `${data.name} · Lettura`;
-    void ask('load', { data: data.data, samples: data.samples, channels: data.channels }).then((held) => {
-      if (held.ok) setReady(true);
-      else setProblem(held.problem);
+    let current = true;
+    void ask('fetch', { id: recordingId }).then((fetched) => {
+      if (!current) return;
+      if (!fetched.ok) setProblem(fetched.problem);
+      else {
+        document.title = `${fetched.value.name} · Lettura`;
+        setLoaded(fetched.value);
+      }
     });
-  }, [data, ask]);
-  if (error) return <Trouble {...requestProblem(error)} />;
+    return () => {
+      current = false;
+    };
+  }, [recordingId, ask]);
   if (problem) return <Trouble {...problem} />;
-  return data && ready ? <LoadedSweep recording={data} ask={ask} /> : <Loading what="the recording" />;
+  return loaded?.id === recordingId ? (
+    <LoadedSweep recording={loaded} ask={ask} />
+  ) : (
+    <Loading what="the recording" />
+  );
 }
 
 const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}-]+/gu, '-');
@@ -52,7 +59,7 @@ const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}-]+/gu, '-'
 const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
 
-function LoadedSweep({ recording, ask }: { recording: NewRecording; ask: AskSweep }) {
+function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSweep }) {
   const { channels, durationSeconds, samples, findings, marks, note, jobId, name } = recording;
   const { view, ...to } = useView(durationSeconds);
   const [envelopes, setEnvelopes] = useState<Envelope[]>();

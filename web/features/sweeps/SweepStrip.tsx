@@ -1,16 +1,20 @@
-import { useTheme } from '@mui/material/styles';
 import type { Envelope, SweepFinding, SweepMark } from '@lettura/core/sweep';
 import {
-  Area,
-  CartesianGrid,
-  ComposedChart,
-  ReferenceArea,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
-import { niceTicks, roomyDomain } from './niceTicks.ts';
+  extremesOf,
+  frameOf,
+  MARGIN,
+  paintAcross,
+  paintEnvelope,
+  paintMarks,
+  paintValues,
+  PlotCanvas,
+  roomyDomain,
+  useInk,
+  usePainter,
+  type Frame,
+  type Ink,
+  type Surface,
+} from '../../ui/plot/index.ts';
 
 export interface SweepStripProps {
   name: string;
@@ -29,141 +33,66 @@ export interface SweepStripProps {
 }
 
 const TIME_TICKS = 8;
-const VALUE_TICKS = 5;
-/** Fewer than this in view and a line of one sample is drawn as wide as one can see. */
+const BELOW_PX = 38;
+/** Less than this of the view, and a finding is drawn as wide as one can see. */
 const HAIR_SHARE = 0.004;
 
 /** One channel over time: between the lowest and the highest of every column, so that nothing is left out at any zoom. */
-export function SweepStrip({
-  name,
-  unit,
-  envelope,
-  other,
-  fromSeconds,
-  toSeconds,
-  findings,
-  marked,
-  marks,
-  heightPx,
-  last,
-}: SweepStripProps) {
-  const { palette } = useTheme();
-  const columns = envelope.lowest.length;
-  const span = toSeconds - fromSeconds;
-  const rows = Array.from({ length: columns }, (_, i) => {
-    const [low, high] = [envelope.lowest[i]!, envelope.highest[i]!];
-    return {
-      seconds: fromSeconds + (span * (i + 0.5)) / columns,
-      between: Number.isNaN(low) ? null : [low, high],
-      beside: pairOf(other?.lowest[i], other?.highest[i]),
-    };
-  });
-  const inView = findings.filter(
+export function SweepStrip(props: SweepStripProps) {
+  const { name, unit, other, fromSeconds, toSeconds, heightPx } = props;
+  const ink = useInk();
+  const inView = props.findings.filter(
     ({ fromSeconds: from, untilSeconds, weight }) =>
       weight === 'fault' && untilSeconds >= fromSeconds && from <= toSeconds,
   );
-  const real = (all: Float64Array) => all.filter((value) => !Number.isNaN(value));
-  const domain = roomyDomain(
-    [...real(envelope.lowest), ...real(other?.lowest ?? new Float64Array(0))].reduce(
-      (a, b) => Math.min(a, b),
-      Infinity,
-    ),
-    [...real(envelope.highest), ...real(other?.highest ?? new Float64Array(0))].reduce(
-      (a, b) => Math.max(a, b),
-      -Infinity,
-    ),
-    unit,
-  );
-  const ink = palette.text.primary;
-  return (
-    <div
-      role="img"
-      aria-label={`${name} over time${unit ? `, in ${unit}` : ''}; ${inView.length} faults in view`}
-    >
-      <ResponsiveContainer width="100%" height={heightPx}>
-        <ComposedChart
-          data={rows}
-          margin={{ top: 6, right: 10, bottom: last ? 16 : 0, left: 0 }}
-          accessibilityLayer={false}
-        >
-          <CartesianGrid stroke={palette.divider} strokeOpacity={0.5} />
-          <XAxis
-            dataKey="seconds"
-            type="number"
-            domain={[fromSeconds, toSeconds]}
-            allowDataOverflow
-            stroke={ink}
-            hide={!last}
-            ticks={niceTicks(fromSeconds, toSeconds, TIME_TICKS)}
-            {...(last
-              ? { label: { value: 'seconds', position: 'insideBottom', offset: -8, fill: ink } }
-              : {})}
-          />
-          <YAxis
-            width={64}
-            stroke={ink}
-            domain={domain}
-            ticks={niceTicks(...domain, VALUE_TICKS)}
-            interval={0}
-            label={{ value: unit, angle: -90, position: 'insideLeft', fill: ink, offset: 14 }}
-          />
-          {inView.map((finding) => {
-            const half = Math.max(0, HAIR_SHARE * span - (finding.untilSeconds - finding.fromSeconds)) / 2;
-            return (
-              <ReferenceArea
-                key={`${finding.kind} ${finding.fromSeconds}`}
-                x1={Math.max(fromSeconds, finding.fromSeconds - half)}
-                x2={Math.min(toSeconds, finding.untilSeconds + half)}
-                fill={palette.standing.faulty}
-                fillOpacity={finding === marked ? 0.4 : 0.18}
-                ifOverflow="hidden"
-              />
-            );
-          })}
-          {marked && (
-            <ReferenceLine x={marked.fromSeconds} stroke={palette.standing.faulty} strokeDasharray="4 3" />
-          )}
-          {marks.map(({ atSeconds }, i) =>
-            atSeconds < fromSeconds || atSeconds > toSeconds ? null : (
-              <ReferenceLine
-                key={`${atSeconds} ${i}`}
-                x={atSeconds}
-                stroke={palette.primary.main}
-                strokeDasharray="5 4"
-                label={{ value: i + 1, position: 'insideTopLeft', fill: palette.primary.main }}
-              />
-            ),
-          )}
-          {other && (
-            <Area
-              dataKey="beside"
-              type="linear"
-              stroke={palette.primary.main}
-              strokeWidth={3}
-              strokeOpacity={0.55}
-              fill={palette.primary.main}
-              fillOpacity={0.4}
-              isAnimationActive={false}
-              connectNulls={false}
-              activeDot={false}
-            />
-          )}
-          <Area
-            dataKey="between"
-            type="linear"
-            stroke={ink}
-            strokeWidth={1.4}
-            fill={ink}
-            fillOpacity={0.85}
-            isAnimationActive={false}
-            connectNulls={false}
-            activeDot={false}
-          />
-        </ComposedChart>
-      </ResponsiveContainer>
-    </div>
+  const canvas = usePainter((surface) => paintStrip(surface, { ...props, findings: inView }, ink));
+  const label = `${name} over time${unit ? `, in ${unit}` : ''}; ${inView.length} faults in view${other ? '; another recording beside it' : ''}`;
+  return <PlotCanvas canvas={canvas} label={label} heightPx={heightPx} />;
+}
+
+function paintStrip(surface: Surface, props: SweepStripProps, ink: Ink): void {
+  const { unit, envelope, other, fromSeconds, toSeconds, findings, marked, marks, last } = props;
+  const range = [fromSeconds, toSeconds] as const;
+  const domain = roomyDomain(...extremesOf(envelope, ...(other ? [other] : [])), unit);
+  const frame = frameOf(surface, range, domain, last ? BELOW_PX : MARGIN.top);
+  paintAcross(surface, frame, range, { ticks: TIME_TICKS, label: last ? 'seconds' : undefined, ink });
+  paintValues(surface, frame, domain, ink);
+  paintUnit(surface, frame, unit);
+  for (const finding of findings) paintFinding(surface, frame, range, finding, finding === marked, ink);
+  const across = 1;
+  if (other) paintEnvelope(surface, frame, other, { colour: ink.mark, width: 4, opacity: 0.55, across });
+  paintEnvelope(surface, frame, envelope, { colour: ink.line, width: 1.4, across });
+  paintMarks(
+    surface,
+    frame,
+    marks.map(({ atSeconds }) => atSeconds),
+    ink,
   );
 }
 
-const pairOf = (low: number | undefined, high: number | undefined): [number, number] | null =>
-  low === undefined || high === undefined || Number.isNaN(low) ? null : [low, high];
+function paintUnit({ draw }: Surface, { top, bottom }: Frame, unit: string): void {
+  draw.save();
+  draw.translate(12, (top + bottom) / 2);
+  draw.rotate(-Math.PI / 2);
+  draw.textAlign = 'center';
+  draw.fillText(unit, 0, 0);
+  draw.restore();
+}
+
+function paintFinding(
+  { draw }: Surface,
+  { x, left, right, top, bottom }: Frame,
+  [from, to]: readonly [number, number],
+  { fromSeconds, untilSeconds }: SweepFinding,
+  isMarked: boolean,
+  ink: Ink,
+): void {
+  const half = Math.max(0, HAIR_SHARE * (to - from) - (untilSeconds - fromSeconds)) / 2;
+  const start = Math.max(left, x(fromSeconds - half));
+  const end = Math.min(right, x(untilSeconds + half));
+  draw.save();
+  draw.fillStyle = ink.fault;
+  draw.globalAlpha = isMarked ? 0.4 : 0.18;
+  draw.fillRect(start, top, end - start, bottom - top);
+  draw.restore();
+}

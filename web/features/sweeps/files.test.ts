@@ -19,7 +19,7 @@ test('what is packed is unpacked the same, gaps included', async () => {
       { name: 'B', unit: '', values: Float64Array.of(-0.5, 1e-9, 4e5) },
     ],
   };
-  const back = await unpacked(await packed(recording), 3, recording.channels);
+  const back = await unpacked((await packed(recording)).join(''), 3, recording.channels);
   expect(back).toEqual(recording);
 });
 

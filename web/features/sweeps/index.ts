@@ -1,6 +1,4 @@
 export { FindingList } from './FindingList.tsx';
-export { niceTicks, roomyDomain } from './niceTicks.ts';
-export { unpacked } from './packRecording.ts';
 export { SweepSection } from './SweepSection.tsx';
 export { useKeepSweep } from './useKeepSweep.ts';
 export { rememberUses, usesOf } from './usesOf.ts';

@@ -1,10 +1,30 @@
 import type { Recording } from '@lettura/core/sweep';
 
-/** All moments, then channel by channel, as the contract has it. */
-export async function packed({ seconds, channels }: Recording): Promise<string> {
+const PIECE_BYTES = 1 << 20;
+
+/** The columns one after the other, in pieces that are views: nothing is copied but what is being deflated. */
+function columnStream(columns: readonly Float64Array[]): ReadableStream<BufferSource> {
+  let [column, at] = [0, 0];
+  return new ReadableStream({
+    pull(controller) {
+      const values = columns[column];
+      if (!values) {
+        controller.close();
+        return;
+      }
+      const bytes = Math.min(PIECE_BYTES, values.byteLength - at);
+      // A copy of the piece: whoever reads a stream may take its buffers away.
+      controller.enqueue(new Uint8Array(values.buffer as ArrayBuffer, values.byteOffset + at, bytes).slice());
+      at += bytes;
+      if (at >= values.byteLength) [column, at] = [column + 1, 0];
+    },
+  });
+}
+
+/** All moments, then channel by channel, as the contract has it: deflated, and in pieces of base64 that join. */
+export async function packed({ seconds, channels }: Recording): Promise<string[]> {
   const columns = [seconds, ...channels.map(({ values }) => values)];
-  const stream = new Blob(columns.map((column) => column.slice().buffer)).stream();
-  const deflated = stream.pipeThrough(new CompressionStream('deflate-raw'));
+  const deflated = columnStream(columns).pipeThrough(new CompressionStream('deflate-raw'));
   return base64Of(new Uint8Array(await new Response(deflated).arrayBuffer()));
 }
 
@@ -13,8 +33,7 @@ export async function unpacked(
   samples: number,
   channels: readonly { name: string; unit: string }[],
 ): Promise<Recording> {
-  const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
-  const inflated = new Blob([bytes]).stream().pipeThrough(new DecompressionStream('deflate-raw'));
+  const inflated = new Blob([bytesOf(data)]).stream().pipeThrough(new DecompressionStream('deflate-raw'));
   const floats = new Float64Array(await new Response(inflated).arrayBuffer());
   const column = (i: number) => floats.subarray(i * samples, (i + 1) * samples);
   return {
@@ -23,10 +42,18 @@ export async function unpacked(
   };
 }
 
-const PIECE = 0x8000;
-function base64Of(bytes: Uint8Array): string {
+function bytesOf(base64: string): Uint8Array<ArrayBuffer> {
+  const letters = atob(base64);
+  const bytes = new Uint8Array(letters.length);
+  for (let i = 0; i < letters.length; i++) bytes[i] = letters.charCodeAt(i);
+  return bytes;
+}
+
+/** A multiple of three: pieces of base64 then join without padding between them. */
+const BASE64_PIECE = 3 * 8192;
+function base64Of(bytes: Uint8Array): string[] {
   const pieces: string[] = [];
-  for (let at = 0; at < bytes.length; at += PIECE)
-    pieces.push(String.fromCharCode(...bytes.subarray(at, at + PIECE)));
-  return btoa(pieces.join(''));
+  for (let at = 0; at < bytes.length; at += BASE64_PIECE)
+    pieces.push(btoa(String.fromCharCode(...bytes.subarray(at, at + BASE64_PIECE))));
+  return pieces;
 }

@@ -1,47 +1,28 @@
-const SCALE = 2;
 const NAME_PX = 13;
 
-/** Every chart inside an element, one below the other, as a PNG at twice the size of the screen. */
-export async function plotImage(
+/** Every plot inside an element, one below the other with its name, as a PNG as sharp as the screen. */
+export function plotImage(
   element: HTMLElement,
   names: readonly string[],
   { background, ink }: { background: string; ink: string },
 ): Promise<Blob | undefined> {
-  const charts = [...element.querySelectorAll<SVGSVGElement>('svg.recharts-surface')];
+  const plots = [...element.querySelectorAll('canvas')];
   const outer = element.getBoundingClientRect();
-  const canvas = document.createElement('canvas');
-  canvas.width = SCALE * outer.width;
-  canvas.height = SCALE * outer.height;
-  const context = canvas.getContext('2d');
-  if (!context) return undefined;
-  context.fillStyle = background;
-  context.fillRect(0, 0, canvas.width, canvas.height);
-  context.font = `600 ${SCALE * NAME_PX}px sans-serif`;
-  for (const [i, chart] of charts.entries()) {
-    const { left, top, width, height } = chart.getBoundingClientRect();
-    const image = await drawn(chart);
-    context.fillStyle = ink;
-    context.fillText(names[i] ?? '', SCALE * (left - outer.left + NAME_PX), SCALE * (top - outer.top - 4));
-    context.drawImage(
-      image,
-      SCALE * (left - outer.left),
-      SCALE * (top - outer.top),
-      SCALE * width,
-      SCALE * height,
-    );
-  }
-  return new Promise((resolve) => canvas.toBlob((blob) => resolve(blob ?? undefined), 'image/png'));
-}
-
-function drawn(chart: SVGSVGElement): Promise<HTMLImageElement> {
-  const copy = chart.cloneNode(true) as SVGSVGElement;
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-  copy.style.fontFamily = getComputedStyle(chart).fontFamily;
-  const image = new Image();
-  const ready = new Promise<HTMLImageElement>((resolve, reject) => {
-    image.onload = () => resolve(image);
-    image.onerror = () => reject(new Error('The plot could not be drawn as an image.'));
+  const picture = document.createElement('canvas');
+  const sharp = (plots[0]?.width ?? 1) / (plots[0]?.clientWidth ?? 1);
+  picture.width = Math.round(sharp * outer.width);
+  picture.height = Math.round(sharp * outer.height);
+  const draw = picture.getContext('2d');
+  if (!draw) return Promise.resolve(undefined);
+  draw.scale(sharp, sharp);
+  draw.fillStyle = background;
+  draw.fillRect(0, 0, outer.width, outer.height);
+  draw.fillStyle = ink;
+  draw.font = `600 ${NAME_PX}px sans-serif`;
+  plots.forEach((plot, i) => {
+    const { left, top, width, height } = plot.getBoundingClientRect();
+    draw.fillText(names[i] ?? '', left - outer.left + NAME_PX, top - outer.top - 4);
+    draw.drawImage(plot, left - outer.left, top - outer.top, width, height);
   });
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(copy))}`;
-  return ready;
+  return new Promise((resolve) => picture.toBlob((blob) => resolve(blob ?? undefined), 'image/png'));
 }

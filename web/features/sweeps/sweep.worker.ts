@@ -10,7 +10,8 @@ import {
   type Recording,
 } from '@lettura/core/sweep';
 import { openFile } from './openFile.ts';
-import { packed, unpacked } from './packRecording.ts';
+import { unpacked } from './packRecording.ts';
+import { fetchRecording, sendRecording } from './sendRecording.ts';
 import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
 
 // One recording at a time: reading, analysing and decimating it would each hold up the thread that draws.
@@ -40,7 +41,7 @@ async function read({
     const text = await file.text();
     return /^\s*\{/u.test(text) ? readJson(text) : readLog(text);
   }
-  const scanner = new NumberScanner(layout, samplesPerSecond);
+  const scanner = new NumberScanner(layout, samplesPerSecond, file.size);
   const reader = file.stream().getReader();
   let [done, told] = [0, 0];
   for (;;) {
@@ -115,9 +116,12 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       return openFile(file);
     case 'read':
       return read(question.ask);
-    case 'load': {
-      const { data, samples, channels } = question.ask;
-      return ok(hold(await unpacked(data, samples, channels)));
+    case 'fetch': {
+      const fetched = await fetchRecording(question.ask.id);
+      if (!fetched.ok) return fetched;
+      const { data, ...info } = fetched.value;
+      hold(await unpacked(data, info.samples, info.channels));
+      return ok(info);
     }
     case 'take':
       return ok(hold(question.ask.recording));
@@ -138,8 +142,15 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const values = recording?.channels[question.ask.channel]?.values;
       return recording && values ? ok(plateaus(recording.seconds, values)) : nothingHeld();
     }
-    case 'pack':
-      return recording ? ok(await packed(recording)) : nothingHeld();
+    case 'send': {
+      if (!recording) return nothingHeld();
+      const sent = await sendRecording(question.ask.info, recording);
+      // Kept: whoever looks at it next holds it anew.
+      if (sent.ok) [recording, pyramids] = [undefined, []];
+      return sent;
+    }
+    case 'numbers':
+      return recording ? ok(recording) : nothingHeld();
     case 'csv':
       return recording ? ok(new Blob([...csvOf(recording)], { type: 'text/csv' })) : nothingHeld();
     case 'json':

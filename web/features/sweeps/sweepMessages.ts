@@ -1,3 +1,4 @@
+import type { RecordingInfo } from '@lettura/contract';
 import type { Problem } from '@lettura/core/problem';
 import type { Layout, RecordingHeading } from '@lettura/core/recordingFile';
 import type {
@@ -26,7 +27,8 @@ export interface Held {
 export interface SweepQuestions {
   open: { ask: { file: File }; answer: Opened };
   read: { ask: { layout: Layout | undefined; samplesPerSecond: number }; answer: Held };
-  load: { ask: { data: string; samples: number; channels: Pick<Channel, 'name' | 'unit'>[] }; answer: Held };
+  /** Holds a recording that is on record, and tells what it is. */
+  fetch: { ask: { id: string }; answer: RecordingInfo };
   take: { ask: { recording: Recording }; answer: Held };
   analyse: { ask: { context: SweepContext }; answer: SweepFinding[] };
   envelope: {
@@ -35,7 +37,10 @@ export interface SweepQuestions {
   };
   against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
   rests: { ask: { channel: number }; answer: Plateau[] };
-  pack: { ask: object; answer: string };
+  /** Sends what is held to its job. */
+  send: { ask: { info: RecordingInfo }; answer: RecordingInfo };
+  /** All its numbers, for who plays them again. */
+  numbers: { ask: object; answer: Recording };
   csv: { ask: object; answer: Blob };
   json: { ask: { heading: RecordingHeading }; answer: Blob };
 }

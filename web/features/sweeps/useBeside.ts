@@ -1,6 +1,5 @@
 import type { Envelope } from '@lettura/core/sweep';
 import { useEffect, useState } from 'react';
-import { useRecordingQuery } from '../../app/api.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
 
@@ -11,16 +10,15 @@ export function useBeside(
   { fromSeconds, toSeconds }: View,
   columns: number,
 ): Envelope[] | undefined {
-  const { data } = useRecordingQuery(recordingId, { skip: recordingId === '' });
   const { ask } = useSweepWorker();
   const [heldId, setHeldId] = useState('');
   const [found, setFound] = useState<{ id: string; envelopes: Envelope[] }>();
   useEffect(() => {
-    if (!data || data.id !== recordingId) return;
-    void ask('load', { data: data.data, samples: data.samples, channels: data.channels }).then((held) => {
-      if (held.ok) setHeldId(data.id);
+    if (recordingId === '') return;
+    void ask('fetch', { id: recordingId }).then((fetched) => {
+      if (fetched.ok) setHeldId(fetched.value.id);
     });
-  }, [data, recordingId, ask]);
+  }, [recordingId, ask]);
   useEffect(() => {
     if (heldId === '' || heldId !== recordingId) return undefined;
     let current = true;

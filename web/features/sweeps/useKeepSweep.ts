@@ -1,10 +1,10 @@
 import type { RecordingInfo } from '@lettura/contract';
 import type { ChannelUse, SweepContext, SweepFinding } from '@lettura/core/sweep';
 import type { Problem } from '@lettura/core/problem';
+import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { useRecordSweepMutation } from '../../app/api.ts';
-import { requestProblem } from '../../app/requestProblem.ts';
+import { api } from '../../app/api.ts';
 import type { Held } from './sweepMessages.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 
@@ -36,17 +36,15 @@ const MOST_SENTENCE_LETTERS = 400;
 
 /** Analyses what the worker holds, keeps it on the job, and opens it. */
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
-  const [record] = useRecordSweepMutation();
+  const dispatch = useDispatch();
   const navigate = useNavigate();
   return async ({ jobId, name, source, held, uses, context, takenAt = new Date(), note = '' }) => {
     const findings = await ask('analyse', { context: { ...context, uses } });
     if (!findings.ok) return findings.problem;
-    const data = await ask('pack', {});
-    if (!data.ok) return data.problem;
     const id = v7();
     const { samples, durationSeconds } = held;
-    try {
-      await record({
+    const sent = await ask('send', {
+      info: {
         id,
         jobId,
         name,
@@ -58,11 +56,10 @@ export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Probl
         findings: [...findings.value, ...remarksOn(held)].slice(0, MOST_FINDINGS),
         marks: [...(context.marks ?? [])],
         note,
-        data: data.value,
-      }).unwrap();
-    } catch (error) {
-      return requestProblem(error);
-    }
+      },
+    });
+    if (!sent.ok) return sent.problem;
+    dispatch(api.util.invalidateTags(['Recording', { type: 'Job', id: jobId }]));
     void navigate(`/sweeps/${id}`);
     return undefined;
   };

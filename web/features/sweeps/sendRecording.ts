@@ -1,0 +1,38 @@
+import { newRecording, recordingInfo, type NewRecording, type RecordingInfo } from '@lettura/contract';
+import { fail, ok, type Problem, type Result } from '@lettura/core/problem';
+import type { Recording } from '@lettura/core/sweep';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { packed } from './packRecording.ts';
+
+const refused = ({ code, message, next }: Problem) => fail(code, message, next);
+
+async function asked(path: string, request?: RequestInit): Promise<Result<unknown, string>> {
+  try {
+    const response = await fetch(`/api/${path}`, request);
+    const body: unknown = await response.json();
+    return response.ok ? ok(body) : refused(requestProblem({ status: response.status, data: body }));
+  } catch {
+    return refused(requestProblem(undefined));
+  }
+}
+
+/** Sends a recording to its job; in a worker, since its numbers are many. */
+export async function sendRecording(
+  info: RecordingInfo,
+  recording: Recording,
+): Promise<Result<RecordingInfo, string>> {
+  const heading = JSON.stringify(info);
+  // Written out: a string of all of it would be there twice more.
+  const body = new Blob([`${heading.slice(0, -1)},"data":"`, ...(await packed(recording)), '"}']);
+  const answer = await asked(`jobs/${info.jobId}/recordings`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  });
+  return answer.ok ? ok(recordingInfo.parse(answer.value)) : answer;
+}
+
+export async function fetchRecording(id: string): Promise<Result<NewRecording, string>> {
+  const answer = await asked(`recordings/${id}`);
+  return answer.ok ? ok(newRecording.parse(answer.value)) : answer;
+}
