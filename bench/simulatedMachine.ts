@@ -17,7 +17,7 @@ import {
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';
-import { Rig } from './rig.ts';
+import { Rig } from '@lettura/core/rig';
 
 export interface SimulatedMachine {
   machine: BenchMachine;

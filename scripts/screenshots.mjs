@@ -113,21 +113,23 @@ const VIEWS = [
     },
   ],
   [
-    'isolate-wires',
-    TABLET,
+    'record',
+    LAPTOP,
     async (page) => {
-      await practise(page, /Brill P4/u, 'Case C');
-      await page.locator('#quick-entry').fill('ret plug 84 mV');
-      await page.keyboard.press('Enter');
-      await page.getByRole('tab', { name: 'Isolate' }).click();
-      await page.getByRole('button', { name: 'Wires', exact: true }).click();
-      await page
-        .getByRole('group', { name: 'Wire', exact: true })
-        .getByRole('button', { name: 'Return' })
-        .click();
-      await page.getByRole('textbox', { name: 'Drop, inline connector to sensor plug' }).fill('81 mV');
-      await page.keyboard.press('Enter');
-      await page.getByRole('button', { name: 'Close' }).click();
+      await practise(page, /crew van, pedal/, 'Case A');
+      await page.getByRole('tab', { name: 'Sweeps' }).click();
+      await page.getByRole('link', { name: 'Record live' }).click();
+      await page.waitForTimeout(1500);
+      await page.getByRole('button', { name: 'Record (R)' }).click();
+      await page.waitForTimeout(3000);
+      await page.keyboard.press('m');
+      await page.getByRole('button', { name: 'Do it: At the far stop' }).click();
+      await page.waitForTimeout(5500);
+      await page.keyboard.press('m');
+      await page.getByRole('button', { name: 'Do it: At rest again' }).click();
+      await page.waitForTimeout(5500);
+      await page.keyboard.press('m');
+      await page.getByRole('button', { name: 'Against each other' }).click();
     },
   ],
   [

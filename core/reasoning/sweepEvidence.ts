@@ -48,7 +48,7 @@ function ofTrack(
   const middle = places.reduce((sum, place) => sum + place, 0) / places.length;
   if (places.length < 2)
     return [
-      `${first.sentence} Once only: record it again; the same place twice is the track, any other is a contact or a wire.`,
+      `${first.sentence} Once only: record it again. The same place twice is the track; elsewhere it is a contact or a wire.`,
     ];
   if (spread <= SAME_PLACE_SHARE)
     return [

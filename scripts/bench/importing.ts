@@ -1,6 +1,8 @@
+import { spawnSync } from 'node:child_process';
 import { closeSync, mkdtempSync, openSync, readSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { layoutOf, NumberScanner } from '@lettura/core/recordingFile';
 import { analyseSweep, type SweepContext } from '@lettura/core/sweep';
 import { MPX4250A, valuesFromSignals } from '@lettura/core/transfer';
@@ -11,7 +13,14 @@ const ROUNDS = 5;
 const PIECE_BYTES = 1 << 18;
 
 /** Import, conversion and analysis of a million rows of four columns against reading the bytes and finding the newlines. */
-export function importRatio(): { value: number; unit: string; ratio: number; scanSeconds: number } {
+export function importRatio(): {
+  value: number;
+  unit: string;
+  ratio: number;
+  scanSeconds: number;
+  /** Against pandas doing the same; undefined where it is not installed (Debian package python3-pandas). */
+  againstPandas: number | undefined;
+} {
   const folder = mkdtempSync(join(tmpdir(), 'lettura-import-'));
   const path = join(folder, 'recording.csv');
   writeFileSync(path, fileOf());
@@ -36,8 +45,24 @@ export function importRatio(): { value: number; unit: string; ratio: number; sca
     scan = Math.min(scan, scanned - found);
     whole = Math.min(whole, end - found);
   }
+  const pandas = pandasSeconds(path);
   rmSync(folder, { recursive: true });
-  return { value: whole / 1000, unit: 's', ratio: whole / floor, scanSeconds: scan / 1000 };
+  return {
+    value: whole / 1000,
+    unit: 's',
+    ratio: whole / floor,
+    scanSeconds: scan / 1000,
+    againstPandas: pandas && whole / 1000 / pandas,
+  };
+}
+
+function pandasSeconds(path: string): number | undefined {
+  const script = fileURLToPath(new URL('withPandas.py', import.meta.url));
+  const { status, stdout } = spawnSync('/usr/bin/python3', [script, path], { encoding: 'utf8' });
+  if (status !== 0) return undefined;
+  const [seconds, dropouts] = stdout.trim().split(' ').map(Number);
+  if (dropouts !== 1) throw new Error('Pandas has not done the same work.');
+  return seconds;
 }
 
 const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'], pressureUnit: 'kPa' };

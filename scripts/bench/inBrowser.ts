@@ -152,7 +152,17 @@ export const liveOnScreen = (databaseUrl: string, minutes: number): Promise<Live
     };
     // A second listener beside the page's own: what it sees stands on the screen with the next frame.
     await page.evaluate(() => {
-      const counts = { samples: 0, lost: 0, frames: 0, last: 0, late: new Uint32Array(5000) };
+      const counts = {
+        samples: 0,
+        lost: 0,
+        frames: 0,
+        last: 0,
+        late: new Uint32Array(5000),
+        frame() {
+          counts.frames++;
+          requestAnimationFrame(() => counts.frame());
+        },
+      };
       Object.assign(window, { counts });
       const stream = new EventSource('/api/feeds/meter/stream');
       stream.addEventListener('message', ({ data }: MessageEvent<string>) => {
@@ -171,11 +181,7 @@ export const liveOnScreen = (databaseUrl: string, minutes: number): Promise<Live
           }
         });
       });
-      const frame = () => {
-        counts.frames++;
-        requestAnimationFrame(frame);
-      };
-      frame();
+      counts.frame();
     });
     const settle = Math.min(60, minutes * 15);
     await page.waitForTimeout(settle * 1000);

@@ -2,6 +2,7 @@ import { circuitRatios } from './circuit.ts';
 import { conversionRatio, tableConversionRatio } from './conversion.ts';
 import { feedFigures } from './feed.ts';
 import { fitRatios } from './fitting.ts';
+import { importInBrowser, liveOnScreen } from './inBrowser.ts';
 import { importRatio } from './importing.ts';
 import { recordingRatio } from './recording.ts';
 import { typingRatio } from './typing.ts';
@@ -38,11 +39,30 @@ report(
   imported,
   'reading the bytes and finding the newlines',
 );
+console.log(
+  imported.againstPandas === undefined
+    ? 'The same against pandas: not installed here (Debian package python3-pandas)'
+    : `The same against pandas: ${imported.againstPandas.toFixed(2)} × its time`,
+);
+const databaseUrl = process.env.DATABASE_URL ?? '';
+const inPage = await importInBrowser(databaseUrl, 1_000_000);
+console.log(
+  inPage
+    ? `Import of 1,000,000 rows of 5 columns in the browser, read, analysed, kept and drawn: ${inPage.seconds.toFixed(1)} s; the page held up for ${inPage.longestTaskMs > 0 ? `${inPage.longestTaskMs.toFixed(0)} ms` : 'less than 50 ms'} at most; memory ${inPage.memoryRatio.toFixed(1)} × the numbers, ${((inPage.memoryRatio * 40e6) / inPage.fileBytes).toFixed(1)} × the file`
+    : 'Import in the browser: no Chromium here',
+);
+const minutes = Number(process.env.LIVE_MINUTES ?? 1);
+const screen = await liveOnScreen(databaseUrl, minutes);
+console.log(
+  screen
+    ? `Live on the screen over ${minutes} min: ${screen.samples} samples of 4 channels, ${screen.lost} lost, 95 % drawn within ${screen.p95Ms} ms, ${screen.framesASecond.toFixed(0)} frames a second, heap ${(screen.heapBytes[0] / 1e6).toFixed(1)} then ${(screen.heapBytes[1] / 1e6).toFixed(1)} MB`
+    : 'Live on the screen: no Chromium here',
+);
 const feed = await feedFigures();
 console.log(
   `Live, 4 channels: ${feed.aSecond.toFixed(0)} of 200 samples a second arrive, ${feed.lost} lost, 95 % within ${feed.p95Ms} ms of the instrument’s answer`,
 );
-const typing = await typingRatio(process.env.DATABASE_URL ?? '');
+const typing = await typingRatio(databaseUrl);
 report(
   'Searching 2,000 sensors, slowest letter',
   { value: typing.milliseconds, unit: 'ms', ratio: typing.ratio },
@@ -50,6 +70,6 @@ report(
 );
 report(
   'Readings recorded over HTTP, 8 connections',
-  await recordingRatio(process.env.DATABASE_URL ?? ''),
+  await recordingRatio(databaseUrl),
   'the rate of the same INSERT alone',
 );

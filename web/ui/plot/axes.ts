@@ -1,4 +1,4 @@
-import { useTheme } from '@mui/material/styles';
+import { alpha, useTheme } from '@mui/material/styles';
 import { NUMERALS } from '../../app/theme.ts';
 import { niceTicks } from './niceTicks.ts';
 import type { Surface } from './usePainter.ts';
@@ -17,7 +17,8 @@ export function useInk(): Ink {
   const { palette } = useTheme();
   return {
     line: palette.text.primary,
-    grid: palette.divider,
+    // Behind the line, not beside it.
+    grid: alpha(palette.divider, 0.5),
     band: palette.standing.proven,
     mark: palette.primary.main,
     fault: palette.standing.faulty,

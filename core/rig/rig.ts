@@ -1,6 +1,5 @@
-import type { Attachment, Lane, ProbePoint } from '@lettura/core/evidence';
-import { source, type ConductorId, type ResistorId } from '@lettura/core/circuit';
-
+import { source, type ConductorId, type ResistorId } from '../circuit/index.ts';
+import type { Attachment, Lane, ProbePoint } from '../evidence/index.ts';
 import {
   BATTERY_NEGATIVE,
   BATTERY_POSITIVE,
@@ -10,7 +9,7 @@ import {
   UNIT_GROUND,
   Wiring,
   type WiringSpec,
-} from '@lettura/core/wiring';
+} from '../wiring/index.ts';
 
 /** 12 V, 3 W, taken as its warm filament. */
 const LAMP_OHMS = 48;
@@ -144,6 +143,6 @@ export class Rig {
 
   #solve(): void {
     const outcome = this.wiring.network.solve();
-    if (outcome !== 'solved') throw new Error(`The bench has a network without an answer: ${outcome}.`);
+    if (outcome !== 'solved') throw new Error(`There is a network without an answer: ${outcome}.`);
   }
 }

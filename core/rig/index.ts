@@ -1,0 +1,1 @@
+export { Rig } from './rig.ts';

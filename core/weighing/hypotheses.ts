@@ -1,0 +1,44 @@
+import { FAULT_KINDS, faultOf, type FaultClass, type Fault, type FaultSubject } from '../fault/index.ts';
+import { KIND_PRIORS, NOTHING_PRIOR } from './kindPriors.ts';
+
+/** One thing that may be wrong, of unknown size; or nothing. */
+export interface Hypothesis {
+  /** `nothing`, or the kind and the site of the fault. */
+  id: string;
+  class: FaultClass | 'nothing';
+  title: string;
+  /** Of all hypotheses together they sum to one. */
+  prior: number;
+  /** The same fault in every size that is looked at, each as likely; one without effect for `nothing`. */
+  sizes: readonly (Fault | undefined)[];
+}
+
+export const NOTHING = 'nothing';
+/** Enough for a size to lie within the doubt of a reading, together with what lies between two of them. */
+const SIZES = 16;
+
+/** Everything that can be wrong with one sensor, its harness and its unit; each fault of the catalogue at each of its sites. */
+export function hypothesesFor(
+  subject: FaultSubject,
+  priors: Readonly<Record<string, number>> = KIND_PRIORS,
+  nothingPrior = NOTHING_PRIOR,
+): Hypothesis[] {
+  const found: Hypothesis[] = [
+    { id: NOTHING, class: 'nothing', title: 'Nothing is wrong now', prior: nothingPrior, sizes: [undefined] },
+  ];
+  for (const kind of FAULT_KINDS) {
+    const sites = kind.sites(subject);
+    for (const site of sites)
+      found.push({
+        id: `${kind.id} ${site.id}`,
+        class: kind.class,
+        title: `${kind.name}: ${site.words}`,
+        prior: (priors[kind.id] ?? 1) / sites.length,
+        sizes: kind.size
+          ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, (i + 0.5) / SIZES))
+          : [faultOf(kind, site, 0)],
+      });
+  }
+  const total = found.reduce((sum, { prior }) => sum + prior, 0);
+  return found.map((hypothesis) => ({ ...hypothesis, prior: hypothesis.prior / total }));
+}

@@ -1,0 +1,246 @@
+import { isPlain, keyOn, type AnyEvidence, type Drive, type Lane } from '../evidence/index.ts';
+import { effectsOf, valueMet, type Fault } from '../fault/index.ts';
+import { liveDataStep } from '../family/index.ts';
+import { expectationContext, gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
+import { toleranceAt } from '../transfer/index.ts';
+import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
+import { wiringFor } from '../wiring/index.ts';
+import { Answers, type AnswerTable } from './answers.ts';
+import { hypothesesFor, type Hypothesis } from './hypotheses.ts';
+import { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
+import { gaugeLikelihood, ohmsLikelihood, scanLikelihood, voltsLikelihood } from './readingLikelihood.ts';
+
+export interface WeighedHypothesis {
+  hypothesis: Hypothesis;
+  /** 0 to 1; the shares of all hypotheses sum to one. */
+  share: number;
+}
+
+/** Where the sensor stands within its tolerance, in parts of it, and how often. */
+export const TOLERANCES: readonly { at: number; weight: number }[] = [
+  { at: -0.6, weight: 0.3 },
+  { at: 0, weight: 0.4 },
+  { at: 0.6, weight: 0.3 },
+];
+
+/** One reading, as the reasoning wants it: how likely it is, for a hypothesis in a size while the quantity has a value. */
+export interface WeighedReading {
+  id: string;
+  /** Readings of the same drive are of the same quantity. */
+  drive: string;
+  likelihood(hypothesis: number, size: number, node: number, tolerance: number): number;
+}
+
+/** The readings of a job that say anything, with the quantities that they depend on. */
+export interface WeighedCase {
+  hypotheses: readonly Hypothesis[];
+  grids: ReadonlyMap<string, QuantityGrid>;
+  readings: readonly WeighedReading[];
+}
+
+const driveOf = ({ engine, stimulus }: Drive): string => JSON.stringify([engine, stimulus]);
+
+/** Weighs one sensor: what its circuit would show was worked out once, so that one more reading costs little. */
+export class Weigher {
+  readonly hypotheses: readonly Hypothesis[];
+  readonly #answers: Answers;
+  readonly #restingValue: number;
+
+  constructor({ family, profile, companion, ambient }: CaseFile, wires: readonly Lane[]) {
+    const sensor = { family, profile, companion, wires };
+    this.hypotheses = hypothesesFor({ family, wiring: wiringFor(sensor) });
+    this.#restingValue =
+      profile.measures === 'absolute-pressure'
+        ? (ambient?.pressureKpaAbs ?? STANDARD_KPA)
+        : Math.max(profile.lowest, Math.min(0, profile.highest));
+    this.#answers = new Answers(sensor, this.hypotheses, this.#restingValue);
+  }
+
+  /** Every reading of a job that the circuit, or the quantity itself, has something to say to. */
+  caseOf(caseFile: CaseFile): WeighedCase {
+    const context = expectationContext(caseFile);
+    const grids = new Map<string, QuantityGrid>();
+    const places = new Map<string, Places>();
+    const readings = [...caseFile.readings, ...caseFile.isolation].flatMap((reading) => {
+      const drive = driveOf(reading.state);
+      let grid = grids.get(drive);
+      if (!grid) {
+        grid = quantityGrid(reading.state, context);
+        grids.set(drive, grid);
+        places.set(drive, this.#placesOf(grid, caseFile));
+      }
+      const likelihood = this.#likelihoodOf(reading, caseFile, grid, places.get(drive)!);
+      return likelihood ? [{ id: reading.id, drive, likelihood }] : [];
+    });
+    return { hypotheses: this.hypotheses, grids, readings };
+  }
+
+  /** What the sensor meets at each node, by what a fault does to the quantity on its way; and where that lies among the answers. */
+  #placesOf({ values, halfSteps }: QuantityGrid, { profile }: CaseFile): Places {
+    const known = new Map<string, Met>();
+    const metWith = (fault: Fault | undefined): Met => {
+      const effects = fault ? effectsOf([fault]).filter(({ on }) => on === 'quantity') : [];
+      const key = JSON.stringify(effects);
+      const before = known.get(key);
+      if (before) return before;
+      const met = values.map((value) => valueMet(value, this.#restingValue, effects));
+      const atSource = values.map((value) =>
+        valueMet(
+          value,
+          this.#restingValue,
+          effects.filter(
+            (effect) => effect.on === 'quantity' && effect.does === 'weakened' && effect.atSource,
+          ),
+        ),
+      );
+      const placed = TOLERANCES.map(({ at }) =>
+        met.map((value) => this.#placeOf(value + at * toleranceAt(value, profile))),
+      );
+      const beside = met.map((value, i) =>
+        Math.abs(this.#placeOf(value + halfSteps[i]!) - this.#placeOf(value)),
+      );
+      const found = { met, atSource, placed, beside };
+      known.set(key, found);
+      return found;
+    };
+    return this.hypotheses.map(({ sizes }) => sizes.map(metWith));
+  }
+
+  #placeOf(value: number): number {
+    return this.#answers.placeOf(this.#answers.soundVolts(value));
+  }
+
+  #likelihoodOf(
+    reading: AnyEvidence,
+    caseFile: CaseFile,
+    grid: QuantityGrid,
+    places: Places,
+  ): WeighedReading['likelihood'] | undefined {
+    const { state } = reading;
+    const { profile, family } = caseFile;
+    switch (reading.kind) {
+      case 'gauge': {
+        const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
+        if (!measured.ok) return undefined;
+        const { value, expandedUncertainty } = measured.value;
+        const span = profile.highest - profile.lowest;
+        return (h, size, node) => {
+          const { met, atSource } = places[h]![size]!;
+          const at = reading.tap === 'manifold' ? atSource[node]! : met[node]!;
+          const sigma = Math.hypot(expandedUncertainty / 2, grid.halfSteps[node]! / SQRT_THREE);
+          return gaugeLikelihood({ pressureKpa: value }, at, sigma, 2 * span);
+        };
+      }
+      case 'ohms': {
+        // An ohmmeter on a live circuit says nothing.
+        if (keyOn(state)) return undefined;
+        const table = this.#answers.at(reading, state);
+        return (h, size) => ohmsLikelihood(reading, Answers.between(table[h]!, size, 0));
+      }
+      case 'scan': {
+        if (!keyOn(state) || reading.measures !== profile.measures) return undefined;
+        const table = this.#answers.at({ kind: 'scan' }, state);
+        const step = reading.step ?? liveDataStep(family, profile.measures);
+        return (h, size, node, tolerance) => {
+          const { volts, grid: around } = predicted(table, h, size, places[h]![size]!, node, tolerance);
+          return scanLikelihood(reading, volts, around, step, profile);
+        };
+      }
+      case 'wire':
+      case 'between': {
+        const table = this.#answers.at(spotOf(reading), state);
+        const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
+        const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
+        return (h, size, node, tolerance) => {
+          const { volts, grid: around } = predicted(table, h, size, places[h]![size]!, node, tolerance);
+          return voltsLikelihood(reading.volts, volts, sigma, around);
+        };
+      }
+    }
+  }
+}
+
+const STANDARD_KPA = 101.325;
+const SQRT_THREE = Math.sqrt(3);
+
+interface Met {
+  /** At the sensor, and where a gauge at the source would be. */
+  met: Float64Array;
+  atSource: Float64Array;
+  /** By tolerance and node: where the sound signal lies among the solved voltages; and half a step of the grid beside it. */
+  placed: readonly Float64Array[];
+  beside: Float64Array;
+}
+/** By hypothesis and size. */
+type Places = readonly (readonly Met[])[];
+
+const spotOf = (reading: Extract<AnyEvidence, { kind: 'wire' | 'between' }>) =>
+  reading.kind === 'wire'
+    ? ({ kind: 'wire', lane: reading.lane, place: reading.place } as const)
+    : ({ kind: 'between', from: reading.from, to: reading.to } as const);
+
+/** A predicted voltage, and the spread that comes from what lies between two quantities and two sizes that are looked at. */
+function predicted(
+  tables: AnswerTable,
+  hypothesis: number,
+  size: number,
+  { placed, beside }: Met,
+  node: number,
+  tolerance: number,
+): { volts: number; grid: number } {
+  const table = tables[hypothesis]!;
+  const place = placed[tolerance]![node]!;
+  const volts = Answers.between(table, size, place);
+  const half = beside[node]!;
+  const quantity = half > 0 ? Math.abs(Answers.between(table, size, place + half) - volts) : 0;
+  const sizes = Answers.sizes(table);
+  const sized =
+    sizes > 1
+      ? Math.abs(
+          Answers.between(table, Math.min(sizes - 1, size + 1), place) -
+            Answers.between(table, Math.max(0, size - 1), place),
+        ) / 4
+      : 0;
+  return { volts, grid: Math.hypot(quantity, sized) / SQRT_THREE };
+}
+
+/**
+ * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
+ * quantity, since readings of one drive are of one and the same quantity.
+ */
+export function posterior({ hypotheses, grids, readings }: WeighedCase): WeighedHypothesis[] {
+  const byDrive = new Map<string, WeighedReading[]>();
+  for (const reading of readings)
+    byDrive.set(reading.drive, [...(byDrive.get(reading.drive) ?? []), reading]);
+  const logs = hypotheses.map(({ sizes, prior }, h) => {
+    const terms: number[] = [];
+    sizes.forEach((_, size) =>
+      TOLERANCES.forEach(({ weight }, tolerance) => {
+        let log = Math.log(weight / sizes.length);
+        for (const [drive, group] of byDrive) {
+          const { weights } = grids.get(drive)!;
+          let sum = 0;
+          for (let node = 0; node < weights.length; node++) {
+            let product = weights[node]!;
+            for (const { likelihood } of group) product *= likelihood(h, size, node, tolerance);
+            sum += product;
+          }
+          log += Math.log(sum);
+        }
+        terms.push(log);
+      }),
+    );
+    return Math.log(prior) + logSum(terms);
+  });
+  const total = logSum(logs);
+  return hypotheses
+    .map((hypothesis, h) => ({ hypothesis, share: Math.exp(logs[h]! - total) }))
+    .sort((a, b) => b.share - a.share);
+}
+
+function logSum(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return most === -Infinity
+    ? most
+    : most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+}

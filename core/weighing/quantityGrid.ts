@@ -1,0 +1,63 @@
+import { expectedValue, type ValueContext } from '../family/index.ts';
+import type { MachineState } from '../evidence/index.ts';
+
+/** What the quantity may be in one state of the machine: values, and how likely each. */
+export interface QuantityGrid {
+  values: Float64Array;
+  weights: Float64Array;
+  /** Half of what lies between a value and its neighbours, in the measurand's unit. */
+  halfSteps: Float64Array;
+}
+
+const BAND_NODES = 41;
+const RANGE_NODES = 61;
+/** As often as this a machine does what its family does in a state; else it may do anything that the sensor can show. */
+const USUAL_WEIGHT = 0.85;
+/** Of the range: what a band leaves out of a usual machine. */
+const BAND_SLACK_SHARE = 0.005;
+/** How well a hand holds a position, in shares of the travel. */
+const HELD_SLACK_SHARE = 0.03;
+
+/** The quantity before anything is read: what is usual in the state, and a little of everything else. */
+export function quantityGrid(state: MachineState, context: ValueContext): QuantityGrid {
+  const { lowest, highest } = context.profile;
+  const range = highest - lowest;
+  const band = usualBand(state, context);
+  const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - USUAL_WEIGHT : 1);
+  if (!band) return everything;
+  const slack = BAND_SLACK_SHARE * range;
+  const usual = evenly(band[0] - slack, band[1] + slack, BAND_NODES, USUAL_WEIGHT);
+  return {
+    values: joined(usual.values, everything.values),
+    weights: joined(usual.weights, everything.weights),
+    halfSteps: joined(usual.halfSteps, everything.halfSteps),
+  };
+}
+
+function usualBand(state: MachineState, context: ValueContext): [number, number] | undefined {
+  const { lowest, highest } = context.profile;
+  if (state.stimulus?.kind === 'held') {
+    const at = lowest + (state.stimulus.percent / 100) * (highest - lowest);
+    const slack = HELD_SLACK_SHARE * (highest - lowest);
+    return [at - slack, at + slack];
+  }
+  const expected = expectedValue({ ...state, plug: 'connected' }, context);
+  return expected.ok ? [expected.value.lowest, expected.value.highest] : undefined;
+}
+
+/** The middles of so many equal steps. */
+function evenly(from: number, to: number, nodes: number, weight: number): QuantityGrid {
+  const step = (to - from) / nodes;
+  return {
+    values: Float64Array.from({ length: nodes }, (_, i) => from + (i + 0.5) * step),
+    weights: new Float64Array(nodes).fill(weight / nodes),
+    halfSteps: new Float64Array(nodes).fill(step / 2),
+  };
+}
+
+const joined = (a: Float64Array, b: Float64Array): Float64Array => {
+  const both = new Float64Array(a.length + b.length);
+  both.set(a);
+  both.set(b, a.length);
+  return both;
+};

@@ -1,0 +1,86 @@
+import type { GaugeReading, OhmsReading, ScanReading } from '../evidence/index.ts';
+import { signalBand, valueFromSignal, type SensorProfile } from '../transfer/index.ts';
+
+/** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
+export const MISTAKEN_SHARE = 0.03;
+/** What a mistaken voltage may be: anything that a workshop's meter shows there. */
+const MISTAKEN_SPAN_VOLTS = 14;
+/** The circuit of this machine is not quite that of our model: contacts, the spread of references and unit grounds. */
+const MODEL_VOLTS = 0.008;
+const MODEL_SHARE = 0.006;
+
+const SQRT_TWO_PI = Math.sqrt(2 * Math.PI);
+const normal = (distance: number, sigma: number): number =>
+  Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
+const mixed = (asNoted: number, mistaken: number): number =>
+  (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
+
+/**
+ * How well a voltage fits a prediction, per volt.
+ *
+ * @param instrumentSigma of the meter, one standard deviation in volts
+ * @param gridVolts       what lies between two sizes and two quantities that were looked at, likewise
+ */
+export function voltsLikelihood(
+  volts: number,
+  predicted: number,
+  instrumentSigma: number,
+  gridVolts: number,
+): number {
+  const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
+  const sigma = Math.hypot(instrumentSigma, model, gridVolts);
+  return mixed(normal(volts - predicted, sigma), 1 / MISTAKEN_SPAN_VOLTS);
+}
+
+/** What a substituted value may be: anything, also outside of what the sensor can show. */
+const SUBSTITUTED_SPAN = 1.6;
+
+/** How well live data fits what the unit would make of its input, per unit of the measurand. */
+export function scanLikelihood(
+  { value }: Pick<ScanReading, 'value'>,
+  inputVolts: number,
+  gridVolts: number,
+  step: number,
+  profile: SensorProfile,
+): number {
+  const range = profile.highest - profile.lowest;
+  const anything = 1 / (SUBSTITUTED_SPAN * range);
+  const nominal = profile.nominalReferenceVolts;
+  const band = signalBand(inputVolts, nominal, profile);
+  if (band === 'circuit-low' || band === 'circuit-high') return anything;
+  const wires = { signalVolts: inputVolts, referenceVolts: nominal, returnVolts: 0 };
+  const believed = valueFromSignal(wires, profile);
+  const beside = valueFromSignal({ ...wires, signalVolts: inputVolts + SLOPE_VOLTS }, profile);
+  if (!believed.ok || !beside.ok) return anything;
+  const perVolt = Math.abs(beside.value.value - believed.value.value) / SLOPE_VOLTS;
+  const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
+  const sigma = Math.hypot(step / Math.sqrt(12), model, perVolt * gridVolts);
+  return mixed(normal(value - believed.value.value, sigma), anything);
+}
+const SLOPE_VOLTS = 0.01;
+
+/** How well a gauge fits what is at its tap, per kPa. */
+export function gaugeLikelihood(
+  { pressureKpa }: Pick<GaugeReading, 'pressureKpa'>,
+  predictedKpa: number,
+  sigmaKpa: number,
+  spanKpa: number,
+): number {
+  return mixed(normal(pressureKpa - predictedKpa, sigmaKpa), 1 / spanKpa);
+}
+
+/** Past this an ohmmeter shows OL. */
+const OL_OHMS = 2e8;
+const OHMS_SIGMA = 0.1;
+const LEAD_OHMS = 0.4;
+const OHMS_DECADES = 16;
+
+/** How well a resistance fits, per unit of its logarithm; leads and contacts are in it. */
+export function ohmsLikelihood({ ohms }: Pick<OhmsReading, 'ohms'>, predictedOhms: number): number {
+  const opened = !(predictedOhms < OL_OHMS);
+  if (ohms === null || opened) return mixed(ohms === null && opened ? 1 : 0, 1 / OHMS_DECADES);
+  // Less than nothing is no resistance: a live circuit, or a slip of the pen.
+  if (ohms < 0) return mixed(0, 1 / OHMS_DECADES);
+  const distance = Math.log(ohms + LEAD_OHMS) - Math.log(predictedOhms + LEAD_OHMS);
+  return mixed(normal(distance, OHMS_SIGMA), 1 / OHMS_DECADES);
+}
