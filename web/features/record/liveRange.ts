@@ -9,9 +9,14 @@ const TICKS = 5;
 export function liveRange(unit: string, lowest: number, highest: number): Range {
   const usual = USUAL[unit];
   if (!(lowest <= highest)) return usual ?? [0, 1];
+  if (usual) {
+    // A reference a little over five volts is still the usual plot.
+    const room = LARGER * (usual[1] - usual[0]);
+    const [from, to] = [usual[0] - room, usual[1] + room];
+    if (lowest > from && highest < to) return [from, to];
+  }
   const [low, high] = usual ? [Math.min(usual[0], lowest), Math.max(usual[1], highest)] : [lowest, highest];
   const room = LARGER * (high - low) || Math.max(0.5, 0.1 * Math.abs(high));
-  if (usual && low === usual[0] && high === usual[1]) return [low - room, high + room];
   const ticks = niceTicks(low - room, high + room, TICKS);
   const step = (ticks[1] ?? 1) - (ticks[0] ?? 0) || 1;
   return [Math.floor((low - room) / step) * step, Math.ceil((high + room) / step) * step];
