@@ -30,33 +30,42 @@ export function plateaus(
   const width = slack + NOISE_FACTOR * noiseOf(values);
   const found: Plateau[] = [];
   let from = 0;
-  let [lowest, highest, sum, count] = [Infinity, -Infinity, 0, 0];
-  const close = (end: number) => {
-    if (count > 0 && seconds[end]! - seconds[from]! >= leastSeconds)
-      found.push({
-        from,
-        to: end,
-        fromSeconds: seconds[from]!,
-        untilSeconds: seconds[end]!,
-        mean: sum / count,
-      });
-  };
+  let lowest = Infinity;
+  let highest = -Infinity;
+  let sum = 0;
+  let count = 0;
   for (let i = 0; i < values.length; i++) {
     const value = values[i]!;
     if (Number.isNaN(value)) continue;
-    const [low, high] = [Math.min(lowest, value), Math.max(highest, value)];
-    if (high - low > width) {
-      close(i - 1);
-      from = i;
-      [lowest, highest, sum, count] = [value, value, value, 1];
-    } else {
-      [lowest, highest] = [low, high];
+    const low = value < lowest ? value : lowest;
+    const high = value > highest ? value : highest;
+    if (high - low <= width) {
+      lowest = low;
+      highest = high;
       sum += value;
       count++;
+      continue;
     }
+    keepLong(found, seconds, { from, to: i - 1, mean: sum / count }, leastSeconds);
+    from = i;
+    lowest = value;
+    highest = value;
+    sum = value;
+    count = 1;
   }
-  close(values.length - 1);
+  keepLong(found, seconds, { from, to: values.length - 1, mean: sum / count }, leastSeconds);
   return found;
+}
+
+function keepLong(
+  found: Plateau[],
+  seconds: Float64Array,
+  { from, to, mean }: Pick<Plateau, 'from' | 'to' | 'mean'>,
+  leastSeconds: number,
+): void {
+  const [fromSeconds, untilSeconds] = [seconds[from]!, seconds[to]!];
+  if (untilSeconds - fromSeconds >= leastSeconds && !Number.isNaN(mean))
+    found.push({ from, to, fromSeconds, untilSeconds, mean });
 }
 
 const AROUND_SECONDS = 0.5;

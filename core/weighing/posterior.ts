@@ -148,6 +148,8 @@ export class Weigher {
       }
       case 'wire':
       case 'between': {
+        // What a temperature signal should be hangs on a temperature that is not summed over yet.
+        if (caseFile.companion?.kind === 'temperature' && isOfCompanion(reading)) return undefined;
         const table = this.#answers.at(spotOf(reading), state);
         const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
         const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
@@ -178,6 +180,11 @@ const spotOf = (reading: Extract<AnyEvidence, { kind: 'wire' | 'between' }>) =>
   reading.kind === 'wire'
     ? ({ kind: 'wire', lane: reading.lane, place: reading.place } as const)
     : ({ kind: 'between', from: reading.from, to: reading.to } as const);
+
+const isOfCompanion = (reading: Extract<AnyEvidence, { kind: 'wire' | 'between' }>): boolean =>
+  reading.kind === 'wire'
+    ? reading.lane === 'second-signal'
+    : [reading.from, reading.to].some((point) => typeof point !== 'string' && point.lane === 'second-signal');
 
 /** A predicted voltage, and the spread that comes from what lies between two quantities and two sizes that are looked at. */
 function predicted(

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, mkdtempSync, openSync, readSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, mkdtempSync, openSync, readSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -81,7 +81,7 @@ function fileOf(): Uint8Array {
 function read(path: string) {
   let scanner: NumberScanner | undefined;
   pieces(path, (bytes) => {
-    scanner ??= new NumberScanner(layoutIn(bytes), 1000);
+    scanner ??= new NumberScanner(layoutIn(bytes), 1000, statSync(path).size);
     scanner.feed(bytes);
   });
   return scanner!.finish();

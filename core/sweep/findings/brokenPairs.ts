@@ -1,4 +1,4 @@
-import { dropouts } from '../dropouts.ts';
+import { dropoutsIn } from './dropoutsIn.ts';
 import { pairOverSweep } from '../pairOverSweep.ts';
 import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
@@ -10,7 +10,7 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
   const [first, second] = [recording.channels[one]?.values, recording.channels[two]?.values];
   if (companion?.kind !== 'second-track' || !first || !second) return [];
   // Where one track drops out the pair is broken as well: that is told once.
-  const lost = [first, second].flatMap((track) => dropouts(recording, track));
+  const lost = [first, second].flatMap((track) => dropoutsIn(recording, track));
   const { outside } = pairOverSweep(first, second, profile.nominalReferenceVolts, companion.pair);
   const parted = outside.filter((one) => !lost.some(({ from, to }) => one.from <= to && one.to >= from - 1));
   return parted

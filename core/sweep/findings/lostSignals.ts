@@ -1,4 +1,4 @@
-import { dropouts } from '../dropouts.ts';
+import { dropoutsIn } from './dropoutsIn.ts';
 import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
 import { clock, indexOf, lasting, nameOf, placeWords, positionAt } from './words.ts';
@@ -8,7 +8,7 @@ export function lostSignals(recording: Recording, context: SweepContext): SweepF
     const channel = indexOf(context, use);
     const values = recording.channels[channel]?.values;
     if (!values) return [];
-    const all = dropouts(recording, values);
+    const all = dropoutsIn(recording, values);
     const shown = all
       .slice(0, MOST_OF_A_KIND)
       .map(({ fromSeconds, untilSeconds, courseValue, farthestValue }): SweepFinding => {

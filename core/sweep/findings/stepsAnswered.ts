@@ -21,6 +21,8 @@ export function stepsAnswered(recording: Recording, context: SweepContext): Swee
   const rests = plateaus(seconds, values, { leastSeconds: LEAST_REST_SECONDS });
   const answers = rests.slice(1).flatMap((after, i) => {
     const before = rests[i]!;
+    // Most rests of a slow travel follow each other: no step between them.
+    if (Math.abs(after.mean - before.mean) < LEAST_STEP_VOLTS) return [];
     // From the middle of one rest to the middle of the next: both levels are well known there.
     const [from, to] = [(before.from + before.to) >> 1, ((after.from + after.to) >> 1) + 1];
     const answer = stepResponse(seconds.subarray(from, to), values.subarray(from, to), LEAST_STEP_VOLTS);

@@ -1,5 +1,5 @@
+import { dropoutsIn } from './dropoutsIn.ts';
 import { formatWithBasis } from '../../quantity/index.ts';
-import { dropouts } from '../dropouts.ts';
 import { sampleRate, type Recording } from '../recording.ts';
 import { strokesOf } from '../strokes.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
@@ -12,7 +12,7 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
   if (!values) return [];
   // A dropout is no travel.
   const travel = values.slice();
-  for (const { from, to } of dropouts(recording, values)) travel.fill(NaN, from, to);
+  for (const { from, to } of dropoutsIn(recording, values)) travel.fill(NaN, from, to);
   const strokes = strokesOf(travel);
   const { profile, pressureUnit } = context;
   const ends = strokes.flatMap(({ from, to }) => [values[from]!, values[to]!]);
