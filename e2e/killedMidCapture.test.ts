@@ -32,13 +32,13 @@ async function browserOn(profile: string): Promise<{ page: Page; process: ChildP
           () => false,
         ),
       {
-        timeout: 20_000,
+        timeout: 60_000,
       },
     )
     .toBe(true);
   const [context] = (await chromium.connectOverCDP(`http://127.0.0.1:${port}`)).contexts();
   const page = await context!.newPage();
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   return { page, process };
 }
 
@@ -84,14 +84,14 @@ test('server and browser are killed in mid-capture: at most the last second is m
   await page.getByRole('link', { name: 'Record live' }).click();
   const address = page.url();
   await page.getByRole('button', { name: 'Record (R)' }).click();
-  await expect.poll(() => counted(page), { timeout: 20_000 }).toBeGreaterThan(300);
+  await expect.poll(() => counted(page), { timeout: 60_000 }).toBeGreaterThan(300);
 
   // The server alone first: the capture goes on, with a gap.
   await server.stop('SIGKILL');
   await page.getByText(/Nothing arrives: the gap will show\.$/u).waitFor();
   const before = await counted(page);
   server = await startAgain();
-  await expect.poll(() => counted(page), { timeout: 20_000 }).toBeGreaterThan(before + 50);
+  await expect.poll(() => counted(page), { timeout: 60_000 }).toBeGreaterThan(before + 50);
 
   // Then both at once.
   const last = await counted(page);
@@ -110,6 +110,6 @@ test('server and browser are killed in mid-capture: at most the last second is m
     .first()
     .waitFor();
   const kept = countOf(await page.getByText(/^.* samples in \d+\.\d s/u).textContent());
-  // 200 a second: what was counted on the screen was on the disk, or a second behind it.
-  expect(kept).toBeGreaterThanOrEqual(last - 200);
-});
+  // What was counted on the screen was on the disk.
+  expect(kept).toBeGreaterThanOrEqual(last);
+}, 300_000);

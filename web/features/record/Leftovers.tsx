@@ -8,13 +8,11 @@ import { captureStore, type CaptureInfo } from '../live/index.ts';
 
 export interface LeftoversProps {
   jobId: string;
-  /** Looked for anew whenever this changes. */
-  after: unknown;
   onKeep: (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined>;
 }
 
 /** Recordings of this job that never reached it: a page died, or the server was away. */
-export function Leftovers({ jobId, after, onKeep }: LeftoversProps) {
+export function Leftovers({ jobId, onKeep }: LeftoversProps) {
   const [found, setFound] = useState<readonly CaptureInfo[]>([]);
   const [problem, setProblem] = useState<Problem>();
   useEffect(() => {
@@ -26,7 +24,7 @@ export function Leftovers({ jobId, after, onKeep }: LeftoversProps) {
     return () => {
       current = false;
     };
-  }, [jobId, after]);
+  }, [jobId]);
   const keep = async (info: CaptureInfo) => {
     const recording = await captureStore.read(info);
     setProblem(

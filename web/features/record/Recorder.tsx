@@ -48,7 +48,7 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
   const [against, setAgainst] = useState(false);
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<Problem>();
-  const [kept, setKept] = useState(0);
+  const [keeping, setKeeping] = useState(false);
   const guides = useMemo(
     () => sweepGuides(caseFile, { vacuum: units.vacuum, absolute: units.absolute }),
     [caseFile, units.vacuum, units.absolute],
@@ -71,9 +71,10 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
 
   const name = `${guide?.name ?? 'Live'}, ${source.name}`.slice(0, MOST_NAME_LETTERS);
   const keepOrSay = async (info: CaptureInfo, recording: Recording) => {
+    setKeeping(true);
     const refused = await keep(info, recording);
     setProblem(refused);
-    setKept((n) => n + 1);
+    setKeeping(false);
     return refused;
   };
   const start = () => {
@@ -82,8 +83,10 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
     capture.start(name);
   };
   const stop = async () => {
+    setKeeping(true);
     const taken = await capture.stop({ name, note });
     if (taken) await keepOrSay(taken.info, taken.recording);
+    else setKeeping(false);
   };
   const mark = () => {
     capture.mark(step?.words ?? `Mark ${capture.marks.length + 1}`, step?.expectedVolts);
@@ -96,7 +99,7 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typingIn(event.target)) return;
       const key = event.key.toLowerCase();
-      if (key === 'r') void (running ? stop() : view.fresh && start());
+      if (key === 'r' && !keeping) void (running ? stop() : view.fresh && start());
       else if (key === 'm' && running) mark();
       else return;
       event.preventDefault();
@@ -198,14 +201,15 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
         </Box>
       </Box>
       <Box sx={{ ...PAPER, overflowY: { md: 'auto' }, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
-        <Leftovers jobId={job.id} after={`${running} ${kept}`} onKeep={keepOrSay} />
+        {/* What is being taken or sent is nothing left over. */}
+        {!running && !keeping && <Leftovers jobId={job.id} onKeep={keepOrSay} />}
         {choice}
         <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 2fr', gap: 1 }}>
           <Button
             variant="contained"
             size="large"
             color={running ? 'error' : 'primary'}
-            disabled={!running && !view.fresh}
+            disabled={keeping || (!running && !view.fresh)}
             onClick={() => (running ? void stop() : start())}
             aria-keyshortcuts="r"
           >
@@ -218,7 +222,9 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
         <Typography role="status" sx={{ minHeight: '1.5em' }}>
           {running
             ? `Recording: ${capture.samples.toLocaleString('en-GB')} samples.${view.fresh ? '' : ' Nothing arrives: the gap will show.'}`
-            : 'Nothing is recorded yet.'}
+            : keeping
+              ? 'Putting it on the job …'
+              : 'Nothing is recorded yet.'}
         </Typography>
         {capture.problem && <Alert severity="warning">{capture.problem}</Alert>}
         {problem && (

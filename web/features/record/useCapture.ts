@@ -48,7 +48,7 @@ export function useCapture(jobId: string, source: LiveSource, uses: readonly Cha
     const now = taking.current;
     if (!now) return;
     const samples = now.pending.splice(0);
-    setShown({ samples: now.samples, startedMs: now.firstMs });
+    const upTo = { samples: now.samples, startedMs: now.firstMs };
     try {
       if (samples.length > 0) {
         const rows = rowsOf(samples, now.info.channels.length);
@@ -60,6 +60,8 @@ export function useCapture(jobId: string, source: LiveSource, uses: readonly Cha
         'This browser does not keep it: if the page dies, the recording is gone. It goes on as it is.',
       );
     }
+    // What is counted is on the disk, or the page has said that it is not.
+    setShown(upTo);
   }, []);
   useEffect(() => {
     if (!running) return undefined;
