@@ -1,7 +1,7 @@
 import { keyOn, type MachineState } from '@lettura/core/evidence';
 import { liveDataStep } from '@lettura/core/family';
 import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
-import { signalBand, valueFromSignal } from '@lettura/core/transfer';
+import { signalBand, valueAtNominal } from '@lettura/core/transfer';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** What the control unit believes, and what it complains of. */
@@ -87,10 +87,7 @@ function telegramData(machine: SimulatedMachine, state: MachineState): LiveData 
 
 function believed(volts: number, { machine: { sensor } }: SimulatedMachine): number {
   const { profile, family } = sensor;
-  const wires = { signalVolts: volts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-  const reading = valueFromSignal(wires, profile);
-  if (!reading.ok) throw new Error('The nominal reference is always enough to convert with.');
   const step = liveDataStep(family, profile.measures);
-  const value = Math.round(reading.value.value / step) * step;
+  const value = Math.round(valueAtNominal(volts, profile) / step) * step;
   return profile.measures === 'differential-pressure' ? value : Math.max(0, value);
 }

@@ -1,23 +1,9 @@
-import {
-  keyOn,
-  NO_HARNESS_WORK,
-  type MachineState,
-  type ProbePoint,
-  type Lane,
-} from '@lettura/core/evidence';
-import {
-  effectsOf,
-  faultKind,
-  faultOf,
-  situate,
-  valueMet,
-  type Effect,
-  type Fault,
-} from '@lettura/core/fault';
+import { keyOn, type MachineState, type ProbePoint, type Lane } from '@lettura/core/evidence';
+import { effectsOf, faultKind, faultOf, valueMet, type Effect, type Fault } from '@lettura/core/fault';
+import { Rig } from '@lettura/core/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';
-import { Rig } from '@lettura/core/rig';
 
 export interface SimulatedMachine {
   machine: BenchMachine;
@@ -76,16 +62,14 @@ export function simulatedMachine(
   const atRest = restingValue(machine, surroundings);
 
   const set = (state: MachineState, line = averaged): Rig => {
-    const { attachments, neighboursOff, wiggled } = state.harness ?? NO_HARNESS_WORK;
-    situate(rig.wiring, machine.sensor, effects(wiggled, line), {
+    const situation = {
       keyOn: keyOn(state),
       plugged: state.plug === 'connected',
       trueValue: machine.quantity(state, surroundings),
       restingValue: atRest,
       celsius: surroundings.airCelsius,
-    });
-    for (const neighbour of neighboursOff) rig.wiring.setOhms(`neighbour:${neighbour}`, Infinity);
-    rig.attach(attachments);
+    };
+    rig.bring(machine.sensor, effects(state.harness?.wiggled ?? false, line), situation, state.harness);
     return rig;
   };
 

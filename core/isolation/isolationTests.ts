@@ -1,27 +1,12 @@
-import {
-  keyOn,
-  type HarnessWork,
-  type Lane,
-  type MachineState,
-  type ProbePoint,
-  type Target,
-} from '../evidence/index.ts';
+import { keyOn, type Lane, type MachineState, type Target } from '../evidence/index.ts';
 import type { Companion } from '../companion/index.ts';
-import { source } from '../circuit/index.ts';
-import { effectsOf, FAULT_KINDS, faultOf, situate, type Fault } from '../fault/index.ts';
+import { effectsOf, FAULT_KINDS, faultOf, type Fault, type Situation } from '../fault/index.ts';
 import type { FamilyId } from '../family/index.ts';
-import { signalBand, valueFromSignal, type SensorProfile } from '../transfer/index.ts';
-import {
-  BATTERY_NEGATIVE,
-  BATTERY_POSITIVE,
-  JUMPER_OHMS,
-  METER_OHMS,
-  SOURCE_OHMS,
-  Wiring,
-  wiringFor,
-} from '../wiring/index.ts';
+import { Rig } from '../rig/index.ts';
+import { signalBand, valueAtNominal, type SensorProfile } from '../transfer/index.ts';
+import { wiringFor, type Wiring } from '../wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './answers.ts';
-import { RECIPES, SUBSTITUTE_VOLTS, type Recipe, type RecipeId } from './recipes.ts';
+import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
 
 /** The sensor of a job, as far as its circuit goes. */
 export interface IsolatedSensor {
@@ -45,11 +30,8 @@ const ROOM_CELSIUS = 20;
 
 /** Every test with what each answer would mean, worked out on the circuit of this sensor before anything is unplugged. */
 export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
-  const wiring = new Wiring(wiringFor(sensor), 1);
-  const { network, firstSpareNode: sourceNode } = wiring;
-  network.addConductor(sourceNode, BATTERY_NEGATIVE, source(SUBSTITUTE_VOLTS, 1e-3));
-  const meter = network.addResistor(BATTERY_NEGATIVE, BATTERY_NEGATIVE, METER_OHMS);
-  const faults = faultsAround(sensor, wiring);
+  const rig = new Rig(wiringFor(sensor));
+  const faults = faultsAround(sensor, rig.wiring);
   const recipes: readonly Recipe[] = RECIPES;
   return recipes
     .filter(({ needs }) => needs.every((wire) => sensor.wires.includes(wire)))
@@ -59,17 +41,13 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
         plug: plugged ? 'connected' : 'unplugged',
         ...(harness ? { harness } : {}),
       };
-      const at = wiring.node(lane, place);
-      network.moveResistor(meter, at, BATTERY_NEGATIVE);
       const read = (fault: Fault | undefined): number => {
-        bring(wiring, sensor, state, fault);
-        if (harness) apply(wiring, harness, sourceNode);
-        network.solve();
-        return network.volts(at);
+        rig.bring(sensor, fault ? effectsOf([fault]) : [], atMiddle(sensor, state), harness);
+        return rig.volts({ lane, place }, 'battery-negative');
       };
       const soundVolts = read(undefined);
       // Live data counts from the unit's own ground, a few millivolts above the meter's.
-      const soundInput = wiring.inputVolts('signal');
+      const soundInput = rig.inputVolts('signal');
       const outcomes = faults
         .filter(({ site }) => plugged || !site.id.endsWith(':plug'))
         .map((fault) => ({ volts: read(fault), fault }));
@@ -87,31 +65,16 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
     });
 }
 
-/** A sound sensor in the middle of its range; which value it has matters to none of these tests. */
-function bring(wiring: Wiring, sensor: IsolatedSensor, state: MachineState, fault: Fault | undefined): void {
-  const { lowest, highest } = sensor.profile;
+/** In the middle of its range: which value it has matters to none of these tests. */
+function atMiddle({ profile: { lowest, highest } }: IsolatedSensor, state: MachineState): Situation {
   const middle = (lowest + highest) / 2;
-  situate(wiring, sensor, fault ? effectsOf([fault]) : [], {
+  return {
     keyOn: keyOn(state),
     plugged: state.plug === 'connected',
     trueValue: middle,
     restingValue: middle,
     celsius: ROOM_CELSIUS,
-  });
-}
-
-function apply(wiring: Wiring, { attachments, neighboursOff }: HarnessWork, sourceNode: number): void {
-  for (const neighbour of neighboursOff) wiring.setOhms(`neighbour:${neighbour}`, Infinity);
-  for (const attachment of attachments) {
-    if (attachment.kind === 'voltage-source')
-      wiring.bridge(sourceNode, nodeOf(wiring, attachment.at), SOURCE_OHMS);
-    else wiring.bridge(nodeOf(wiring, attachment.from), nodeOf(wiring, attachment.to), JUMPER_OHMS);
-  }
-}
-
-function nodeOf(wiring: Wiring, point: ProbePoint): number {
-  if (point === 'battery-positive') return BATTERY_POSITIVE;
-  return point === 'battery-negative' ? BATTERY_NEGATIVE : wiring.node(point.lane, point.place);
+  };
 }
 
 /** What these tests are for: the wires between plug and unit, and the unit itself; at both ends of each size. */
@@ -129,9 +92,5 @@ function faultsAround(sensor: IsolatedSensor, { spec }: Wiring): Fault[] {
 function liveValueAt(volts: number, profile: SensorProfile): number | undefined {
   const band = signalBand(volts, profile.nominalReferenceVolts, profile);
   if (band === 'circuit-low' || band === 'circuit-high') return undefined;
-  const value = valueFromSignal(
-    { signalVolts: volts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 },
-    profile,
-  );
-  return value.ok ? value.value.value : undefined;
+  return valueAtNominal(volts, profile);
 }

@@ -1,6 +1,6 @@
 import type { Lane } from '../evidence/index.ts';
 import { situate } from '../fault/index.ts';
-import { valueFromSignal } from '../transfer/index.ts';
+import { valueAtNominal } from '../transfer/index.ts';
 import { Wiring, wiringFor } from '../wiring/index.ts';
 import type { IsolatedSensor } from './isolationTests.ts';
 
@@ -11,8 +11,8 @@ export interface Shift {
   milliamps: number;
   /** Lost over the ohms. */
   dropVolts: number;
-  /** What live data is off by: signed, at `atValue`; undefined where the unit sees no signal any more. */
-  shift: number | undefined;
+  /** What live data is off by: signed, at `atValue`. */
+  shift: number;
   atValue: number;
 }
 
@@ -44,7 +44,7 @@ export function shiftByOhms(
     const amps =
       Math.abs(network.voltsBetween(wiring.node(lane, 'unit'), wiring.node(lane, 'connector'))) /
       (spec.segmentOhms + more);
-    return { amps, value: valueSeen(sensor, wiring.inputVolts('signal')) };
+    return { amps, value: valueAtNominal(wiring.inputVolts('signal'), sensor.profile) };
   };
   const sound = solve(0);
   const found = solve(ohms);
@@ -52,7 +52,7 @@ export function shiftByOhms(
     ohms,
     milliamps: found.amps * 1000,
     dropVolts: Number.isFinite(ohms) ? found.amps * ohms : NaN,
-    shift: found.value === undefined || sound.value === undefined ? undefined : found.value - sound.value,
+    shift: found.value - sound.value,
     atValue,
   };
 }
@@ -69,9 +69,3 @@ export function ohmsFromDrop(sensor: IsolatedSensor, lane: Lane, dropVolts: numb
   return ohms;
 }
 const STEPS = 6;
-
-function valueSeen({ profile }: IsolatedSensor, signalVolts: number): number | undefined {
-  const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-  const value = valueFromSignal(wires, profile);
-  return value.ok ? value.value.value : undefined;
-}

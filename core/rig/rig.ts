@@ -1,5 +1,12 @@
 import { source, type ConductorId, type ResistorId } from '../circuit/index.ts';
-import type { Attachment, Lane, ProbePoint } from '../evidence/index.ts';
+import {
+  NO_HARNESS_WORK,
+  type Attachment,
+  type HarnessWork,
+  type Lane,
+  type ProbePoint,
+} from '../evidence/index.ts';
+import { situate, type Effect, type SensorElement, type Situation } from '../fault/index.ts';
 import {
   BATTERY_NEGATIVE,
   BATTERY_POSITIVE,
@@ -59,8 +66,20 @@ export class Rig {
     return point === 'battery-positive' ? BATTERY_POSITIVE : this.wiring.node(point.lane, point.place);
   }
 
+  /** Brings it into a situation, with all that is wrong and all that is done to the harness. */
+  bring(
+    element: SensorElement,
+    effects: readonly Effect[],
+    situation: Situation,
+    { attachments, neighboursOff }: HarnessWork = NO_HARNESS_WORK,
+  ): void {
+    situate(this.wiring, element, effects, situation);
+    for (const neighbour of neighboursOff) this.wiring.setOhms(`neighbour:${neighbour}`, Infinity);
+    this.#attach(attachments);
+  }
+
   /** Lifts whatever is attached and clips on what is given. */
-  attach(attachments: readonly Attachment[]): void {
+  #attach(attachments: readonly Attachment[]): void {
     const { network } = this.wiring;
     for (const part of [...this.#jumpers, this.#otherMeter, this.#lamp, this.#sourceLead])
       network.setOhms(part, Infinity);

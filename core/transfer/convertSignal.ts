@@ -35,6 +35,15 @@ export function valueFromSignal(
   return ok({ value, extrapolated });
 }
 
+/**
+ * The value from a signal alone, with the nominal supply taken for granted: what a control unit makes of its input, and
+ * whoever recorded nothing but the signal.
+ *
+ * @returns in the measurand's unit, not clamped
+ */
+export const valueAtNominal = (signalVolts: number, profile: SensorProfile): number =>
+  curveOf(profile, profile.nominalReferenceVolts).valueAt(signalVolts);
+
 /** The inverse: signal volts against the sensor's return. Marked past the range, as above. */
 export function signalFromValue(
   value: number,

@@ -16,6 +16,7 @@ export { isMonotone } from './isMonotone.ts';
 export { pchip, type Pchip } from './pchip.ts';
 export {
   LOWEST_USABLE_REFERENCE_VOLTS,
+  valueAtNominal,
   valueFromSignal,
   valuesFromSignals,
   signalFromValue,

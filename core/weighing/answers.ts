@@ -1,8 +1,8 @@
-import { keyOn, NO_HARNESS_WORK, type MachineState, type Spot } from '../evidence/index.ts';
-import { effectsOf, situate, type Effect } from '../fault/index.ts';
+import { keyOn, type MachineState, type Spot } from '../evidence/index.ts';
+import { effectsOf, type Effect } from '../fault/index.ts';
 import type { IsolatedSensor } from '../isolation/index.ts';
 import { Rig } from '../rig/index.ts';
-import { signalFromValue, valueFromSignal } from '../transfer/index.ts';
+import { signalFromValue, valueAtNominal } from '../transfer/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
 
@@ -35,12 +35,9 @@ export class Answers {
     const { profile } = sensor;
     const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
     this.#nodeVolts = [first, last];
-    this.#nodeValues = Array.from({ length: NODES }, (_, i) => {
-      const signalVolts = first + ((last - first) * i) / (NODES - 1);
-      const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-      const value = valueFromSignal(wires, profile);
-      return value.ok ? value.value.value : profile.lowest;
-    });
+    this.#nodeValues = Array.from({ length: NODES }, (_, i) =>
+      valueAtNominal(first + ((last - first) * i) / (NODES - 1), profile),
+    );
   }
 
   /** Of a sound sensor in a sound circuit, in volts. */
@@ -85,17 +82,15 @@ export class Answers {
   }
 
   #solved(spot: CircuitSpot, state: MachineState, effects: readonly Effect[]): number[] {
-    const { attachments, neighboursOff } = state.harness ?? NO_HARNESS_WORK;
     const read = (trueValue: number): number => {
-      situate(this.#rig.wiring, this.#sensor, effects, {
+      const situation = {
         keyOn: keyOn(state),
         plugged: state.plug === 'connected',
         trueValue,
         restingValue: this.#restingValue,
         celsius: ROOM_CELSIUS,
-      });
-      for (const neighbour of neighboursOff) this.#rig.wiring.setOhms(`neighbour:${neighbour}`, Infinity);
-      this.#rig.attach(attachments);
+      };
+      this.#rig.bring(this.#sensor, effects, situation, state.harness);
       return this.#read(spot, effects);
     };
     // With its plug off the sensor says nothing, whatever it meets.

@@ -1,5 +1,5 @@
 import type { GaugeReading, OhmsReading, ScanReading } from '../evidence/index.ts';
-import { signalBand, valueFromSignal, type SensorProfile } from '../transfer/index.ts';
+import { signalBand, valueAtNominal, type SensorProfile } from '../transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
 export const MISTAKEN_SHARE = 0.03;
@@ -48,14 +48,11 @@ export function scanLikelihood(
   const nominal = profile.nominalReferenceVolts;
   const band = signalBand(inputVolts, nominal, profile);
   if (band === 'circuit-low' || band === 'circuit-high') return anything;
-  const wires = { signalVolts: inputVolts, referenceVolts: nominal, returnVolts: 0 };
-  const believed = valueFromSignal(wires, profile);
-  const beside = valueFromSignal({ ...wires, signalVolts: inputVolts + SLOPE_VOLTS }, profile);
-  if (!believed.ok || !beside.ok) return anything;
-  const perVolt = Math.abs(beside.value.value - believed.value.value) / SLOPE_VOLTS;
+  const believed = valueAtNominal(inputVolts, profile);
+  const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
   const sigma = Math.hypot(step / Math.sqrt(12), model, perVolt * gridVolts);
-  return mixed(normal(value - believed.value.value, sigma), anything);
+  return mixed(normal(value - believed, sigma), anything);
 }
 const SLOPE_VOLTS = 0.01;
 

@@ -1,8 +1,8 @@
-import { toleranceAt, valueFromSignal } from '../../transfer/index.ts';
+import { toleranceAt, valuesFromSignals } from '../../transfer/index.ts';
 import { sweepFigures } from '../figures.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
-import { indexOf } from './words.ts';
+import { indexOf, wholeOf } from './words.ts';
 
 /** Against a stimulus that was recorded beside it: the figures of a sweep, in the terms of IEC 61298-2. */
 export function figuresAgainstStimulus(recording: Recording, context: SweepContext): SweepFinding[] {
@@ -10,11 +10,8 @@ export function figuresAgainstStimulus(recording: Recording, context: SweepConte
   const [channel, along] = [indexOf(context, 'signal'), indexOf(context, 'stimulus')];
   const [volts, stimulus] = [recording.channels[channel]?.values, recording.channels[along]?.values];
   if (!volts || !stimulus) return [];
-  const output = volts.map((signalVolts) => {
-    const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-    const value = valueFromSignal(wires, profile);
-    return value.ok ? value.value.value : NaN;
-  });
+  const output = new Float64Array(volts.length);
+  valuesFromSignals(volts, profile.nominalReferenceVolts, profile, output);
   const figures = sweepFigures(stimulus, output, (value) => value);
   if (!figures) return [];
   const middle = (profile.lowest + profile.highest) / 2;
@@ -30,8 +27,7 @@ export function figuresAgainstStimulus(recording: Recording, context: SweepConte
       weight: wrong ? 'fault' : 'note',
       sentence: `Against the stimulus, of the span swept: inaccuracy ${percent(figures.inaccuracyPercent)} (the sensor is allowed ${percent(allowedPercent)}), hysteresis ${percent(figures.hysteresisPercent)}, non-linearity ${percent(figures.terminalNonLinearityPercent)} by its ends and ${percent(figures.independentNonLinearityPercent)} at best${figures.repeatabilityPercent === undefined ? '' : `, repeatability ${percent(figures.repeatabilityPercent)}`}; ${figures.strokesUp} strokes up, ${figures.strokesDown} down.`,
       channel,
-      fromSeconds: recording.seconds[0] ?? 0,
-      untilSeconds: recording.seconds.at(-1) ?? 0,
+      ...wholeOf(recording),
     },
   ];
 }

@@ -1,4 +1,4 @@
-import { valueFromSignal } from '../../transfer/index.ts';
+import { valueAtNominal } from '../../transfer/index.ts';
 import { formatWithBasis } from '../../quantity/index.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
@@ -30,7 +30,7 @@ export function overRevs(recording: Recording, context: SweepContext): SweepFind
   const { measures } = context.profile;
   const mustRise = measures === 'differential-pressure' || measures === 'air-flow';
   const at = ({ volts, rpm }: typeof low) =>
-    `${volts.toFixed(2)} V${valueWords(volts, context)} at ${(Math.round(rpm / 10) * 10).toLocaleString('en-GB')} rpm`;
+    `${volts.toFixed(2)} V (${formatWithBasis(valueAtNominal(volts, context.profile), measures, context.pressureUnit)}) at ${(Math.round(rpm / 10) * 10).toLocaleString('en-GB')} rpm`;
   const ends = `${at(low)}, ${at(high)}`;
   return [
     {
@@ -58,10 +58,4 @@ function meansWhere(
     count++;
   }
   return { volts: sum / count, rpm: sumRpm / count };
-}
-
-function valueWords(signalVolts: number, { profile, pressureUnit }: SweepContext): string {
-  const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-  const value = valueFromSignal(wires, profile);
-  return value.ok ? ` (${formatWithBasis(value.value.value, profile.measures, pressureUnit)})` : '';
 }

@@ -1,6 +1,6 @@
 import { pairDeviation } from '../../positionPair/index.ts';
 import { formatWithBasis } from '../../quantity/index.ts';
-import { valueFromSignal } from '../../transfer/index.ts';
+import { valueAtNominal } from '../../transfer/index.ts';
 import type { Recording } from '../recording.ts';
 import type { ChannelUse, SweepContext } from './finding.ts';
 
@@ -17,12 +17,10 @@ export const indexOf = ({ uses }: SweepContext, use: ChannelUse): number => uses
 /** Where the sensor stood, from the volts of one of its tracks. */
 export function positionAt(context: SweepContext, use: ChannelUse, volts: number): number | undefined {
   const { profile, companion } = context;
-  const reference = profile.nominalReferenceVolts;
-  const pair = use === 'second-signal' && companion?.kind === 'second-track' ? companion.pair : undefined;
-  if (use === 'second-signal' && !pair) return undefined;
-  const signalVolts = pair ? firstFromSecond(volts, reference, pair) : volts;
-  const value = valueFromSignal({ signalVolts, referenceVolts: reference, returnVolts: 0 }, profile);
-  return value.ok ? value.value.value : undefined;
+  if (use !== 'second-signal') return valueAtNominal(volts, profile);
+  return companion?.kind === 'second-track'
+    ? valueAtNominal(firstFromSecond(volts, profile.nominalReferenceVolts, companion.pair), profile)
+    : undefined;
 }
 
 /** The pair law is linear: two of its points give it the other way round. */
