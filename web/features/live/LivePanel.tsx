@@ -7,9 +7,11 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { fitInWords, fitOf } from '../../ui/fit.ts';
 import { steadiness, STEADY_MS, type Moment } from './steady.ts';
 import type { LiveBuffer } from './liveBuffer.ts';
 import type { LiveSource } from './liveSource.ts';
+import { sourceInWords } from './sourceInWords.ts';
 import { useSource } from './useSource.ts';
 
 export interface LivePanelProps {
@@ -42,7 +44,8 @@ export function LivePanel({
   textOf,
   onTake,
 }: LivePanelProps) {
-  const { status, buffer, ageMs, fresh } = useSource(source);
+  const view = useSource(source);
+  const { status, buffer, fresh } = view;
   const [channel, setChannel] = useState(channels[0] ?? 0);
   const unit = source.channels[channel]?.unit ?? '';
   const shown = (value: number) => `${value.toFixed(decimals)} ${unit}`;
@@ -92,14 +95,13 @@ export function LivePanel({
         {unit}
       </Box>
       <Typography variant="body2" role="status">
-        {stateInWords(status.state, fresh, ageMs)}
+        {sourceInWords(view)}
         {fresh && (steady ? ' · steady' : ' · moving')}
-        {status.message ? ` · ${status.message}` : ''}
       </Typography>
       {expected && (
         <Typography variant="body2">
           Expected {expected.lowest.toFixed(decimals)} to {shown(expected.highest)}
-          {fresh && isValue(newest) && <strong>: {fitInWords(newest, expected)}</strong>}
+          {fresh && isValue(newest) && <strong>: {fitInWords(fitOf(newest, expected))}</strong>}
         </Typography>
       )}
       {seen && (
@@ -166,15 +168,4 @@ function extremesOf(
     if (value > highest) highest = value;
   });
   return lowest <= highest ? { lowest, highest } : undefined;
-}
-
-function fitInWords(value: number, { lowest, highest }: { lowest: number; highest: number }): string {
-  if (value < lowest) return '▼ below';
-  return value > highest ? '▲ above' : '✓ as expected';
-}
-
-function stateInWords(state: string, fresh: boolean, ageMs: number | undefined): string {
-  if (fresh) return 'Live';
-  const age = ageMs === undefined ? '' : `, last value ${(ageMs / 1000).toFixed(0)} s old`;
-  return state === 'connecting' ? 'Connecting …' : `No answer${age}: it is tried again by itself`;
 }

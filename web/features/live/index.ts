@@ -1,3 +1,4 @@
+export { heldCaptures, holdCapture } from './captureLock.ts';
 export { captureStore, recordingOf, rowsOf, type CaptureInfo } from './captureStore.ts';
 export { LiveInstrument } from './LiveInstrument.tsx';
 export { LiveBuffer } from './liveBuffer.ts';
@@ -5,4 +6,5 @@ export type { LiveSource } from './liveSource.ts';
 export { pacedSource } from './pacedSource.ts';
 export { replaySource } from './replaySource.ts';
 export { serverSource } from './serverSource.ts';
+export { sourceInWords } from './sourceInWords.ts';
 export { useSource, type LiveView } from './useSource.ts';

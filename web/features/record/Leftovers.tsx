@@ -4,7 +4,7 @@ import type { Problem } from '@lettura/core/problem';
 import type { Recording } from '@lettura/core/sweep';
 import { useEffect, useState } from 'react';
 import { dayAndTime } from '../../ui/inWords.ts';
-import { captureStore, type CaptureInfo } from '../live/index.ts';
+import { captureStore, heldCaptures, type CaptureInfo } from '../live/index.ts';
 
 export interface LeftoversProps {
   jobId: string;
@@ -17,10 +17,7 @@ export function Leftovers({ jobId, onKeep }: LeftoversProps) {
   const [problem, setProblem] = useState<Problem>();
   useEffect(() => {
     let current = true;
-    void captureStore
-      .ofJob(jobId)
-      .catch(() => [])
-      .then((all) => current && setFound(all));
+    void leftOver(jobId).then((all) => current && setFound(all));
     return () => {
       current = false;
     };
@@ -70,4 +67,14 @@ export function Leftovers({ jobId, onKeep }: LeftoversProps) {
       )}
     </>
   );
+}
+
+/** What another page is still taking is nothing left over. */
+async function leftOver(jobId: string): Promise<readonly CaptureInfo[]> {
+  try {
+    const [all, held] = await Promise.all([captureStore.ofJob(jobId), heldCaptures()]);
+    return all.filter(({ id }) => !held.has(id));
+  } catch {
+    return [];
+  }
 }

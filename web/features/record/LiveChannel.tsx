@@ -4,8 +4,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/quantity';
 import { CHANNEL_USES, type ChannelUse, type SweepMark } from '@lettura/core/sweep';
-import { valueFromSignal, type SensorProfile } from '@lettura/core/transfer';
+import { valueAtNominal, type SensorProfile } from '@lettura/core/transfer';
 import { NUMERALS } from '../../app/theme.ts';
+import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
 import type { LiveView } from '../live/index.ts';
 import { USE_WORDS } from '../sweeps/index.ts';
 import { bandInWords } from './GuideSteps.tsx';
@@ -56,11 +57,13 @@ export function LiveChannel(props: LiveChannelProps) {
           </Box>
         </Box>
         {use === 'signal' && known && (
-          <Typography variant="body2">= {valueInWords(value, profile, pressureUnit)}</Typography>
+          <Typography variant="body2">
+            = {formatWithBasis(valueAtNominal(value, profile), profile.measures, pressureUnit)}
+          </Typography>
         )}
         {expected && known && (
           <Typography variant="body2">
-            {fitMark(value, expected)} {bandInWords(expected)}
+            {FIT_SIGNS[fitOf(value, expected)]} {bandInWords(expected)}
           </Typography>
         )}
         {!fixedUse && (
@@ -92,15 +95,4 @@ export function LiveChannel(props: LiveChannelProps) {
       />
     </Box>
   );
-}
-
-function valueInWords(signalVolts: number, profile: SensorProfile, pressureUnit: PressureUnit): string {
-  const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-  const value = valueFromSignal(wires, profile);
-  return value.ok ? formatWithBasis(value.value.value, profile.measures, pressureUnit) : '–';
-}
-
-function fitMark(value: number, { lowest, highest }: { lowest: number; highest: number }): string {
-  if (value < lowest) return '▼ below';
-  return value > highest ? '▲ above' : '✓';
 }

@@ -1,13 +1,11 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { SimulatedHand } from '@lettura/bench';
 import type { Problem } from '@lettura/core/problem';
 import { sweepGuides, type GuideStep } from '@lettura/core/reasoning';
-import { sweepBand, type ChannelUse, type Recording } from '@lettura/core/sweep';
+import type { ChannelUse, Recording } from '@lettura/core/sweep';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
@@ -16,11 +14,11 @@ import type { Sheet } from '../sheet/index.ts';
 import { usesOf } from '../sweeps/index.ts';
 import { GuideSteps } from './GuideSteps.tsx';
 import { Leftovers } from './Leftovers.tsx';
-import { LiveAgainst } from './LiveAgainst.tsx';
-import { LiveChannel } from './LiveChannel.tsx';
+import { LiveStrips } from './LiveStrips.tsx';
 import { MarksAndNote } from './MarksAndNote.tsx';
-import { useCapture } from './useCapture.ts';
+import { useCapture, type Captured } from './useCapture.ts';
 import { useKeepCapture } from './useKeepCapture.ts';
+import { useRecorderKeys } from './useRecorderKeys.ts';
 
 export interface RecorderProps {
   sheet: Sheet;
@@ -31,10 +29,8 @@ export interface RecorderProps {
   onBusy: (busy: boolean) => void;
 }
 
-const WINDOWS_SECONDS = [10, 30, 120];
 /** As long as a hand takes, in seconds. */
 const MOVES = { 'slow-travel': 4, snap: 0.06, pump: 0.8, revs: 0 } as const;
-const MOST_STRIPS = 4;
 const MOST_NAME_LETTERS = 120;
 
 /** One source as it comes, and the recording of it. */
@@ -44,32 +40,27 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
   const [uses, setUses] = useState<ChannelUse[]>(() => [
     ...(source.uses ?? usesOf(source.channels, sensor.companion)),
   ]);
-  const [windowSeconds, setWindowSeconds] = useState(30);
-  const [against, setAgainst] = useState(false);
-  const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<Problem>();
-  const [keeping, setKeeping] = useState(false);
   const guides = useMemo(
     () => sweepGuides(caseFile, { vacuum: units.vacuum, absolute: units.absolute }),
     [caseFile, units.vacuum, units.absolute],
   );
-  const [guideId, setGuideId] = useState(guides[0]?.id as string | undefined);
+  const [guideId, setGuideId] = useState<string | undefined>(guides[0]?.id);
   const [at, setAt] = useState(0);
   const guide = guides.find(({ id }) => id === guideId);
   const step = guide?.steps[at];
-  const capture = useCapture(job.id, source, uses);
-  const keep = useKeepCapture(sheet, units.absolute);
+  const [note, setNote] = useState('');
+  const name = `${guide?.name ?? 'Live'}, ${source.name}`.slice(0, MOST_NAME_LETTERS);
+  const capture = useCapture(job.id, source, uses, { name, note });
   const view = useSource(source, capture.take);
   const { running } = capture;
-  useEffect(() => onBusy(running), [running, onBusy]);
-  const band = sweepBand({
-    profile: sensor.profile,
-    companion: sensor.companion,
-    uses,
-    pressureUnit: units.absolute,
-  });
 
-  const name = `${guide?.name ?? 'Live'}, ${source.name}`.slice(0, MOST_NAME_LETTERS);
+  const keep = useKeepCapture(sheet, units.absolute);
+  const [keeping, setKeeping] = useState(false);
+  const [problem, setProblem] = useState<Problem>();
+  /** Refused by the server, and not on this browser's disk either. */
+  const [inHand, setInHand] = useState<Captured>();
+  useEffect(() => onBusy(running || keeping), [running, keeping, onBusy]);
+
   const keepOrSay = async (info: CaptureInfo, recording: Recording) => {
     setKeeping(true);
     const refused = await keep(info, recording);
@@ -77,15 +68,20 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
     setKeeping(false);
     return refused;
   };
+  const keepCaptured = async (taken: Captured) => {
+    const refused = await keepOrSay(taken.info, taken.recording);
+    setInHand(refused && !taken.onDisk ? taken : undefined);
+  };
   const start = () => {
     setProblem(undefined);
+    setInHand(undefined);
     setAt(0);
-    capture.start(name);
+    capture.start();
   };
   const stop = async () => {
     setKeeping(true);
-    const taken = await capture.stop({ name, note });
-    if (taken) await keepOrSay(taken.info, taken.recording);
+    const taken = await capture.stop();
+    if (taken) await keepCaptured(taken);
     else setKeeping(false);
   };
   const mark = () => {
@@ -95,25 +91,13 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
   const moveHand = (to: GuideStep) => {
     if (guide) hand?.moveTo(to.state, MOVES[guide.id], Date.now());
   };
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typingIn(event.target)) return;
-      const key = event.key.toLowerCase();
-      if (key === 'r' && !keeping) void (running ? stop() : view.fresh && start());
-      else if (key === 'm' && running) mark();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  const canStart = view.fresh && !keeping && !inHand;
+  const toggle = running ? () => void stop() : start;
+  useRecorderKeys({
+    r: !keeping && (running || canStart) ? toggle : undefined,
+    m: running ? mark : undefined,
   });
 
-  // Those that mean something to this sensor come first; a unit may tell of a dozen.
-  const strips = [...source.channels.keys()]
-    .toSorted((a, b) => Number(uses[a] === 'other') - Number(uses[b] === 'other'))
-    .filter((channel) => view.buffer.newest(channel) !== undefined)
-    .filter((channel, i) => uses[channel] !== 'other' || i < MOST_STRIPS)
-    .slice(0, MOST_STRIPS);
   return (
     <Box
       component="main"
@@ -127,78 +111,21 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
       }}
     >
       <Box sx={{ ...PAPER, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 0.5 }}>
-          <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
-            {statusInWords(view.fresh, view.status.state, view.status.message, view.ageMs)}
-            {view.missed > 0 ? ` · ${view.missed} samples lost on the way` : ''}
-          </Typography>
-          {band && (
-            <ToggleButton
-              value="against"
-              size="small"
-              selected={against}
-              onChange={() => setAgainst(!against)}
-            >
-              Against each other
-            </ToggleButton>
-          )}
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            aria-label="Seconds in view"
-            value={windowSeconds}
-            onChange={(_event, chosen: number | null) => chosen && setWindowSeconds(chosen)}
-          >
-            {WINDOWS_SECONDS.map((seconds) => (
-              <ToggleButton key={seconds} value={seconds}>
-                {seconds} s
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </Box>
-        <Box
-          sx={{
-            flex: 1,
-            minHeight: 0,
-            display: 'grid',
-            gridTemplateColumns: against && band ? { xs: '1fr', md: 'minmax(0, 3fr) minmax(0, 2fr)' } : '1fr',
-            opacity: view.fresh ? 1 : 0.45,
+        <LiveStrips
+          source={source}
+          view={view}
+          context={{
+            profile: sensor.profile,
+            companion: sensor.companion,
+            uses,
+            pressureUnit: units.absolute,
           }}
-        >
-          <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, minWidth: 0 }}>
-            {strips.map((channel, i) => (
-              <LiveChannel
-                key={channel}
-                channel={channel}
-                view={view}
-                of={source.channels[channel] ?? { name: '', unit: '' }}
-                use={uses[channel] ?? 'other'}
-                fixedUse={running || source.uses !== undefined}
-                onUse={(use) => setUses(uses.map((other, n) => (n === channel ? use : other)))}
-                profile={sensor.profile}
-                pressureUnit={units.absolute}
-                windowSeconds={windowSeconds}
-                expected={uses[channel] === 'signal' ? step?.expectedVolts : undefined}
-                marks={capture.marks}
-                startedMs={running ? capture.startedMs : undefined}
-                last={i === strips.length - 1}
-              />
-            ))}
-          </Box>
-          {against && band && (
-            <Box
-              sx={{ minHeight: 260, borderLeft: { md: 1 }, borderColor: { md: 'divider' }, pl: { md: 1 } }}
-            >
-              <LiveAgainst
-                label={`${source.channels[band.up]?.name ?? ''} against ${source.channels[band.along]?.name ?? ''}, live, with the band where it belongs dashed`}
-                buffer={view.buffer}
-                band={band}
-                channels={source.channels}
-                windowSeconds={windowSeconds}
-              />
-            </Box>
-          )}
-        </Box>
+          fixedUses={running || source.uses !== undefined}
+          onUse={(channel, use) => setUses(uses.map((other, i) => (i === channel ? use : other)))}
+          expected={step?.expectedVolts}
+          marks={capture.marks}
+          startedMs={running ? capture.startedMs : undefined}
+        />
       </Box>
       <Box sx={{ ...PAPER, overflowY: { md: 'auto' }, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
         {/* What is being taken or sent is nothing left over. */}
@@ -209,8 +136,8 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
             variant="contained"
             size="large"
             color={running ? 'error' : 'primary'}
-            disabled={keeping || (!running && !view.fresh)}
-            onClick={() => (running ? void stop() : start())}
+            disabled={running ? keeping : !canStart}
+            onClick={toggle}
             aria-keyshortcuts="r"
           >
             {running ? 'Stop, keep (R)' : 'Record (R)'}
@@ -224,12 +151,24 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
             ? `Recording: ${capture.samples.toLocaleString('en-GB')} samples.${view.fresh ? '' : ' Nothing arrives: the gap will show.'}`
             : keeping
               ? 'Putting it on the job …'
-              : 'Nothing is recorded yet.'}
+              : 'Nothing is being recorded.'}
         </Typography>
         {capture.problem && <Alert severity="warning">{capture.problem}</Alert>}
         {problem && (
-          <Alert severity="error">
-            {problem.message} {problem.next} The recording is safe in this browser.
+          <Alert
+            severity="error"
+            action={
+              inHand && (
+                <Button color="inherit" onClick={() => void keepCaptured(inHand)}>
+                  Try again
+                </Button>
+              )
+            }
+          >
+            {problem.message} {problem.next}{' '}
+            {inHand
+              ? 'The recording is in this page alone: keep it before you leave.'
+              : 'The recording is safe in this browser.'}
           </Alert>
         )}
         <GuideSteps
@@ -257,22 +196,3 @@ const PAPER = {
   p: 1.25,
   minWidth: 0,
 } as const;
-
-function statusInWords(
-  fresh: boolean,
-  state: string,
-  message: string | undefined,
-  ageMs: number | undefined,
-): string {
-  if (fresh) return `Live${message ? ` · ${message}` : ''}`;
-  if (state === 'connecting') return 'Connecting …';
-  const age = ageMs === undefined ? '' : `, last value ${(ageMs / 1000).toFixed(0)} s old`;
-  return `Nothing arrives${age}${message ? `: ${message}` : ''}`;
-}
-
-const typingIn = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable ||
-    /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName) ||
-    // An open list finds its entries by their letters.
-    target.closest('[role="listbox"], [role="combobox"]') !== null);

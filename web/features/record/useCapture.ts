@@ -2,65 +2,68 @@ import type { FeedSample } from '@lettura/contract';
 import type { ChannelUse, Recording, SweepMark } from '@lettura/core/sweep';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { captureStore, recordingOf, rowsOf, type CaptureInfo, type LiveSource } from '../live/index.ts';
+import { captureStore, holdCapture, type CaptureInfo, type LiveSource } from '../live/index.ts';
+import { Taking } from './taking.ts';
 
 const SAVE_MS = 1000;
-/** Two hours at two hundred samples a second. */
-const MOST_SAMPLES = 1_500_000;
-const MOST_MARKS = 200;
+
+export interface Captured {
+  info: CaptureInfo;
+  recording: Recording;
+  /** Also on this browser's disk; else only in this page. */
+  onDisk: boolean;
+}
 
 export interface Capture {
   running: boolean;
   startedMs: number | undefined;
+  /** On the disk; or at least in this page, where `problem` says that the disk refuses. */
   samples: number;
   marks: readonly SweepMark[];
-  /** Why it is not safe in this browser, where that is so. */
+  /** What is wrong with the taking itself. */
   problem: string | undefined;
   take: (samples: readonly FeedSample[], missed: number) => void;
-  start: (name: string) => void;
+  start: () => void;
   mark: (words: string, expectedVolts: SweepMark['expectedVolts']) => void;
   /** Gives what was taken; undefined for less than two samples, which are thrown away. */
-  stop: (
-    of: Pick<CaptureInfo, 'name' | 'note'>,
-  ) => Promise<{ info: CaptureInfo; recording: Recording } | undefined>;
+  stop: () => Promise<Captured | undefined>;
 }
 
-interface Taking {
-  info: CaptureInfo;
-  pieces: Float64Array[];
-  pending: FeedSample[];
-  samples: number;
-  firstMs: number | undefined;
-}
+/** What the capture is called and what is noted with it, as it stands on the page. */
+export type CaptureWords = Pick<CaptureInfo, 'name' | 'note'>;
 
 /** Takes what a source gives until it is stopped, and puts it on this browser's disk every second. */
-export function useCapture(jobId: string, source: LiveSource, uses: readonly ChannelUse[]): Capture {
+export function useCapture(
+  jobId: string,
+  source: LiveSource,
+  uses: readonly ChannelUse[],
+  words: CaptureWords,
+): Capture {
   const taking = useRef<Taking>(undefined);
+  const letGo = useRef<() => void>(undefined);
+  const onDisk = useRef(true);
+  const latest = useRef(words);
+  useEffect(() => {
+    latest.current = words;
+  });
   const [running, setRunning] = useState(false);
   const [marks, setMarks] = useState<readonly SweepMark[]>([]);
-  const [shown, setShown] = useState<{ samples: number; startedMs: number | undefined }>({
-    samples: 0,
-    startedMs: undefined,
-  });
+  const [shown, setShown] = useState<Pick<Capture, 'samples' | 'startedMs'>>(NOTHING);
   const [problem, setProblem] = useState<string>();
 
-  const save = useCallback(async () => {
+  const save = useCallback(async (ended = false) => {
     const now = taking.current;
     if (!now) return;
-    const samples = now.pending.splice(0);
     const upTo = { samples: now.samples, startedMs: now.firstMs };
+    Object.assign(now.info, latest.current, { ended });
+    const piece = now.nextPiece();
     try {
-      if (samples.length > 0) {
-        const rows = rowsOf(samples, now.info.channels.length);
-        await captureStore.addPiece(now.info.id, now.pieces.push(rows), rows);
-      }
+      if (piece) await captureStore.addPiece(now.info.id, piece.number, piece.rows);
       await captureStore.saveInfo(now.info);
     } catch {
-      setProblem(
-        'This browser does not keep it: if the page dies, the recording is gone. It goes on as it is.',
-      );
+      onDisk.current = false;
+      setProblem('This browser’s disk refuses it: the recording is in this page alone. It goes on as it is.');
     }
-    // What is counted is on the disk, or the page has said that it is not.
     setShown(upTo);
   }, []);
   useEffect(() => {
@@ -72,71 +75,59 @@ export function useCapture(jobId: string, source: LiveSource, uses: readonly Cha
     return () => {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', hidden);
-      // Whoever leaves the page finds it offered again.
-      void save();
+      // Who leaves the page while it runs has ended it: it is offered again, whole.
+      void save(true).then(() => letGo.current?.());
     };
   }, [running, save]);
 
   return {
     running,
-    startedMs: shown.startedMs,
-    samples: shown.samples,
+    ...shown,
     marks,
     problem,
     take(samples, missed) {
-      const now = taking.current;
-      if (!now || now.samples >= MOST_SAMPLES) return;
-      now.firstMs ??= samples[0]?.atMs;
-      now.samples += samples.length;
-      now.info.missed += missed;
-      now.pending.push(...samples);
+      if (taking.current?.take(samples, missed) === false)
+        setProblem('This is as long as one recording gets: stop and keep it, then begin another.');
     },
-    start(name) {
-      taking.current = {
-        info: {
-          id: v7(),
-          jobId,
-          name,
-          startedMs: Date.now(),
-          source: source.name,
-          channels: source.channels.map(({ name, unit }) => ({ name, unit })),
-          uses: [...uses],
-          marks: [],
-          note: '',
-          missed: 0,
-          ended: false,
-        },
-        pieces: [],
-        pending: [],
-        samples: 0,
-        firstMs: undefined,
-      };
+    start() {
+      const id = v7();
+      letGo.current = holdCapture(id);
+      onDisk.current = true;
+      taking.current = new Taking({
+        ...latest.current,
+        id,
+        jobId,
+        startedMs: Date.now(),
+        source: source.name,
+        channels: source.channels.map(({ name, unit }) => ({ name, unit })),
+        uses: [...uses],
+        marks: [],
+        missed: 0,
+        ended: false,
+      });
       setMarks([]);
       setProblem(undefined);
-      setShown({ samples: 0, startedMs: undefined });
+      setShown(NOTHING);
       setRunning(true);
     },
-    mark(words, expectedVolts) {
-      const now = taking.current;
-      const newest = now?.pending.at(-1)?.atMs ?? now?.pieces.at(-1)?.at(-(now.info.channels.length + 1));
-      if (!now || now.firstMs === undefined || newest === undefined || now.info.marks.length >= MOST_MARKS)
-        return;
-      const atSeconds = Math.max(0, newest - now.firstMs) / 1000;
-      now.info.marks = [...now.info.marks, { atSeconds, words, ...(expectedVolts ? { expectedVolts } : {}) }];
-      setMarks(now.info.marks);
+    mark(said, expectedVolts) {
+      taking.current?.mark(said, expectedVolts);
+      setMarks(taking.current?.info.marks ?? []);
     },
-    async stop(of) {
+    async stop() {
       const now = taking.current;
       if (!now) return undefined;
-      now.info = { ...now.info, ...of, ended: true };
-      await save();
+      await save(true);
       taking.current = undefined;
+      letGo.current?.();
       setRunning(false);
       if (now.samples < 2) {
         await captureStore.remove(now.info.id).catch(() => undefined);
         return undefined;
       }
-      return { info: now.info, recording: recordingOf(now.pieces, now.info.channels) };
+      return { info: now.info, recording: now.recording(), onDisk: onDisk.current };
     },
   };
 }
+
+const NOTHING = { samples: 0, startedMs: undefined };

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { NUMERALS } from '../../app/theme.ts';
-import type { Fit } from './meaning.ts';
+import { FIT_SIGNS, type Fit } from '../../ui/fit.ts';
 
 export interface ProbePadProps {
   /** For whoever hears the sheet rather than sees it. */
@@ -22,7 +22,6 @@ export interface ProbePadProps {
   onSelect?: () => void;
 }
 
-const MARK = { 'as-expected': '✓', below: '▼', above: '▲' } as const;
 const MARK_COLOUR = {
   'as-expected': 'standing.proven',
   below: 'standing.faulty',
@@ -71,7 +70,7 @@ export function ProbePad(props: ProbePadProps) {
           {value}
           {fit && (
             <Box component="span" sx={{ color: MARK_COLOUR[fit], fontSize: '0.9rem', ml: 0.5 }}>
-              {MARK[fit]}
+              {FIT_SIGNS[fit]}
             </Box>
           )}
         </Box>

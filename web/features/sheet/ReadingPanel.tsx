@@ -9,6 +9,7 @@ import { expectationContext } from '@lettura/core/reasoning';
 import { cautionsFor } from '@lettura/core/safety';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { fitInWords } from '../../ui/fit.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import {
   briefState,
@@ -22,7 +23,7 @@ import type { Units } from '../../ui/units.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { overdueWords } from './instrumentInHand.ts';
-import { budgetOf, meaningOf, type Fit } from './meaning.ts';
+import { budgetOf, meaningOf } from './meaning.ts';
 import type { Sheet } from './useSheet.ts';
 
 export interface ReadingPanelProps {
@@ -37,12 +38,6 @@ export interface ReadingPanelProps {
   onTakeBack: (reading: Reading) => void;
   onCorrect: (reading: Reading) => void;
 }
-
-const FIT_WORDS: Record<Fit, string> = {
-  'as-expected': '✓ as expected',
-  below: '▼ below expected',
-  above: '▲ above expected',
-};
 
 /** The point in hand: what to expect here now, what the typed value would mean, and what was read before. */
 export function ReadingPanel(props: ReadingPanelProps) {
@@ -112,7 +107,7 @@ function Preview({
     <Box sx={{ borderLeft: 3, borderColor: 'primary.main', pl: 1.25, my: 1 }}>
       <Typography variant="body2">
         <strong>{sameTarget(seen, target) ? 'This would be' : `${placeInWords(seen)}:`}</strong>{' '}
-        {[conversion, fit && FIT_WORDS[fit]].filter(Boolean).join(' · ') || 'noted as typed'}
+        {[conversion, fit && fitInWords(fit)].filter(Boolean).join(' · ') || 'noted as typed'}
       </Typography>
       {warnings.map(({ code, message }) => (
         <Typography key={code} variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
@@ -140,7 +135,7 @@ function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenRea
           {value}
         </Box>
         <Typography variant="body2" sx={{ flex: 1, minWidth: 120 }}>
-          {fit ? `${FIT_WORDS[fit]} · ` : ''}
+          {fit ? `${fitInWords(fit)} · ` : ''}
           {briefState(reading.state)} · {clockTime(reading.takenAt)}
         </Typography>
         <Button

@@ -10,10 +10,9 @@ import {
 } from '@lettura/core/quantity';
 import { expectationContext, valueOfSignal, signalAtRail, type CaseFile } from '@lettura/core/reasoning';
 import type { MeasuredValue } from '@lettura/core/uncertainty';
+import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-
-export type Fit = 'as-expected' | 'below' | 'above';
 
 export interface Meaning {
   expectation: Expectation | undefined;
@@ -35,9 +34,6 @@ export function meaningOf(reading: Seen, caseFile: CaseFile, units: Units): Mean
     conversion: conversionOf(reading, caseFile, units),
   };
 }
-
-export const fitOf = (value: number, { lowest, highest }: Expectation): Fit =>
-  value < lowest ? 'below' : value > highest ? 'above' : 'as-expected';
 
 function valueInExpectedUnit(reading: Seen, { ambient, profile }: CaseFile): number | undefined {
   switch (reading.kind) {

@@ -12,6 +12,7 @@ import { expectationContext } from '@lettura/core/reasoning';
 import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { meaningOf } from './meaning.ts';
+import { FIT_WORDS } from '../../ui/fit.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
 
@@ -22,12 +23,6 @@ const BRIEF_ENGINE: Record<EngineState, string> = {
   idle: 'idle',
   'held-revs': 'revs held',
   'snap-open': 'snap',
-};
-
-const FIT_WORDS = {
-  'as-expected': 'as expected',
-  below: 'below what is expected',
-  above: 'above what is expected',
 };
 
 /** What a pad shows in the present state of the machine: the newest reading there, or what to expect. */

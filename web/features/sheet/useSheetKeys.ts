@@ -1,4 +1,5 @@
 import { useEffect, type RefObject } from 'react';
+import { typingIn } from '../../ui/typingIn.ts';
 
 interface SheetKeys {
   input: RefObject<HTMLInputElement | null>;
@@ -30,7 +31,3 @@ export function useSheetKeys({ input, onNext, onUndo }: SheetKeys): void {
     return () => window.removeEventListener('keydown', onKey);
   });
 }
-
-const typingIn = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName));

@@ -7,8 +7,9 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/quantity';
 import type { Plateau, SweepMark } from '@lettura/core/sweep';
-import { valueFromSignal, type SensorProfile } from '@lettura/core/transfer';
+import { valueAtNominal, type SensorProfile } from '@lettura/core/transfer';
 import { useEffect, useState } from 'react';
+import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -38,11 +39,6 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
     };
   }, [ask, channel]);
   if (rests.length === 0) return null;
-  const valueOf = (signalVolts: number): string => {
-    const wires = { signalVolts, referenceVolts: profile.nominalReferenceVolts, returnVolts: 0 };
-    const value = valueFromSignal(wires, profile);
-    return value.ok ? formatWithBasis(value.value.value, profile.measures, pressureUnit) : '–';
-  };
   return (
     <>
       <Typography variant="h2" sx={{ mt: 2 }}>
@@ -75,8 +71,12 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
                   </Button>
                 </TableCell>
                 <Numeral>{mean.toFixed(3)}</Numeral>
-                <Numeral>{valueOf(mean)}</Numeral>
-                <TableCell>{marked && `${marked.words}${fitMark(mean, marked.expectedVolts)}`}</TableCell>
+                <Numeral>
+                  {formatWithBasis(valueAtNominal(mean, profile), profile.measures, pressureUnit)}
+                </Numeral>
+                <TableCell>
+                  {marked?.words} {marked?.expectedVolts && FIT_SIGNS[fitOf(mean, marked.expectedVolts)]}
+                </TableCell>
               </TableRow>
             );
           })}
@@ -87,10 +87,4 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
       )}
     </>
   );
-}
-
-function fitMark(volts: number, expected: SweepMark['expectedVolts']): string {
-  if (!expected) return '';
-  if (volts < expected.lowest) return ' ▼';
-  return volts > expected.highest ? ' ▲' : ' ✓';
 }

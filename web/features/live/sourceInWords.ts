@@ -1,0 +1,14 @@
+import type { LiveView } from './useSource.ts';
+
+/** What comes from a source just now, or how long nothing has. */
+export function sourceInWords({
+  fresh,
+  status,
+  ageMs,
+}: Pick<LiveView, 'fresh' | 'status' | 'ageMs'>): string {
+  const said = status.message ? `: ${status.message}` : '';
+  if (fresh) return `Live${said}`;
+  if (status.state === 'connecting') return 'Connecting …';
+  const age = ageMs === undefined ? '' : `, last value ${(ageMs / 1000).toFixed(0)} s old`;
+  return `Nothing arrives${age}${said}`;
+}
