@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import pg from 'pg';
+import { afterAll } from 'vitest';
 import { findChromium } from '../scripts/install.mjs';
 import { startServer } from '../scripts/server.mjs';
 
@@ -56,4 +57,14 @@ export async function openPage(browser: Browser): Promise<{ page: Page; complain
     }
   });
   return { page, complaints };
+}
+
+/** The application with a page on it, for a whole file of tests; gone when the file is done. */
+export async function opened(options: Parameters<typeof application>[0] = {}) {
+  const [app, browser] = await Promise.all([application(options), launchBrowser()]);
+  afterAll(async () => {
+    await browser.close();
+    await app.stop();
+  });
+  return { app, browser, ...(await openPage(browser)) };
 }

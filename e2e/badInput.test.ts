@@ -1,19 +1,10 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { beforeAll, expect, test } from 'vitest';
+import { openPage, opened } from './application.ts';
 import { enter, openJob, pad, quickEntry, section } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
+const { app, browser, page } = await opened();
 beforeAll(async () => {
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page } = await openPage(browser));
   await openJob(page, app.url, { machine: 'Tolland 95 tractor', complaint: 'stalls', sensor: 'Corvel MS-3' });
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
 });
 
 test.each([

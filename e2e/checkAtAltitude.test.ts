@@ -1,20 +1,8 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { expect, test } from 'vitest';
+import { opened } from './application.ts';
 import { choose, enter, openJob, pad, section, standing } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
-let complaints: string[];
-beforeAll(async () => {
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page, complaints } = await openPage(browser));
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+const { app, page, complaints } = await opened();
 
 // By hand: p(1200 m) = 87.718 kPa (US Standard Atmosphere 1976); (1.20/4.95 + 0.04)/0.004 = 70.606 kPa absolute;
 // 87.718 − 70.606 = 17.112 kPa = 5.05 inHg of vacuum. A gauge at 16.5 inHg shows 87.718 − 55.875 = 31.8 kPa.

@@ -1,17 +1,9 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import type { Page } from 'playwright-core';
+import { expect, test } from 'vitest';
+import { opened, openPage } from './application.ts';
 import { nextReading, practise, section, standing } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+const { app, browser } = await opened();
 
 const CASES = [
   ['A', 'Signal wire open', 'wire', 'Wire open: signal wire'],

@@ -1,20 +1,8 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { expect, test } from 'vitest';
+import { opened } from './application.ts';
 import { enter, noAccessibilityFault, openJob, pad, practise, section, standing } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
-let complaints: string[];
-beforeAll(async () => {
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page, complaints } = await openPage(browser));
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+const { app, page, complaints } = await opened();
 
 const part = (name: string) =>
   page

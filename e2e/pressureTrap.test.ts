@@ -1,14 +1,9 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { beforeAll, expect, test } from 'vitest';
+import { opened } from './application.ts';
 import { choose, enter, openJob, pad, section, standing } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
+const { app, browser, page } = await opened();
 beforeAll(async () => {
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page } = await openPage(browser));
   await openJob(page, app.url, {
     machine: 'Larch 1.6 crew van',
     complaint: 'live data and gauge do not match',
@@ -18,10 +13,6 @@ beforeAll(async () => {
   await page.getByLabel('Absolute in').click();
   await page.getByRole('option', { name: 'inHg', exact: true }).click();
   await choose(page, 'Idle');
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
 });
 
 // At 250 m the standard atmosphere has 98.357 kPa = 29.04 inHg. A gauge at 16.4 inHg of vacuum is 12.64 inHg absolute:

@@ -1,20 +1,9 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { expect, test } from 'vitest';
+import { opened } from './application.ts';
 import { nextReading, pad, quickEntry, section, standing } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
-beforeAll(async () => {
-  [app, browser] = await Promise.all([application({ data: 'demo' }), launchBrowser()]);
-  ({ page } = await openPage(browser));
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+const { app, page } = await opened({ data: 'demo' });
 
 const openDemo = async (machine: string) => {
   await page.goto(app.url);
@@ -120,6 +109,16 @@ const SCREENS: [string, () => Promise<void>][] = [
   ],
   ['sensors', async () => void (await page.goto(`${app.url}/sensors/01935a00-0000-7000-8000-000000000016`))],
   ['new sensor', async () => void (await page.goto(`${app.url}/sensors/new`))],
+  [
+    'record live',
+    async () => {
+      await openDemo('Larch 1.6 crew van 5');
+      await section(page, 'Sweeps');
+      await page.getByRole('list', { name: 'Recordings' }).waitFor();
+      await page.getByRole('link', { name: 'Record live' }).click();
+      await page.getByRole('img', { name: /^Track 1 at the plug, the last 30 seconds/u }).waitFor();
+    },
+  ],
   ['instruments', async () => void (await page.goto(`${app.url}/instruments`))],
   [
     'pump',

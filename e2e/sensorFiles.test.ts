@@ -3,26 +3,14 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sensorFileOf, type Sensor } from '@lettura/contract';
-import type { Browser, Download, Page } from 'playwright-core';
+import type { Download } from 'playwright-core';
 import { v7 } from 'uuid';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { afterAll, expect, test } from 'vitest';
+import { opened } from './application.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
-let complaints: string[];
-let folder: string;
-beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'lettura-files-'));
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page, complaints } = await openPage(browser));
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-  await rm(folder, { recursive: true });
-});
+const folder = await mkdtemp(join(tmpdir(), 'lettura-files-'));
+afterAll(() => rm(folder, { recursive: true }));
+const { app, page, complaints } = await opened();
 
 const library = async (): Promise<Sensor[]> =>
   (await (await fetch(`${app.url}/api/sensors`)).json()) as Sensor[];

@@ -2,26 +2,13 @@ import { truncateSync, writeFileSync } from 'node:fs';
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { application, launchBrowser, openPage } from './application.ts';
+import { afterAll, expect, test } from 'vitest';
+import { opened } from './application.ts';
 import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
 
-let app: Awaited<ReturnType<typeof application>>;
-let browser: Browser;
-let page: Page;
-let complaints: string[];
-let folder: string;
-beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'lettura-sweeps-'));
-  [app, browser] = await Promise.all([application(), launchBrowser()]);
-  ({ page, complaints } = await openPage(browser));
-});
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-  await rm(folder, { recursive: true });
-});
+const folder = await mkdtemp(join(tmpdir(), 'lettura-sweeps-'));
+afterAll(() => rm(folder, { recursive: true }));
+const { app, page, complaints } = await opened();
 
 const fileOf = (name: string, content: string | Uint8Array): string => {
   const path = join(folder, name);

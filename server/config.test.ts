@@ -21,7 +21,19 @@ test.each([
   [{ DATABASE_URL: 'mysql://elsewhere' }, 'Set DATABASE_URL'],
   [{ DATABASE_URL, PORT: 'many' }, 'PORT'],
   [{ DATABASE_URL, LOG_LEVEL: 'loud' }, 'LOG_LEVEL'],
+  [{ DATABASE_URL, LETTURA_METER: 'over there' }, 'host:port'],
+  [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
+  [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {
   const { error } = readConfig(environment);
   expect(error && z.prettifyError(error)).toContain(name);
+});
+
+test('the channels of a meter are given as it numbers them', () => {
+  const { data } = readConfig({
+    DATABASE_URL,
+    LETTURA_METER: '192.0.2.7:5025',
+    LETTURA_METER_CHANNELS: '101,102',
+  });
+  expect(data).toMatchObject({ LETTURA_METER: '192.0.2.7:5025', LETTURA_METER_CHANNELS: [101, 102] });
 });

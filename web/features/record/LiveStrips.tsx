@@ -68,7 +68,8 @@ export function LiveStrips(props: LiveStripsProps) {
           minHeight: 0,
           display: 'grid',
           gridTemplateColumns: against && band ? { xs: '1fr', md: 'minmax(0, 3fr) minmax(0, 2fr)' } : '1fr',
-          opacity: view.fresh ? 1 : 0.45,
+          // Old values stay readable, and cannot be taken for fresh.
+          opacity: view.fresh ? 1 : 0.62,
         }}
       >
         <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, minWidth: 0 }}>
