@@ -26,7 +26,7 @@ function paper(width = 400, height = 200) {
       lineTo: note('line'),
       fillText: (text: string) => void texts.push(text),
       measureText: (text: string) => ({ width: 8 * text.length }),
-    } as Record<string, unknown>,
+    },
     { get: (known, name: string) => known[name] ?? (() => undefined), set: () => true },
   ) as unknown as CanvasRenderingContext2D;
   return { surface: { draw, width, height }, path, texts };
