@@ -99,7 +99,7 @@ test('keys start, mark and stop; marks, note and what the channels are stay with
   const found = page.getByRole('region', { name: 'What was found' });
   await found.getByText(/, at \d+ samples a second\./u).waitFor();
   await found.getByText('Second time, r and m typed here do nothing').waitFor();
-  await found.getByRole('button', { name: /^1\. \d+\.\d s: At rest$/u }).click();
+  await page.getByRole('button', { name: /^1\. \d+\.\d s: At rest$/u }).click();
   await page.getByRole('img', { name: /^Channel 3 over time, in V/u }).waitFor();
   await noAccessibilityFault(page);
 });

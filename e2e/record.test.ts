@@ -33,7 +33,7 @@ test('a dead spot is found on the simulated pedal while a hand moves it, and Sta
     .first()
     .waitFor();
   await found().getByText('3 of 3 marked steps are where the signal was expected.').waitFor();
-  await found().getByRole('table', { name: 'Where the signal stood' }).getByText('At rest ✓').waitFor();
+  await page.getByRole('table', { name: 'Where the signal stood' }).getByText('At rest ✓').waitFor();
   await noAccessibilityFault(page);
   await page.getByRole('link', { name: 'To the job' }).click();
   await standing(page)

@@ -9,6 +9,7 @@ import type { ChannelUse, Recording } from '@lettura/core/sweep';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
+import { PAPER } from '../../ui/paper.ts';
 import { useSource, type CaptureInfo, type LiveSource } from '../live/index.ts';
 import type { Sheet } from '../sheet/index.ts';
 import { usesOf } from '../sweeps/index.ts';
@@ -187,12 +188,3 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
     </Box>
   );
 }
-
-const PAPER = {
-  bgcolor: 'background.paper',
-  border: 1,
-  borderColor: 'sheet.rule',
-  borderRadius: 1,
-  p: 1.25,
-  minWidth: 0,
-} as const;

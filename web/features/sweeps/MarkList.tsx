@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { SweepMark } from '@lettura/core/sweep';
+import { PAPER } from '../../ui/paper.ts';
 
 /** What somebody marked while it was recorded, by the numbers that stand in the plot; a tap goes there. */
 export function MarkList({
@@ -13,11 +14,9 @@ export function MarkList({
 }) {
   if (marks.length === 0) return null;
   return (
-    <>
-      <Typography variant="h2" sx={{ mt: 2 }}>
-        Marks
-      </Typography>
-      <Box component="ol" aria-label="Marks" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+    <Box component="section" aria-label="Marks" sx={PAPER}>
+      <Typography variant="h2">Marks</Typography>
+      <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {marks.map((mark, i) => (
           <li key={`${mark.atSeconds} ${i}`}>
             <Button
@@ -30,6 +29,6 @@ export function MarkList({
           </li>
         ))}
       </Box>
-    </>
+    </Box>
   );
 }

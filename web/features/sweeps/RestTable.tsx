@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,6 +11,7 @@ import type { Plateau, SweepMark } from '@lettura/core/sweep';
 import { valueAtNominal, type SensorProfile } from '@lettura/core/transfer';
 import { useEffect, useState } from 'react';
 import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
+import { PAPER } from '../../ui/paper.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -40,10 +42,8 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
   }, [ask, channel]);
   if (rests.length === 0) return null;
   return (
-    <>
-      <Typography variant="h2" sx={{ mt: 2 }}>
-        Where the signal stood
-      </Typography>
+    <Box component="section" aria-label="Where the signal stood" sx={PAPER}>
+      <Typography variant="h2">Where the signal stood</Typography>
       <Table size="small" aria-label="Where the signal stood" sx={{ '& td, & th': { px: 0.75 } }}>
         <TableHead>
           <TableRow>
@@ -85,6 +85,6 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
       {rests.length > MOST_SHOWN && (
         <Typography variant="body2">… and {rests.length - MOST_SHOWN} more.</Typography>
       )}
-    </>
+    </Box>
   );
 }

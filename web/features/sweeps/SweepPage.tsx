@@ -20,6 +20,7 @@ import { plotImage } from './plotImage.ts';
 import { BesideChoice } from './BesideChoice.tsx';
 import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
+import { PAPER } from '../../ui/paper.ts';
 import { MarkList } from './MarkList.tsx';
 import { RestTable } from './RestTable.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
@@ -156,9 +157,7 @@ function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSwe
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 376px' },
         }}
       >
-        <Box
-          sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1.25 }}
-        >
+        <Box sx={PAPER}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 0.5 }}>
             <Typography sx={{ flex: 1, minWidth: 220 }}>
               {dayAndTime(recording.takenAt)} · {samples.toLocaleString('en-GB')} samples in{' '}
@@ -230,27 +229,24 @@ function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSwe
             </Button>
           </Box>
         </Box>
+        {/* In portrait what was found stands above the plots, and what only explains it below them. */}
         <Box
-          component="section"
-          aria-label="What was found"
           sx={{
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'sheet.rule',
-            borderRadius: 1,
-            p: 1.25,
+            display: { xs: 'contents', md: 'flex' },
+            flexDirection: 'column',
+            gap: 1.5,
             alignSelf: 'start',
-            // In portrait what was found stands above the plots, not a screen below them.
-            order: { xs: -1, md: 0 },
           }}
         >
-          <Typography variant="h2">What was found</Typography>
-          <FindingList findings={findings} marked={marked} onShow={show} />
-          {note !== '' && (
-            <Typography sx={{ mt: 1 }}>
-              <strong>Note:</strong> {note}
-            </Typography>
-          )}
+          <Box component="section" aria-label="What was found" sx={{ ...PAPER, order: { xs: -1, md: 0 } }}>
+            <Typography variant="h2">What was found</Typography>
+            <FindingList findings={findings} marked={marked} onShow={show} />
+            {note !== '' && (
+              <Typography sx={{ mt: 1 }}>
+                <strong>Note:</strong> {note}
+              </Typography>
+            )}
+          </Box>
           <MarkList
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}

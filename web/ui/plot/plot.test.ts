@@ -20,15 +20,16 @@ function paper(width = 400, height = 200) {
     (kind: 'move' | 'line') =>
     (x: number, y: number): void =>
       void path.push([kind, x, y]);
-  const draw = new Proxy(
-    {
-      moveTo: note('move'),
-      lineTo: note('line'),
-      fillText: (text: string) => void texts.push(text),
-      measureText: (text: string) => ({ width: 8 * text.length }),
-    },
-    { get: (known, name: string) => known[name] ?? (() => undefined), set: () => true },
-  ) as unknown as CanvasRenderingContext2D;
+  const known: Record<string, unknown> = {
+    moveTo: note('move'),
+    lineTo: note('line'),
+    fillText: (text: string) => void texts.push(text),
+    measureText: (text: string) => ({ width: 8 * text.length }),
+  };
+  const draw = new Proxy(known, {
+    get: (_target, name: string) => known[name] ?? (() => undefined),
+    set: () => true,
+  }) as unknown as CanvasRenderingContext2D;
   return { surface: { draw, width, height }, path, texts };
 }
 const columns = (...values: (readonly [number, number] | undefined)[]) => ({
