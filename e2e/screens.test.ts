@@ -1,7 +1,6 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { nextReading, pad, quickEntry, section, standing } from './steps.ts';
+import { nextReading, noAccessibilityFault, pad, quickEntry, section, standing } from './steps.ts';
 
 const { app, page } = await opened({ data: 'demo' });
 
@@ -146,10 +145,7 @@ for (const theme of ['light', 'dim'] as const) {
       ? ['Compare', 'Ambient', 'Record', 'Verdict', 'Job', 'Reading']
       : ['']) {
       if (part) await section(page, part);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(
-        violations.map(({ id, nodes }) => `${part} ${id}: ${nodes.map((node) => node.html).join(' ')}`),
-      ).toEqual([]);
+      await noAccessibilityFault(page);
     }
   });
 }
