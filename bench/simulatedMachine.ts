@@ -1,4 +1,4 @@
-import { keyOn, type MachineState, type ProbePoint, type Lane } from '@lettura/core/evidence';
+import { keyOn, movesSensorItself, type MachineState, type ProbePoint, type Lane } from '@lettura/core/evidence';
 import { effectsOf, faultKind, faultOf, valueMet, type Effect, type Fault } from '@lettura/core/fault';
 import { Rig } from '@lettura/core/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
@@ -69,7 +69,8 @@ export function simulatedMachine(
       restingValue: atRest,
       celsius: surroundings.airCelsius,
     };
-    rig.bring(machine.sensor, effects(state.harness?.wiggled ?? false, line), situation, state.harness);
+    const present = effects(state.harness?.wiggled ?? false, line).filter((effect) => acts(effect, state));
+    rig.bring(machine.sensor, present, situation, state.harness);
     return rig;
   };
 
@@ -94,11 +95,17 @@ export function simulatedMachine(
     ],
     unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
-      const met = all.filter((effect) => where === 'sensor' || isAtSource(effect));
+      const met = all.filter(
+        (effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)),
+      );
       return valueMet(machine.quantity(state, surroundings), atRest, met);
     },
   };
 }
+
+/** What lies between quantity and sensor has no say while the sensor itself is moved. */
+const acts = (effect: Effect, state: MachineState): boolean =>
+  effect.on !== 'quantity' || !movesSensorItself(state);
 
 /** What an engine does itself; hoses, linkages and ducts come after it. */
 const isAtSource = (effect: Effect): boolean =>

@@ -140,6 +140,10 @@ export function latestWire(
 /** What drives the sensor, whatever its plug does. */
 export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;
 
+/** A pump on its port and a hand at its arm move the sensor itself, whatever a hose or a linkage would do. */
+export const movesSensorItself = ({ stimulus }: Drive): boolean =>
+  stimulus?.kind === 'pump' || stimulus?.kind === 'held';
+
 /** The same engine state and the same stimulus: only then is a signal the same value at every point of its wire. */
 export const sameDrive = (a: Drive, b: Drive): boolean =>
   a.engine === b.engine && sameStimulus(a.stimulus, b.stimulus);

@@ -1,3 +1,11 @@
+export {
+  OBSERVATION_IDS,
+  observationOf,
+  observationsFor,
+  type Observation,
+  type ObservationId,
+  type ObservationMade,
+} from './observations.ts';
 export { LANES, PLACES, THREE_WIRES, type Lane, type Place, type ThreeWire } from './lanes.ts';
 export {
   ENGINE_STATES,
@@ -9,6 +17,7 @@ export {
   running,
   isPlain,
   isTarget,
+  movesSensorItself,
   sameDrive,
   sameState,
   sameStimulus,

@@ -19,6 +19,7 @@ export {
   type MassFlowUnit,
   type TemperatureUnit,
 } from './otherUnits.ts';
+export { ohmsInWords } from './ohmsInWords.ts';
 export { parseOhms } from './parseOhms.ts';
 export { parseReading, type ParsedReading, type ReadingUnit, type ReadingWarning } from './parseReading.ts';
 export {

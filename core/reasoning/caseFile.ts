@@ -1,5 +1,5 @@
 import type { Companion } from '../companion/index.ts';
-import type { AnyEvidence, Evidence } from '../evidence/index.ts';
+import type { AnyEvidence, Evidence, ObservationMade } from '../evidence/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { ChannelUse, SweepFinding } from '../sweep/index.ts';
@@ -24,6 +24,8 @@ export interface CaseFile {
   readings: readonly Evidence[];
   /** Taken while something was attached or held, between two points, or in ohms; in the order taken. */
   isolation: readonly AnyEvidence[];
+  /** What was looked at; the newest answer to each question. */
+  observations: readonly ObservationMade[];
   /** In the order recorded. */
   sweeps: readonly SweepOnRecord[];
   /** Of the engine, where it is known. */

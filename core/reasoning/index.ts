@@ -1,4 +1,5 @@
 export { flowAgainst, litresRuleFlow, speedDensityFlow } from './airflowCheck.ts';
+export { disagreements } from './disagreements.ts';
 export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { pumpPoint, pumpSettings, pumpState, pumpSteps, type PumpPoint } from './pumpSweep.ts';
 export { sweepGuides, type GuideStep, type SweepGuide } from './sweepGuides.ts';

@@ -17,7 +17,22 @@ export interface Curve {
   shareOfSupplyAt(signalVolts: number): number;
 }
 
+/** Thousands of values in a row are asked for at one supply. */
+const lastAsked = new WeakMap<object, { supplyVolts: number; nominalVolts: number; curve: Curve }>();
+
 export function curveOf(
+  profile: Pick<SensorProfile, 'transfer' | 'nominalReferenceVolts'>,
+  supplyVolts: number,
+): Curve {
+  const { transfer, nominalReferenceVolts: nominalVolts } = profile;
+  const last = lastAsked.get(transfer);
+  if (last?.supplyVolts === supplyVolts && last.nominalVolts === nominalVolts) return last.curve;
+  const curve = curveAt(profile, supplyVolts);
+  lastAsked.set(transfer, { supplyVolts, nominalVolts, curve });
+  return curve;
+}
+
+function curveAt(
   { transfer, nominalReferenceVolts }: Pick<SensorProfile, 'transfer' | 'nominalReferenceVolts'>,
   supplyVolts: number,
 ): Curve {

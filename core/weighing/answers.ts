@@ -1,42 +1,63 @@
-import { keyOn, type MachineState, type Spot } from '../evidence/index.ts';
+import { keyOn, type HarnessWork, type MachineState, type Spot } from '../evidence/index.ts';
 import { effectsOf, type Effect } from '../fault/index.ts';
 import type { IsolatedSensor } from '../isolation/index.ts';
 import { Rig } from '../rig/index.ts';
 import { signalFromValue, valueAtNominal } from '../transfer/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
-
-/** At so many signal voltages of a sound sensor the circuit is solved; between them it is linear, but for its rails. */
-const NODES = 5;
-const ROOM_CELSIUS = 20;
-
-/** What a meter would show at one spot in one state: by hypothesis, for each of its sizes at each node. */
-export type AnswerTable = readonly Float64Array[];
+import { sizedHypotheses, type KnownBias, type SizedHypothesis } from './sizedHypotheses.ts';
 
 /** Spots that the circuit answers for; a gauge is no part of it. */
 export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }>;
 
+/** What the answers are laid out along: what the sensor measures, or the temperature of a thermistor in its body. */
+export type Axis = 'quantity' | 'celsius';
+
+/** At so many signal voltages of a sound sensor the circuit is solved; between them it is linear, but for its rails. */
+const QUANTITY_NODES = 5;
+/** Temperatures at which a thermistor is looked at: air and engine bay, from frost to heat. */
+export const CELSIUS_NODES: readonly number[] = [-20, 0, 10, 20, 30, 45, 65, 90, 120];
+const ROOM_CELSIUS = 20;
+/** Nearer than this to a straight line it is one: far below what any meter tells. */
+const STRAIGHT_VOLTS = 5e-4;
+
+/**
+ * What an instrument would show at one spot in one state, along an axis: one row for each that differs, and which row
+ * belongs to which sized hypothesis. Most faults change nothing at most spots.
+ */
+export interface AnswerTable {
+  axis: Axis;
+  rows: readonly Float64Array[];
+  rowOf: Int32Array;
+}
+
 /** Predictions of the circuit of one sensor, each worked out once: what was asked before costs nothing. */
 export class Answers {
-  readonly #hypotheses: readonly Hypothesis[];
+  readonly sized: readonly SizedHypothesis[];
   readonly #sensor: IsolatedSensor;
   readonly #restingValue: number;
-  readonly #rig: Rig;
+  readonly #rigs: Readonly<Record<KnownBias, Rig>>;
   readonly #nodeVolts: readonly [first: number, last: number];
   readonly #nodeValues: readonly number[];
+  readonly #effects: readonly (readonly Effect[])[];
   readonly #known = new Map<string, AnswerTable>();
 
   /** @param restingValue what the sensor meets while nothing goes on, in the measurand's unit */
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
     this.#sensor = sensor;
-    this.#hypotheses = hypotheses;
     this.#restingValue = restingValue;
-    this.#rig = new Rig(wiringFor(sensor));
+    this.sized = sizedHypotheses(hypotheses, sensor.profile.bias);
+    // What happens to the quantity before the sensor is no matter of the circuit.
+    this.#effects = this.sized.map(({ fault }) =>
+      fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
+    );
     const { profile } = sensor;
+    const rigOn = (bias: KnownBias) => new Rig(wiringFor({ ...sensor, profile: { ...profile, bias } }));
+    this.#rigs = { 'pull-up': rigOn('pull-up'), 'pull-down': rigOn('pull-down') };
     const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
     this.#nodeVolts = [first, last];
-    this.#nodeValues = Array.from({ length: NODES }, (_, i) =>
-      valueAtNominal(first + ((last - first) * i) / (NODES - 1), profile),
+    this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
+      valueAtNominal(first + ((last - first) * i) / (QUANTITY_NODES - 1), profile),
     );
   }
 
@@ -46,20 +67,39 @@ export class Answers {
     return signalFromValue(value, profile.nominalReferenceVolts, profile).signalVolts;
   }
 
-  at(spot: CircuitSpot, state: MachineState): AnswerTable {
-    const key = JSON.stringify([spot, state.engine === 'key-off', state.plug, state.harness]);
+  /** Whether it was worked out before. */
+  knows(spot: CircuitSpot, state: MachineState, axis: Axis = 'quantity'): boolean {
+    return this.#known.has(keyOf(spot, state, axis));
+  }
+
+  at(spot: CircuitSpot, state: MachineState, axis: Axis = 'quantity'): AnswerTable {
+    const key = keyOf(spot, state, axis);
     const known = this.#known.get(key);
     if (known) return known;
-    const sound = this.#solved(spot, state, []);
-    const table = this.#hypotheses.map(({ sizes }) => {
-      const all = new Float64Array(sizes.length * NODES);
-      sizes.forEach((fault, size) => {
-        // What happens to the quantity before the sensor is no matter of the circuit.
-        const effects = fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [];
-        all.set(effects.length > 0 ? this.#solved(spot, state, effects) : sound, size * NODES);
-      });
-      return all;
+    const rows: Float64Array[] = [];
+    const numbers = new Map<string, number>();
+    const solved = new Map<number, Float64Array>();
+    const solvedAt = (s: number): Float64Array => {
+      const before = solved.get(s);
+      if (before) return before;
+      const row = this.#solved(spot, state, axis, this.sized[s]!.bias, this.#effects[s]!);
+      solved.set(s, row);
+      return row;
+    };
+    const rowOf = new Int32Array(this.sized.length);
+    this.sized.forEach(({ solvedBelow, solvedAbove, past, sound }, s) => {
+      // Whatever has no effect on the circuit answers as if nothing were wrong.
+      if (s !== sound && this.#effects[s]!.length === 0) {
+        rowOf[s] = rowOf[sound]!;
+        return;
+      }
+      const row = past === 0 ? solvedAt(s) : mixed(solvedAt(solvedBelow), solvedAt(solvedAbove), past);
+      const name = row.join(' ');
+      const before = numbers.get(name);
+      rowOf[s] = before ?? rows.push(row) - 1;
+      numbers.set(name, rowOf[s]!);
     });
+    const table = { axis, rows, rowOf };
     this.#known.set(key, table);
     return table;
   }
@@ -67,50 +107,106 @@ export class Answers {
   /** Where a sound signal stands among the nodes: the one before it, and how far it is past that. */
   placeOf(soundVolts: number): number {
     const [first, last] = this.#nodeVolts;
-    return Math.min(NODES - 1, Math.max(0, ((soundVolts - first) / (last - first)) * (NODES - 1)));
+    return Math.min(
+      QUANTITY_NODES - 1,
+      Math.max(0, ((soundVolts - first) / (last - first)) * (QUANTITY_NODES - 1)),
+    );
   }
 
-  static sizes(table: Float64Array): number {
-    return table.length / NODES;
-  }
-
-  static between(table: Float64Array, size: number, place: number): number {
-    const node = Math.min(NODES - 2, Math.floor(place));
-    const at = size * NODES + node;
-    const [before, after] = [table[at]!, table[at + 1]!];
-    return before === after ? before : before + (place - node) * (after - before);
-  }
-
-  #solved(spot: CircuitSpot, state: MachineState, effects: readonly Effect[]): number[] {
-    const read = (trueValue: number): number => {
+  #solved(
+    spot: CircuitSpot,
+    state: MachineState,
+    axis: Axis,
+    bias: KnownBias,
+    effects: readonly Effect[],
+  ): Float64Array {
+    const rig = this.#rigs[bias];
+    const read = (trueValue: number, celsius: number): number => {
       const situation = {
         keyOn: keyOn(state),
         plugged: state.plug === 'connected',
         trueValue,
         restingValue: this.#restingValue,
-        celsius: ROOM_CELSIUS,
+        celsius,
       };
-      this.#rig.bring(this.#sensor, effects, situation, state.harness);
-      return this.#read(spot, effects);
+      rig.bring(this.#sensor, effects, situation, modelled(state.harness));
+      return readOn(rig, spot, effects);
     };
+    const values = this.#nodeValues;
     // With its plug off the sensor says nothing, whatever it meets.
-    const [first = 0] = this.#nodeValues;
-    if (state.plug === 'unplugged' && spot.kind !== 'ohms') return new Array<number>(NODES).fill(read(first));
-    return this.#nodeValues.map(read);
+    const silent = state.plug === 'unplugged' && spot.kind !== 'ohms';
+    if (axis === 'celsius') {
+      const rest = values[1]!;
+      return silent
+        ? new Float64Array(CELSIUS_NODES.length).fill(rounded(read(rest, ROOM_CELSIUS)))
+        : Float64Array.from(CELSIUS_NODES, (celsius) => rounded(read(rest, celsius)));
+    }
+    const row = new Float64Array(QUANTITY_NODES);
+    if (silent) return row.fill(rounded(read(values[0]!, ROOM_CELSIUS)));
+    const last = QUANTITY_NODES - 1;
+    for (const node of [0, last, 1]) row[node] = rounded(read(values[node]!, ROOM_CELSIUS));
+    // Ends and a point between them on one line: a rail would have bent it.
+    const straight = Math.abs(row[1]! - row[0]! - (row[last]! - row[0]!) / last) < STRAIGHT_VOLTS;
+    for (let node = 2; node < last; node++)
+      row[node] = straight
+        ? row[0]! + ((row[last]! - row[0]!) * node) / last
+        : rounded(read(values[node]!, ROOM_CELSIUS));
+    return row;
   }
+}
 
-  #read(spot: CircuitSpot, effects: readonly Effect[]): number {
-    switch (spot.kind) {
-      case 'wire':
-        return this.#rig.volts({ lane: spot.lane, place: spot.place }, 'battery-negative');
-      case 'between':
-        return this.#rig.volts(spot.from, spot.to);
-      case 'ohms':
-        return this.#rig.ohms(spot.from, spot.to);
-      case 'scan': {
-        const stuck = effects.find((effect) => effect.on === 'converter' && effect.wire === 'signal');
-        return stuck?.on === 'converter' ? stuck.reads : this.#rig.inputVolts('signal');
-      }
+function readOn(rig: Rig, spot: CircuitSpot, effects: readonly Effect[]): number {
+  switch (spot.kind) {
+    case 'wire':
+      return rig.volts({ lane: spot.lane, place: spot.place }, 'battery-negative');
+    case 'between':
+      return rig.volts(spot.from, spot.to);
+    case 'ohms':
+      return rig.ohms(spot.from, spot.to);
+    case 'scan': {
+      const stuck = effects.find((effect) => effect.on === 'converter' && effect.wire === 'signal');
+      if (stuck?.on === 'converter') return stuck.reads;
+      const volts = rig.inputVolts('signal');
+      // Where nothing holds an input it is taken for nothing.
+      return Number.isNaN(volts) ? 0 : volts;
     }
   }
+}
+
+/** The model has one neighbour on the rail, which stands for all of them: whichever is unplugged, it is that one. */
+const modelled = (harness: HarnessWork | undefined): HarnessWork | undefined =>
+  harness && { ...harness, neighboursOff: harness.neighboursOff.length > 0 ? [0] : [] };
+
+const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
+  JSON.stringify([
+    spot.kind,
+    spot.kind === 'wire' ? [spot.lane, spot.place] : spot.kind === 'scan' ? [] : [spot.from, spot.to],
+    state.engine === 'key-off',
+    state.plug,
+    state.harness,
+    axis,
+  ]);
+
+/** Between two sizes: ohms by their logarithm, volts on a line. */
+const mixed = (below: Float64Array, above: Float64Array, past: number): Float64Array =>
+  below.map((reads, node) => {
+    const other = above[node]!;
+    if (reads === other) return reads;
+    if (reads === Infinity || other === Infinity) return past < 0.5 ? reads : other;
+    return rounded(reads + past * (other - reads));
+  });
+
+/** To a tenth of a millivolt: what differs by less is one answer. */
+const rounded = (reads: number): number => (Math.abs(reads) < 100 ? Math.round(reads * 1e4) / 1e4 : reads);
+
+/** A row read between its nodes. */
+export function between(row: Float64Array, place: number): number {
+  const node = Math.min(row.length - 2, Math.floor(place));
+  const before = row[node]!;
+  const after = row[node + 1]!;
+  if (before === after) return before;
+  const past = place - node;
+  // Between OL and a resistance there is no middle.
+  if (before === Infinity || after === Infinity) return past < 0.5 ? before : after;
+  return before + past * (after - before);
 }

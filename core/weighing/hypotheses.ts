@@ -1,4 +1,12 @@
-import { FAULT_KINDS, faultOf, type FaultClass, type Fault, type FaultSubject } from '../fault/index.ts';
+import {
+  FAULT_KINDS,
+  faultOf,
+  type Fault,
+  type FaultClass,
+  type FaultKind,
+  type FaultSite,
+  type FaultSubject,
+} from '../fault/index.ts';
 import { KIND_PRIORS, NOTHING_PRIOR } from './kindPriors.ts';
 
 /** One thing that may be wrong, of unknown size; or nothing. */
@@ -7,6 +15,9 @@ export interface Hypothesis {
   id: string;
   class: FaultClass | 'nothing';
   title: string;
+  /** Left out for `nothing`. */
+  kind?: FaultKind;
+  site?: FaultSite;
   /** Of all hypotheses together they sum to one. */
   prior: number;
   /** The same fault in every size that is looked at, each as likely; one without effect for `nothing`. */
@@ -14,8 +25,11 @@ export interface Hypothesis {
 }
 
 export const NOTHING = 'nothing';
-/** Enough for a size to lie within the doubt of a reading, together with what lies between two of them. */
-const SIZES = 16;
+/** For so many sizes the circuit is solved. */
+const SOLVED_SIZES = 13;
+/** As many steps between two of them, on a line: a size then lies within the doubt of a reading. */
+export const STEPS_BETWEEN = 4;
+const SIZES = (SOLVED_SIZES - 1) * STEPS_BETWEEN + 1;
 
 /** Everything that can be wrong with one sensor, its harness and its unit; each fault of the catalogue at each of its sites. */
 export function hypothesesFor(
@@ -32,10 +46,12 @@ export function hypothesesFor(
       found.push({
         id: `${kind.id} ${site.id}`,
         class: kind.class,
+        kind,
+        site,
         title: `${kind.name}: ${site.words}`,
         prior: (priors[kind.id] ?? 1) / sites.length,
         sizes: kind.size
-          ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, (i + 0.5) / SIZES))
+          ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, i / (SIZES - 1)))
           : [faultOf(kind, site, 0)],
       });
   }

@@ -1,6 +1,16 @@
+export {
+  candidatesFor,
+  drivenStates,
+  minutesFor,
+  type Candidate,
+  type Reach,
+  type Reaches,
+} from './candidates.ts';
+export { decisionsFor, decisionShares, type Decision, type Decisions } from './decisions.ts';
 export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses.ts';
+export { judge, type Judgement, type Suggestion } from './judge.ts';
 export { KIND_PRIORS, NOTHING_PRIOR } from './kindPriors.ts';
-export { posterior, type WeighedHypothesis } from './posterior.ts';
+export { posterior, ranked, type Posterior, type WeighedHypothesis } from './posterior.ts';
 export { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 export { MISTAKEN_SHARE } from './readingLikelihood.ts';
 export { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';

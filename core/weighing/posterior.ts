@@ -7,43 +7,95 @@ export interface WeighedHypothesis {
   share: number;
 }
 
+/** What the readings leave: of every hypothesis, of its sizes, and of the quantities that were met. */
+export interface Posterior {
+  /** By hypothesis, in their own order. */
+  shares: Float64Array;
+  /** By sized hypothesis, then tolerance; they sum to one. */
+  sizedShares: Float64Array;
+  /** By drive: for each sized hypothesis, tolerance and node how likely its readings are together with the node. */
+  ofDrive: ReadonlyMap<string, Float64Array>;
+  /** The logarithm of how likely all readings are together, per unit of each. */
+  logEvidence: number;
+}
+
+const T = TOLERANCES.length;
+
 /**
  * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
  * quantity, since readings of one drive are of one and the same quantity.
  */
-export function posterior({ hypotheses, grids, readings }: WeighedCase): WeighedHypothesis[] {
-  const byDrive = new Map<string, WeighedReading[]>();
-  for (const reading of readings)
-    byDrive.set(reading.drive, [...(byDrive.get(reading.drive) ?? []), reading]);
-  const logs = hypotheses.map(({ sizes, prior }, h) => {
-    const terms: number[] = [];
-    sizes.forEach((_, size) =>
-      TOLERANCES.forEach(({ weight }, tolerance) => {
-        let log = Math.log(weight / sizes.length);
-        for (const [drive, group] of byDrive) {
-          const { weights } = grids.get(drive)!;
-          let sum = 0;
-          for (let node = 0; node < weights.length; node++) {
-            let product = weights[node]!;
-            for (const { likelihood } of group) product *= likelihood(h, size, node, tolerance);
-            sum += product;
-          }
-          log += Math.log(sum);
-        }
-        terms.push(log);
-      }),
-    );
-    return Math.log(prior) + logSum(terms);
+export function posterior({ hypotheses, sized, weights, grids, readings }: WeighedCase): Posterior {
+  const logs = new Float64Array(sized.length * T);
+  sized.forEach(({ hypothesis }, s) =>
+    TOLERANCES.forEach(({ weight: often }, t) => {
+      logs[s * T + t] = Math.log(hypotheses[hypothesis]!.prior * weights[s]! * often);
+    }),
+  );
+  const ofDrive = new Map<string, Float64Array>();
+  for (const [drive, group] of byDrive(readings)) {
+    const products = productsOf(group, grids.get(drive)!.weights, sized.length);
+    const nodes = grids.get(drive)!.weights.length;
+    for (let k = 0; k < logs.length; k++) {
+      let sum = 0;
+      for (let at = k * nodes; at < (k + 1) * nodes; at++) sum += products[at]!;
+      logs[k] = logs[k]! + Math.log(sum);
+    }
+    ofDrive.set(drive, products);
+  }
+  const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
+  let total = 0;
+  const sizedShares = logs.map((log) => {
+    const share = Math.exp(log - most);
+    total += share;
+    return share;
   });
-  const total = logSum(logs);
-  return hypotheses
-    .map((hypothesis, h) => ({ hypothesis, share: Math.exp(logs[h]! - total) }))
-    .sort((a, b) => b.share - a.share);
+  const shares = new Float64Array(hypotheses.length);
+  sizedShares.forEach((share, k) => {
+    sizedShares[k] = share / total;
+    const { hypothesis } = sized[Math.floor(k / T)]!;
+    shares[hypothesis] = shares[hypothesis]! + share / total;
+  });
+  return { shares, sizedShares, ofDrive, logEvidence: most + Math.log(total) };
 }
 
-function logSum(logs: readonly number[]): number {
-  const most = Math.max(...logs);
-  return most === -Infinity
-    ? most
-    : most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+/** The hypotheses by their shares, the likeliest first. */
+export const ranked = (hypotheses: readonly Hypothesis[], { shares }: Posterior): WeighedHypothesis[] =>
+  hypotheses.map((hypothesis, h) => ({ hypothesis, share: shares[h]! })).sort((a, b) => b.share - a.share);
+
+function byDrive(readings: readonly WeighedReading[]): Map<string, WeighedReading[]> {
+  const groups = new Map<string, WeighedReading[]>();
+  for (const reading of readings) {
+    const group = groups.get(reading.drive);
+    if (group) group.push(reading);
+    else groups.set(reading.drive, [reading]);
+  }
+  return groups;
+}
+
+/** Hypotheses that share their lists for every reading of a drive share their products too. */
+function productsOf(
+  group: readonly WeighedReading[],
+  weights: Float64Array,
+  sizedCount: number,
+): Float64Array {
+  const nodes = weights.length;
+  const products = new Float64Array(sizedCount * T * nodes);
+  const before = new Map<string, number>();
+  for (let s = 0; s < sizedCount; s++) {
+    const from = s * T * nodes;
+    const lists = group.map(({ listOf }) => listOf[s]!).join(' ');
+    const same = before.get(lists);
+    if (same !== undefined) {
+      products.copyWithin(from, same, same + T * nodes);
+      continue;
+    }
+    before.set(lists, from);
+    for (let t = 0; t < T; t++) products.set(weights, from + t * nodes);
+    for (const { lists: all, listOf } of group) {
+      const list = all[listOf[s]!]!;
+      for (let i = 0; i < list.length; i++) products[from + i] = products[from + i]! * list[i]!;
+    }
+  }
+  return products;
 }

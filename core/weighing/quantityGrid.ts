@@ -1,5 +1,5 @@
 import { expectedValue, type ValueContext } from '../family/index.ts';
-import type { MachineState } from '../evidence/index.ts';
+import { running, type MachineState } from '../evidence/index.ts';
 
 /** What the quantity may be in one state of the machine: values, and how likely each. */
 export interface QuantityGrid {
@@ -9,10 +9,11 @@ export interface QuantityGrid {
   halfSteps: Float64Array;
 }
 
-const BAND_NODES = 41;
-const RANGE_NODES = 61;
+const BAND_NODES = 25;
+const RANGE_NODES = 41;
 /** As often as this a machine does what its family does in a state; else it may do anything that the sensor can show. */
-const USUAL_WEIGHT = 0.85;
+const USUAL_RUNNING = 0.9;
+const USUAL_STOPPED = 0.97;
 /** Of the range: what a band leaves out of a usual machine. */
 const BAND_SLACK_SHARE = 0.005;
 /** How well a hand holds a position, in shares of the travel. */
@@ -23,10 +24,11 @@ export function quantityGrid(state: MachineState, context: ValueContext): Quanti
   const { lowest, highest } = context.profile;
   const range = highest - lowest;
   const band = usualBand(state, context);
-  const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - USUAL_WEIGHT : 1);
+  const isUsual = running(state) ? USUAL_RUNNING : USUAL_STOPPED;
+  const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - isUsual : 1);
   if (!band) return everything;
   const slack = BAND_SLACK_SHARE * range;
-  const usual = evenly(band[0] - slack, band[1] + slack, BAND_NODES, USUAL_WEIGHT);
+  const usual = evenly(band[0] - slack, band[1] + slack, BAND_NODES, isUsual);
   return {
     values: joined(usual.values, everything.values),
     weights: joined(usual.weights, everything.weights),

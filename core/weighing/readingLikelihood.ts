@@ -3,8 +3,11 @@ import { signalBand, valueAtNominal, type SensorProfile } from '../transfer/inde
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
 export const MISTAKEN_SHARE = 0.03;
-/** What a mistaken voltage may be: anything that a workshop's meter shows there. */
+/** What a mistaken voltage may be: anything that a workshop's meter shows, or just what another wire of the plug carries. */
 const MISTAKEN_SPAN_VOLTS = 14;
+const OTHER_WIRE_SHARE = 0.3;
+const GROUND_SIGMA_VOLTS = 0.03;
+const SUPPLY_SIGMA_VOLTS = 0.06;
 /** The circuit of this machine is not quite that of our model: contacts, the spread of references and unit grounds. */
 const MODEL_VOLTS = 0.008;
 const MODEL_SHARE = 0.006;
@@ -15,9 +18,20 @@ const normal = (distance: number, sigma: number): number =>
 const mixed = (asNoted: number, mistaken: number): number =>
   (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
 
+/** How likely a slipped probe shows just this, per volt. */
+const slipped = (volts: number, nominalVolts: number): number =>
+  (1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS +
+  OTHER_WIRE_SHARE * normal(volts, GROUND_SIGMA_VOLTS) +
+  OTHER_WIRE_SHARE * normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS);
+
+/** What is left of each likelihood where the reading is mistaken. */
+export const mistakenVolts = (volts: number, nominalVolts: number): number =>
+  MISTAKEN_SHARE * slipped(volts, nominalVolts);
+
 /**
  * How well a voltage fits a prediction, per volt.
  *
+ * @param nominalVolts    of the reference, on which a probe may have slipped
  * @param instrumentSigma of the meter, one standard deviation in volts
  * @param gridVolts       what lies between two sizes and two quantities that were looked at, likewise
  */
@@ -26,28 +40,37 @@ export function voltsLikelihood(
   predicted: number,
   instrumentSigma: number,
   gridVolts: number,
+  nominalVolts: number,
 ): number {
   const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
   const sigma = Math.hypot(instrumentSigma, model, gridVolts);
-  return mixed(normal(volts - predicted, sigma), 1 / MISTAKEN_SPAN_VOLTS);
+  return mixed(normal(volts - predicted, sigma), slipped(volts, nominalVolts));
 }
 
 /** What a substituted value may be: anything, also outside of what the sensor can show. */
 const SUBSTITUTED_SPAN = 1.6;
 
-/** How well live data fits what the unit would make of its input, per unit of the measurand. */
+/** A unit that lost the signal keeps to one value: seen once, it comes again. */
+const SAME_AGAIN = 0.9;
+
+/**
+ * How well live data fits what the unit would make of its input, per unit of the measurand.
+ *
+ * @param shownBefore whether an earlier reading of live data was the same
+ */
 export function scanLikelihood(
   { value }: Pick<ScanReading, 'value'>,
   inputVolts: number,
   gridVolts: number,
   step: number,
   profile: SensorProfile,
+  shownBefore: boolean,
 ): number {
   const range = profile.highest - profile.lowest;
   const anything = 1 / (SUBSTITUTED_SPAN * range);
   const nominal = profile.nominalReferenceVolts;
   const band = signalBand(inputVolts, nominal, profile);
-  if (band === 'circuit-low' || band === 'circuit-high') return anything;
+  if (band === 'circuit-low' || band === 'circuit-high') return shownBefore ? SAME_AGAIN / step : anything;
   const believed = valueAtNominal(inputVolts, profile);
   const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
@@ -55,6 +78,10 @@ export function scanLikelihood(
   return mixed(normal(value - believed, sigma), anything);
 }
 const SLOPE_VOLTS = 0.01;
+
+export const mistakenScan = ({ lowest, highest }: SensorProfile): number =>
+  MISTAKEN_SHARE / (SUBSTITUTED_SPAN * (highest - lowest));
+export const mistakenGauge = (spanKpa: number): number => MISTAKEN_SHARE / spanKpa;
 
 /** How well a gauge fits what is at its tap, per kPa. */
 export function gaugeLikelihood(
@@ -69,15 +96,22 @@ export function gaugeLikelihood(
 /** Past this an ohmmeter shows OL. */
 const OL_OHMS = 2e8;
 const OHMS_SIGMA = 0.1;
+/** Makers differ widely in what is inside a sensor. */
+const BODY_SIGMA = 1.2;
 const LEAD_OHMS = 0.4;
 const OHMS_DECADES = 16;
+export const MISTAKEN_OHMS = MISTAKEN_SHARE / OHMS_DECADES;
 
 /** How well a resistance fits, per unit of its logarithm; leads and contacts are in it. */
-export function ohmsLikelihood({ ohms }: Pick<OhmsReading, 'ohms'>, predictedOhms: number): number {
+export function ohmsLikelihood(
+  { ohms }: Pick<OhmsReading, 'ohms'>,
+  predictedOhms: number,
+  acrossTheSensor = false,
+): number {
   const opened = !(predictedOhms < OL_OHMS);
   if (ohms === null || opened) return mixed(ohms === null && opened ? 1 : 0, 1 / OHMS_DECADES);
   // Less than nothing is no resistance: a live circuit, or a slip of the pen.
   if (ohms < 0) return mixed(0, 1 / OHMS_DECADES);
   const distance = Math.log(ohms + LEAD_OHMS) - Math.log(predictedOhms + LEAD_OHMS);
-  return mixed(normal(distance, OHMS_SIGMA), 1 / OHMS_DECADES);
+  return mixed(normal(distance, acrossTheSensor ? BODY_SIGMA : OHMS_SIGMA), 1 / OHMS_DECADES);
 }

@@ -1,5 +1,6 @@
 import type { Hypothesis } from './hypotheses.ts';
 import type { QuantityGrid } from './quantityGrid.ts';
+import type { SizedHypothesis } from './sizedHypotheses.ts';
 
 /** Where the sensor stands within its tolerance, in parts of it, and how often. */
 export const TOLERANCES: readonly { at: number; weight: number }[] = [
@@ -8,17 +9,28 @@ export const TOLERANCES: readonly { at: number; weight: number }[] = [
   { at: 0.6, weight: 0.3 },
 ];
 
-/** One reading, as the reasoning wants it: how likely it is, for a hypothesis in a size while the quantity has a value. */
+/**
+ * One reading, as the reasoning wants it: how likely it is for each sized hypothesis, while the sensor stands somewhere in
+ * its tolerance and the quantity has a value. Many hypotheses share one list of likelihoods.
+ */
 export interface WeighedReading {
   id: string;
   /** Readings of the same drive are of the same quantity. */
   drive: string;
-  likelihood(hypothesis: number, size: number, node: number, tolerance: number): number;
+  /** By tolerance, then by node of the drive's grid. */
+  lists: readonly Float64Array[];
+  /** By sized hypothesis: which of the lists. */
+  listOf: Int32Array;
+  /** What a likelihood is at least, because the reading may be mistaken. */
+  floor: number;
 }
 
 /** The readings of a job that say anything, with the quantities that they depend on. */
 export interface WeighedCase {
   hypotheses: readonly Hypothesis[];
+  sized: readonly SizedHypothesis[];
+  /** By sized hypothesis: its share of the hypothesis, in parts that need not sum to one. */
+  weights: Float64Array;
   grids: ReadonlyMap<string, QuantityGrid>;
   readings: readonly WeighedReading[];
 }

@@ -6,6 +6,10 @@ import type { Drive } from './parts.ts';
 /** Wherever a table or a formula would put the wiper, it stays on its track. */
 const onTrack = (share: number): number => Math.min(1, Math.max(0, share));
 
+/** A weighing asks for the same few values some thousand times over, and a curve is slow to turn round. */
+const REMEMBERED = 16;
+const remembered = new WeakMap<object, { value: number; celsius: number; drive: Drive }[]>();
+
 /**
  * What a sound element does with a quantity: its curve at the nominal reference, as a share of the supply where the
  * output follows it, as volts where it does not.
@@ -13,11 +17,22 @@ const onTrack = (share: number): number => Math.min(1, Math.max(0, share));
  * @param value   in the measurand's unit
  * @param celsius of the thermistor in the same body, where there is one
  */
-export function driveFor(
-  value: number,
-  celsius: number,
-  { profile, companion }: { profile: SensorProfile; companion?: Companion | undefined },
-): Drive {
+export function driveFor(value: number, celsius: number, element: Element): Drive {
+  const known = remembered.get(element) ?? [];
+  for (const one of known) if (one.value === value && one.celsius === celsius) return one.drive;
+  const drive = workedOut(value, celsius, element);
+  if (known.length === REMEMBERED) known.shift();
+  known.push({ value, celsius, drive });
+  remembered.set(element, known);
+  return drive;
+}
+
+interface Element {
+  profile: SensorProfile;
+  companion?: Companion | undefined;
+}
+
+function workedOut(value: number, celsius: number, { profile, companion }: Element): Drive {
   const { nominalReferenceVolts: nominal } = profile;
   const { signalVolts } = signalFromValue(value, nominal, profile);
   const share = signalVolts / nominal;

@@ -4,48 +4,72 @@ import {
   liveData,
   MACHINES,
   meterDisplay,
+  recordSweep,
   simulatedMachine,
   surroundingsOf,
   type BenchMachine,
+  type BenchSweep,
   type SimulatedMachine,
 } from '@lettura/bench';
-import { isPlain, keyOn, type AnyEvidence, type Lane, type MachineState } from '@lettura/core/evidence';
+import {
+  isPlain,
+  keyOn,
+  type AnyEvidence,
+  type Lane,
+  type MachineState,
+  type ObservationId,
+  type ObservationMade,
+} from '@lettura/core/evidence';
 import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
+import { analyseSweep } from '@lettura/core/sweep';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
-import { KIND_PRIORS, NOTHING_PRIOR, posterior, Weigher } from '@lettura/core/weighing';
+import {
+  candidatesFor,
+  drivenStates,
+  judge,
+  KIND_PRIORS,
+  minutesFor,
+  MISTAKEN_SHARE,
+  NOTHING,
+  NOTHING_PRIOR,
+  Weigher,
+  type Candidate,
+  type Judgement,
+} from '@lettura/core/weighing';
 
-export interface DiagnosisFigures {
-  cases: number;
-  classRight: number;
-  placeRight: number;
-  /** Of cases in which the leading class has at least nine tenths of the weight. */
-  sureCases: number;
-  sureRight: number;
-  /** Mean squared distance of the classes' shares from what was true. */
+/** One machine, worked through to a verdict or to where no reading tells more. */
+export interface WorkedCase {
+  machine: string;
+  family: string;
+  fault: string;
+  classTrue: string;
+  decided: boolean;
+  /** The three leading decisions with their shares. */
+  leaders: string;
+  /** What was read, in order. */
+  trail: string[];
+  classSaid: string;
+  classShare: number;
+  classRight: boolean;
+  placeRight: boolean;
+  placeShare: number;
+  readings: number;
+  minutes: number;
   brier: number;
-  /** Mean distance between the share of the leading class and how often it is right. */
-  calibrationError: number;
-  millisecondsACase: number;
+  milliseconds: number;
 }
 
-const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
-const UNPLUGGED: MachineState = { engine: 'koeo', plug: 'unplugged' };
-const MOVED: Partial<Record<string, MachineState>> = {
-  throttle: { ...KOEO, stimulus: { kind: 'full-travel' } },
-  pedal: { ...KOEO, stimulus: { kind: 'full-travel' } },
-  flap: { ...KOEO, stimulus: { kind: 'full-travel' } },
-  'exhaust-flow-differential': { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
-};
-const ENGINE_IDLES: MachineState = { engine: 'idle', plug: 'connected' };
+export type Order = 'chosen' | 'textbook';
+
+const MOST_READINGS = 30;
 
 /** A random fault: its kind by how common it is, its site and size evenly. */
 function randomFault(machine: BenchMachine, random: () => number): Fault | undefined {
   const subject = { family: machine.sensor.family, wiring: machine.wiring };
   const kinds = FAULT_KINDS.map((kind) => ({ kind, sites: kind.sites(subject) })).filter(
-    // A dead spot is looked for in a recording, and a machine of telegrams has no digital part to be fitted by mistake.
-    ({ kind, sites }) => sites.length > 0 && kind.id !== 'dead-spot',
+    ({ sites }) => sites.length > 0,
   );
   const total = kinds.reduce((sum, { kind }) => sum + (KIND_PRIORS[kind.id] ?? 1), NOTHING_PRIOR);
   let at = random() * total - NOTHING_PRIOR;
@@ -57,122 +81,272 @@ function randomFault(machine: BenchMachine, random: () => number): Fault | undef
   return undefined;
 }
 
-/** The readings that a textbook order takes, whatever they show. */
-function textbookReadings(machine: SimulatedMachine, seed: number): AnyEvidence[] {
-  const { wiring, sensor } = machine.machine;
-  const readings: AnyEvidence[] = [];
-  let tick = 0;
-  const has = (lane: Lane) => wiring.wires.some(({ wire }) => wire === lane);
-  const volts = (lane: Lane, place: 'unit' | 'plug', state: MachineState) => {
-    if (!has(lane)) return;
-    const trueVolts = machine.voltsBetween({ lane, place }, 'battery-negative', state);
-    readings.push({
-      kind: 'wire',
-      id: String(++tick),
-      lane,
-      place,
-      state,
-      volts: meterDisplay(trueVolts, seed, tick).volts,
-    });
-  };
-  const scan = (state: MachineState) => {
-    const shown = keyOn(state) ? liveData(machine, state) : undefined;
-    if (shown)
-      readings.push({
-        kind: 'scan',
-        id: String(++tick),
-        measures: sensor.profile.measures,
-        value: shown.value,
-        state,
-      });
-  };
-  const moved = MOVED[sensor.family] ?? ENGINE_IDLES;
-  for (const lane of [
-    'reference',
-    'battery-feed',
-    'return',
-    'signal',
-    'second-signal',
-    'second-reference',
-  ] as const)
-    volts(lane, 'plug', KOEO);
-  for (const lane of ['reference', 'return', 'signal', 'second-signal'] as const) volts(lane, 'unit', KOEO);
-  scan(KOEO);
-  for (const lane of ['reference', 'signal'] as const) volts(lane, 'plug', UNPLUGGED);
-  volts('signal', 'plug', moved);
-  volts('second-signal', 'plug', moved);
-  scan(moved);
-  const gauge = gaugeDisplay(machine, moved, 'manifold', seed);
-  if (gauge)
-    readings.push({
-      kind: 'gauge',
-      id: String(++tick),
-      tap: 'manifold',
-      pressureKpa: gauge.pressureKpa,
-      basis: gauge.basis === 'differential' ? 'gauge' : gauge.basis,
-      state: moved,
-    });
-  return readings;
+/** Of the reference: a shift that nobody in the machine notices brings nobody in. */
+const NOTICED_SHARE = 0.012;
+
+/** A machine with a complaint, or with one that has gone: what the unit never notices is drawn again. */
+function broughtIn(machine: BenchMachine, random: () => number): SimulatedMachine {
+  for (;;) {
+    const fault = randomFault(machine, random);
+    const surroundings = surroundingsOf(machine, random);
+    const one = simulatedMachine(machine, fault ? [fault] : [], surroundings);
+    if (!fault || fault.kind.id === 'dead-spot') return one;
+    const sound = simulatedMachine(machine, [], surroundings);
+    const noticed = drivenStates(machine.sensor).some((state) =>
+      machine.wiring.wires
+        .filter(({ end }) => end.kind === 'input')
+        .some(
+          ({ wire }) =>
+            Math.abs(one.unitReadsVolts(wire, state) - sound.unitReadsVolts(wire, state)) >
+            NOTICED_SHARE * machine.wiring.unitVolts,
+        ),
+    );
+    if (noticed) return one;
+  }
 }
 
-/** Machines of every family with random faults, read in a fixed order, weighed once. */
-export function diagnosisFigures(casesAMachine: number, seed = 1): DiagnosisFigures {
-  let state = seed;
-  const random = () => (state = (state * 16807) % 2147483647) / 2147483647;
-  const totals = { cases: 0, classRight: 0, placeRight: 0, sureCases: 0, sureRight: 0, brier: 0, ms: 0 };
-  const bins = Array.from({ length: 10 }, () => ({ count: 0, share: 0, right: 0 }));
-  for (const machine of MACHINES.filter(({ telegrams }) => !telegrams)) {
-    for (let i = 0; i < casesAMachine; i++) {
-      const fault = randomFault(machine, random);
-      const surroundings = surroundingsOf(machine, random);
-      const one = simulatedMachine(machine, fault ? [fault] : [], surroundings);
-      const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(one) });
-      const readings = textbookReadings(one, Math.floor(random() * 1e9));
-      const { family, profile, companion } = machine.sensor;
-      const caseFile: CaseFile = {
-        family,
-        profile,
-        companion,
-        ambient: ambient.ok ? ambient.value : undefined,
-        readings: readings.filter(isPlain),
-        isolation: [],
-        sweeps: [],
-        displacementLitres: machine.litres,
-        meter: COMMON_METER,
-        gauge: COMMON_VACUUM_GAUGE,
-        pressureUnit: 'kPa',
-      };
-      const start = performance.now();
-      const weigher = new Weigher(
-        caseFile,
-        machine.wiring.wires.map(({ wire }) => wire),
+/** Takes a reading as a technician would: with the noise of the instrument, and now and then a slipped probe. */
+function read(
+  machine: SimulatedMachine,
+  { target, state }: Candidate,
+  tick: number,
+  seed: number,
+  random: () => number,
+): AnyEvidence | ObservationMade | BenchSweep | undefined {
+  const { wiring, sensor } = machine.machine;
+  const slips = random() < MISTAKEN_SHARE;
+  const other = random();
+  const id = String(tick);
+  switch (target.kind) {
+    case 'wire': {
+      const wires = wiring.wires.map(({ wire }) => wire);
+      const lane = slips ? wires[Math.floor(other * wires.length)]! : target.lane;
+      const volts = machine.voltsBetween(
+        { lane, place: target.place },
+        'battery-negative',
+        onMachine(state, wiring),
       );
-      const found = posterior(weigher.caseOf(caseFile));
-      totals.ms += performance.now() - start;
-      const shares = new Map<string, number>();
-      for (const { hypothesis, share } of found)
-        shares.set(hypothesis.class, (shares.get(hypothesis.class) ?? 0) + share);
-      const truth = fault?.kind.class ?? 'nothing';
-      const [leader, share] = [...shares].reduce((a, b) => (b[1] > a[1] ? b : a));
-      totals.cases++;
-      if (leader === truth) totals.classRight++;
-      if (found[0]!.hypothesis.id === (fault ? `${fault.kind.id} ${fault.site.id}` : 'nothing'))
-        totals.placeRight++;
-      if (share >= 0.9) {
-        totals.sureCases++;
-        if (leader === truth) totals.sureRight++;
-      }
-      for (const [name, of] of shares) totals.brier += (of - (name === truth ? 1 : 0)) ** 2;
-      const bin = bins[Math.min(9, Math.floor(10 * share))]!;
-      bin.count++;
-      bin.share += share;
-      if (leader === truth) bin.right++;
+      return {
+        kind: 'wire',
+        id,
+        lane: target.lane,
+        place: target.place,
+        state,
+        volts: meterDisplay(volts, seed, tick).volts,
+      };
+    }
+    case 'between': {
+      const volts = slips ? 5 * other : machine.voltsBetween(target.from, target.to, state);
+      return { ...target, kind: 'between', id, state, volts: meterDisplay(volts, seed, tick).volts };
+    }
+    case 'ohms': {
+      const ohms = slips ? 10 ** (7 * other) : machine.ohmsBetween(target.from, target.to, state);
+      return { ...target, kind: 'ohms', id, state, ohms: ohms === Infinity ? null : ohms };
+    }
+    case 'observation':
+      return look(machine, target.observation, random);
+    case 'sweep':
+      return recordSweep(machine, { engine: 'koeo', plug: 'connected' }, seed);
+    case 'scan': {
+      const shown = keyOn(state) ? liveData(machine, state) : undefined;
+      const { measures, lowest, highest } = sensor.profile;
+      const value = slips ? lowest + other * (highest - lowest) : shown?.value;
+      return value === undefined ? undefined : { kind: 'scan', id, measures, value, state };
+    }
+    case 'gauge': {
+      const gauge = gaugeDisplay(machine, state, target.tap, seed);
+      if (!gauge) return undefined;
+      const basis = gauge.basis === 'differential' ? 'gauge' : gauge.basis;
+      const pressureKpa = slips ? other * 80 : gauge.pressureKpa;
+      return { kind: 'gauge', id, tap: target.tap, pressureKpa, basis, state };
     }
   }
-  return {
-    ...totals,
-    brier: totals.brier / totals.cases,
-    calibrationError: bins.reduce((sum, { share, right }) => sum + Math.abs(share - right), 0) / totals.cases,
-    millisecondsACase: totals.ms / totals.cases,
+}
+
+/** A look finds most of what is there to be seen, and now and then what is not. */
+const FOUND: Record<ObservationId, (fault: Fault) => boolean> = {
+  'plug-contacts': ({ kind, site }) => kind.class === 'wire' && site.id.endsWith(':plug'),
+  hose: ({ kind }) => kind.id === 'hose',
+  'hose-routing': ({ kind }) => kind.id === 'hoses-swapped',
+  arm: ({ kind }) => kind.id === 'linkage',
+  duct: ({ kind }) => kind.id === 'unmetered-air',
+  stumbles: ({ kind }) => kind.id === 'restricted-passages',
+  'part-number': ({ kind }) => kind.class === 'wrong-part',
+};
+const LOOK_FINDS = 0.9;
+const LOOK_IMAGINES = 0.03;
+
+function look(
+  { faults }: SimulatedMachine,
+  observation: ObservationId,
+  random: () => number,
+): ObservationMade {
+  const there = faults.some(FOUND[observation]);
+  return { id: observation, observation, holds: random() >= (there ? LOOK_FINDS : LOOK_IMAGINES) };
+}
+
+/** Whoever unplugs the neighbours unplugs all that this machine has. */
+const onMachine = (state: MachineState, { rails }: BenchMachine['wiring']): MachineState =>
+  state.harness
+    ? {
+        ...state,
+        harness: {
+          ...state.harness,
+          neighboursOff: rails.flatMap((rail) => rail.neighbourOhms).map((_, i) => i),
+        },
+      }
+    : state;
+
+/** The order of a textbook: supply, return, signal, live data, then what moves, then the far end, then the plug off. */
+function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate[] {
+  const all = candidatesFor(machine.sensor, wires);
+  const rank = ({ target, state }: Candidate): number => {
+    const moved = state.engine !== 'koeo' || state.stimulus !== undefined;
+    if (target.kind === 'gauge') return 7;
+    if (target.kind === 'sweep') return 7.5;
+    if (target.kind === 'observation') return 6.5;
+    if (state.harness) return 13;
+    if (target.kind === 'scan') return moved ? 6 : 4;
+    if (target.kind !== 'wire') return 12;
+    if (state.plug === 'unplugged') return 9;
+    if (target.place === 'unit') return 8;
+    if (target.place === 'connector') return 10;
+    return moved ? 5 : target.lane.endsWith('signal') ? 3 : target.lane.endsWith('return') ? 2 : 1;
   };
+  return all
+    .map((one, i) => ({ one, at: rank(one) + i / 1000 }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ one }) => one);
+}
+
+const shownBy = (taken: AnyEvidence | ObservationMade | BenchSweep): string =>
+  'recording' in taken
+    ? 'recorded'
+    : 'holds' in taken
+      ? String(taken.holds)
+      : taken.kind === 'gauge'
+        ? `${taken.pressureKpa}`
+        : taken.kind === 'ohms'
+          ? `${taken.ohms}`
+          : taken.kind === 'scan'
+            ? `${taken.value}`
+            : `${taken.volts}`;
+
+const sweepOnRecord = ({ recording, uses }: BenchSweep, { profile, companion, pressureUnit }: CaseFile) => ({
+  name: 'Sweep',
+  uses,
+  findings: analyseSweep(recording, { uses, profile, companion, pressureUnit }),
+});
+
+const weighers = new Map<string, Weigher>();
+
+function workThrough(one: SimulatedMachine, order: Order, seed: number, random: () => number): WorkedCase {
+  const { machine, faults } = one;
+  const [fault] = faults;
+  const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(one) });
+  const { family, profile, companion } = machine.sensor;
+  const wires = machine.wiring.wires.map(({ wire }) => wire);
+  let caseFile: CaseFile = {
+    family,
+    profile,
+    companion,
+    ambient: ambient.ok ? { ...ambient.value, airCelsius: one.airCelsius } : undefined,
+    readings: [],
+    isolation: [],
+    observations: [],
+    sweeps: [],
+    displacementLitres: machine.litres,
+    meter: COMMON_METER,
+    gauge: COMMON_VACUUM_GAUGE,
+    pressureUnit: 'kPa',
+  };
+  const weigher = weighers.get(machine.id) ?? new Weigher(caseFile, wires);
+  weighers.set(machine.id, weigher);
+  const textbook = textbookOrder(machine, wires);
+  const inOrder: AnyEvidence[] = [];
+  let minutes = 0;
+  let judgement: Judgement | undefined;
+  let milliseconds = 0;
+  const refused = new Set<string>();
+  const trail: string[] = [];
+  for (let tick = 1; tick <= MOST_READINGS; tick++) {
+    const start = performance.now();
+    judgement = judge(weigher, caseFile, wires);
+    milliseconds += performance.now() - start;
+    if (judgement.verdict !== 'open') break;
+    const open =
+      order === 'chosen' ? judgement.suggestions.map(({ candidate }) => candidate) : textbook.slice();
+    const next = open.find((candidate) => !refused.has(JSON.stringify(candidate)));
+    if (!next) break;
+    refused.add(JSON.stringify(next));
+    const taken = read(one, next, tick, seed, random);
+    if (!taken) continue;
+    minutes += minutesFor(next, inOrder);
+    trail.push(
+      `${JSON.stringify(next.target)} ${next.state.engine} ${next.state.plug} ${JSON.stringify(next.state.stimulus ?? '')}: ${shownBy(taken)}`,
+    );
+    if ('holds' in taken) {
+      caseFile = { ...caseFile, observations: [...caseFile.observations, taken] };
+      continue;
+    }
+    if ('recording' in taken) {
+      caseFile = { ...caseFile, sweeps: [sweepOnRecord(taken, caseFile)] };
+      continue;
+    }
+    inOrder.push(taken);
+    caseFile = {
+      ...caseFile,
+      readings: inOrder.filter(isPlain),
+      isolation: inOrder.filter((reading) => !isPlain(reading)),
+    };
+  }
+  const { ranked, classes, verdict, decisions } = judgement!;
+  const classTrue = fault?.kind.class ?? NOTHING;
+  const h = weigher.hypotheses.findIndex(
+    ({ id, kind }) =>
+      id === (fault ? `${fault.kind.id} ${fault.site.id}` : NOTHING) ||
+      // The unit of the model has one neighbour on its rail, a machine may have more.
+      (fault?.kind.id === 'rail-pulled-down' && kind?.id === fault.kind.id),
+  );
+  const [said] = classes;
+  return {
+    machine: machine.id,
+    family,
+    fault: fault ? `${fault.kind.id} ${fault.site.id}` : NOTHING,
+    classTrue,
+    decided: verdict === 'decided',
+    trail,
+    leaders: ranked
+      .slice(0, 3)
+      .map(({ decision, share }) => `${decision.id} ${share.toFixed(2)}`)
+      .join(', '),
+    classSaid: said!.class,
+    classShare: said!.share,
+    classRight: said!.class === classTrue,
+    placeRight: h >= 0 && decisions.all[decisions.of[h]!] === ranked[0]!.decision,
+    placeShare: ranked[0]!.share,
+    readings: inOrder.length + caseFile.sweeps.length + caseFile.observations.length,
+    minutes,
+    brier: classes.reduce(
+      (sum, { class: sort, share }) => sum + (share - (sort === classTrue ? 1 : 0)) ** 2,
+      0,
+    ),
+    milliseconds,
+  };
+}
+
+/** Machines of every family with random faults, each worked through in one order. */
+export function workedCases(casesAMachine: number, order: Order, seed = 1): WorkedCase[] {
+  let state = seed;
+  const random = () => (state = (state * 16807) % 2147483647) / 2147483647;
+  return MACHINES.filter(({ telegrams }) => !telegrams).flatMap((machine) =>
+    Array.from({ length: casesAMachine }, () => {
+      const one = broughtIn(machine, random);
+      // Both orders meet the same machines, with the same noise.
+      const own = Math.floor(random() * 2147483646) + 1;
+      let ownState = own;
+      const ownRandom = () => (ownState = (ownState * 48271) % 2147483647) / 2147483647;
+      return workThrough(one, order, own, ownRandom);
+    }),
+  );
 }

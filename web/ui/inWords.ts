@@ -23,7 +23,7 @@ import {
 } from '@lettura/core/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
 import { causeOf, voltsInWords } from '@lettura/core/reasoning';
-import { ohmsInWords } from './ohmsInWords.ts';
+import { ohmsInWords } from '@lettura/core/quantity';
 import type { Units } from './units.ts';
 
 const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;

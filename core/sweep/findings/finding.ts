@@ -39,6 +39,7 @@ export const SWEEP_FINDINGS = [
   'lag',
   'noise',
   'travel',
+  'still',
   'figures',
   'backward',
   'marked-step',

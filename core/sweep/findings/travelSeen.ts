@@ -23,7 +23,7 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
   if (positions.length === 0)
     return [
       {
-        kind: 'travel',
+        kind: 'still',
         weight: 'note',
         sentence: 'Nothing was moved in this recording: it proves no travel.',
         channel,

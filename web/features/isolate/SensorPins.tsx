@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { pairWords, type MachineState } from '@lettura/core/evidence';
 import { pinJudged, pinReading, pinTests, type IsolatedSensor, type PinTest } from '@lettura/core/isolation';
 import { upperFirst } from '../../ui/inWords.ts';
-import { ohmsInWords } from '../../ui/ohmsInWords.ts';
+import { ohmsInWords } from '@lettura/core/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 

@@ -16,7 +16,7 @@ import {
 } from '@lettura/core/reasoning';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
-import { ohmsInWords } from '../../ui/ohmsInWords.ts';
+import { ohmsInWords } from '@lettura/core/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';

@@ -14,7 +14,7 @@ import {
   type TerminalFinding,
   type WireFinding,
 } from '@lettura/core/wireFinder';
-import { ohmsInWords } from '../../ui/ohmsInWords.ts';
+import { ohmsInWords } from '@lettura/core/quantity';
 import { roleOfPin } from './plugOf.ts';
 
 export interface TerminalTableProps {

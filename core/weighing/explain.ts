@@ -1,0 +1,217 @@
+import type { AnyEvidence } from '../evidence/index.ts';
+import type { CaseFile } from '../reasoning/index.ts';
+import type { Decisions } from './decisions.ts';
+import { decisionShares } from './decisions.ts';
+import { Outlook, type Foresight } from './foresight.ts';
+import { posterior, type Posterior } from './posterior.ts';
+import { observationWords, readingWords, shownWords } from './readingWords.ts';
+import { SWEEP_DRIVE } from './sweepLikelihood.ts';
+import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
+import type { Weigher } from './weigher.ts';
+
+export const STRENGTHS = ['decides', 'strong', 'some'] as const;
+export type Strength = (typeof STRENGTHS)[number];
+
+/** What one reading says to one cause. */
+export interface Statement {
+  readingId: string;
+  sentence: string;
+  strength: Strength;
+  /** Times as likely with this cause as without it. */
+  factor: number;
+}
+
+export interface Explanation {
+  speaksFor: Statement[];
+  speaksAgainst: Statement[];
+}
+
+/** A reading that the others make unlikely to be what it is noted as. */
+export interface Doubtful {
+  readingId: string;
+  sentence: string;
+  probability: number;
+}
+
+const DECIDES = 30;
+const STRONG = 6;
+const SOME = 1.8;
+const MOST_STATEMENTS = 5;
+
+/** For one decision: which readings speak for it and which against, each in a sentence, the strongest first. */
+export class Explainer {
+  readonly #weigher: Weigher;
+  readonly #caseFile: CaseFile;
+  readonly #decisions: Decisions;
+  readonly #weighed: WeighedCase;
+  readonly #before: Float64Array;
+  readonly #all: Float64Array;
+  readonly #alone = new Map<string, Float64Array>();
+  readonly #without = new Map<string, Float64Array>();
+  readonly #outlook: Outlook;
+  readonly #foresights = new Map<string, Foresight>();
+
+  constructor(weigher: Weigher, caseFile: CaseFile, weighed: WeighedCase, decisions: Decisions) {
+    this.#weigher = weigher;
+    this.#caseFile = caseFile;
+    this.#decisions = decisions;
+    this.#weighed = weighed;
+    const nothingRead = posterior({ ...weighed, readings: [] });
+    this.#before = decisionShares(decisions, nothingRead.shares);
+    this.#all = decisionShares(decisions, posterior(weighed).shares);
+    this.#outlook = new Outlook(weigher, caseFile, nothingRead, decisions);
+  }
+
+  of(decision: number): Explanation {
+    const told = this.#weighed.readings
+      .map((reading) => ({ reading, factor: this.#factor(reading, decision) }))
+      .filter(({ factor }) => factor >= SOME || factor <= 1 / SOME)
+      .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)))
+      .map(({ reading, factor }): Statement => {
+        const most = Math.max(factor, 1 / factor);
+        return {
+          readingId: reading.id,
+          sentence: this.#sentence(reading, decision, factor > 1),
+          strength: most >= DECIDES ? 'decides' : most >= STRONG ? 'strong' : 'some',
+          factor,
+        };
+      });
+    return {
+      speaksFor: told.filter(({ factor }) => factor > 1).slice(0, MOST_STATEMENTS),
+      speaksAgainst: told.filter(({ factor }) => factor < 1).slice(0, MOST_STATEMENTS),
+    };
+  }
+
+  /** The more telling of what it says by itself and what it says beside all others: either alone may be blind. */
+  #factor(reading: WeighedReading, decision: number): number {
+    const alone = odds(this.#sharesAlone(reading)[decision]!) / odds(this.#before[decision]!);
+    const beside = odds(this.#all[decision]!) / odds(this.#sharesWithout(reading)[decision]!);
+    const usable = [alone, beside].filter((factor) => Number.isFinite(factor) && factor > 0);
+    return usable.reduce((a, b) => (Math.abs(Math.log(b)) > Math.abs(Math.log(a)) ? b : a), 1);
+  }
+
+  #sharesAlone(reading: WeighedReading): Float64Array {
+    return this.#kept(this.#alone, reading, [reading]);
+  }
+
+  #sharesWithout(reading: WeighedReading): Float64Array {
+    return this.#kept(
+      this.#without,
+      reading,
+      this.#weighed.readings.filter((other) => other !== reading),
+    );
+  }
+
+  #kept(
+    known: Map<string, Float64Array>,
+    { id }: WeighedReading,
+    readings: readonly WeighedReading[],
+  ): Float64Array {
+    const before = known.get(id);
+    if (before) return before;
+    const shares = decisionShares(this.#decisions, posterior({ ...this.#weighed, readings }).shares);
+    known.set(id, shares);
+    return shares;
+  }
+
+  #sentence({ id, drive }: WeighedReading, decision: number, speaksFor: boolean): string {
+    if (drive === SWEEP_DRIVE)
+      return speaksFor ? 'The recording shows what this would show.' : 'The recording does not show it.';
+    const made = this.#caseFile.observations.find((one) => one.id === id);
+    if (made) return `${observationWords(made)}.`;
+    const reading = evidenceOf(this.#caseFile, id);
+    if (!reading) return '';
+    const words = readingWords(reading, this.#caseFile);
+    const would = this.#would(reading, decision);
+    if (!would) return `${words}.`;
+    return speaksFor ? `${words}: as it would be, ${would}.` : `${words}: with this it would be ${would}.`;
+  }
+
+  /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
+  #would(reading: AnyEvidence, decision: number): string | undefined {
+    const foresight =
+      this.#foresights.get(reading.id) ?? this.#outlook.at({ target: reading, state: reading.state });
+    this.#foresights.set(reading.id, foresight);
+    const { joint, scale } = foresight;
+    const row = joint[decision]!;
+    const total = row.reduce((sum, weight) => sum + weight, 0);
+    if (total <= 0) return undefined;
+    const at = (share: number): number => {
+      let sum = 0;
+      for (let step = 0; step < row.length; step++) if ((sum += row[step]!) >= share * total) return step;
+      return row.length - 1;
+    };
+    const [low, high] = [at(0.12), at(0.88)];
+    if (high - low > BROAD_SHARE * scale.steps) return undefined;
+    const words = (step: number) => shownWords(reading.kind, scale.readAt(step), this.#caseFile);
+    return high - low <= NARROW_STEPS ? `about ${words(at(0.5))}` : `${words(low)} to ${words(high)}`;
+  }
+
+  /** Readings that are more likely mistaken than not. */
+  doubtful(known: Posterior): Doubtful[] {
+    const { readings } = this.#weighed;
+    if (readings.length < FEWEST_OTHERS + 1) return [];
+    return readings.flatMap((reading) => {
+      const probability = mistakenProbability(reading, this.#weighed, known);
+      if (probability < DOUBTED) return [];
+      const taken = evidenceOf(this.#caseFile, reading.id);
+      if (!taken) return [];
+      const others = readings.length - 1;
+      return [
+        {
+          readingId: reading.id,
+          probability,
+          sentence: `${readingWords(taken, this.#caseFile)} does not go with the other ${others}: ${ASK[taken.kind]} Take it again.`,
+        },
+      ];
+    });
+  }
+
+  get weigher(): Weigher {
+    return this.#weigher;
+  }
+}
+
+const ASK: Record<AnyEvidence['kind'], string> = {
+  wire: 'was the probe on this wire, on this side of the plug?',
+  between: 'were both probes on this wire?',
+  ohms: 'was the power off, and nothing else connected?',
+  scan: 'was it this item, in this state?',
+  gauge: 'was the gauge on this tap, and had it settled?',
+};
+const BROAD_SHARE = 0.45;
+const NARROW_STEPS = 4;
+const DOUBTED = 0.7;
+const FEWEST_OTHERS = 3;
+
+const odds = (share: number): number => share / Math.max(1e-15, 1 - share);
+
+const evidenceOf = ({ readings, isolation }: CaseFile, id: string): AnyEvidence | undefined =>
+  [...readings, ...isolation].find((reading) => reading.id === id);
+
+/** How likely a reading is not what it is noted as, given everything else. */
+function mistakenProbability(
+  { drive, lists, listOf, floor }: WeighedReading,
+  { grids, sized }: WeighedCase,
+  { sizedShares, ofDrive }: Posterior,
+): number {
+  const nodes = grids.get(drive)!.weights.length;
+  const products = ofDrive.get(drive)!;
+  const T = TOLERANCES.length;
+  let probability = 0;
+  for (let k = 0; k < sized.length * T; k++) {
+    const share = sizedShares[k]!;
+    if (share < 1e-6) continue;
+    const list = lists[listOf[Math.floor(k / T)]!]!;
+    const t = k % T;
+    let sum = 0;
+    let mistaken = 0;
+    for (let node = 0; node < nodes; node++) {
+      const product = products[k * nodes + node]!;
+      sum += product;
+      mistaken += (product * floor) / list[t * nodes + node]!;
+    }
+    probability += (share * mistaken) / sum;
+  }
+  return probability;
+}

@@ -1,0 +1,200 @@
+import {
+  isTarget,
+  observationOf,
+  targetWords,
+  type Lane,
+  type MachineState,
+  type ProbePoint,
+} from '../evidence/index.ts';
+import { cautionsFor } from '../safety/index.ts';
+import type { CaseFile } from '../reasoning/index.ts';
+import type { Candidate } from './candidates.ts';
+import type { Decisions } from './decisions.ts';
+import { titleOf } from './decisionWords.ts';
+import type { Foresight } from './foresight.ts';
+import type { Suggestion } from './judge.ts';
+import { shownWords } from './readingWords.ts';
+import { SWEEP_OUTCOMES } from './sweepLikelihood.ts';
+
+/** A reading worth taking next, with all that a technician wants to know before moving the probe. */
+export interface NextReading {
+  target: Candidate['target'];
+  state: MachineState;
+  title: string;
+  why: string;
+  how: string;
+  cautions: string[];
+  minutes: number;
+  /** About what is to be done, in bits. */
+  bits: number;
+  /** What each answer would mean, the likeliest first. */
+  answers: { outcome: string; then: string; probability: number }[];
+}
+
+export function nextInWords(
+  { candidate, minutes, bits, foresight, forGate }: Suggestion,
+  decisions: Decisions,
+  caseFile: CaseFile,
+): NextReading {
+  const { target, state } = candidate;
+  const answers = answersOf(foresight, candidate, decisions, caseFile);
+  const told = [...new Set(answers.map(({ then }) => then))];
+  return {
+    target,
+    state,
+    title: titleOfCandidate(candidate),
+    why: forGate
+      ? `Before a part is named: ${lowerFirst(forGate.label)}.`
+      : told.length > 1
+        ? `Tells “${told[0]}” from “${told[1]}”.`
+        : `Makes surer of “${told[0] ?? ''}”.`,
+    how: howTo(candidate),
+    cautions: cautions(candidate),
+    minutes: Math.round(minutes * 2) / 2,
+    bits,
+    answers,
+  };
+}
+
+export function titleOfCandidate({ target }: Candidate): string {
+  switch (target.kind) {
+    case 'sweep':
+      return 'record a slow sweep';
+    case 'observation':
+      return lowerFirst(observationOf(target.observation).question);
+    default:
+      return targetWords(target);
+  }
+}
+
+const BLACK_LEAD = 'black lead on battery negative';
+
+function howTo({ target, state }: Candidate): string {
+  switch (target.kind) {
+    case 'observation':
+      return observationOf(target.observation).how;
+    case 'sweep':
+      return 'Open Sweeps, Record live: move it slowly from stop to stop and back, twice.';
+    case 'scan':
+      return `Read it in live data. ${bringInto(state)}`.trim();
+    case 'gauge':
+      return target.tap === 'manifold'
+        ? 'Put the gauge on a manifold port of its own, start the engine and let both settle.'
+        : 'Tee the gauge in next to the sensor, start the engine and let both settle.';
+    case 'ohms':
+      return 'Key off, plug off: measure across the pins of the sensor itself, never on a live circuit.';
+    case 'between':
+      return 'Both probes on the same wire, one at each end, plug connected, key on: the drop under load.';
+    case 'wire':
+      if (state.harness)
+        return `Unplug the other sensors on the reference, then read with the ${BLACK_LEAD}.`;
+      return state.plug === 'unplugged'
+        ? `Unplug the sensor with the key off, key on, probe the harness side gently, ${BLACK_LEAD}. The unplugging may set a code.`
+        : `Back-probe with the plug connected, ${BLACK_LEAD}. ${bringInto(state)}`.trim();
+  }
+}
+
+function bringInto({ engine, stimulus }: MachineState): string {
+  switch (stimulus?.kind) {
+    case 'pump':
+      return 'Put the hand pump on the sensor’s own port and hold it there.';
+    case 'held':
+      return 'Move the arm at the sensor by hand to about half way and hold it.';
+    case 'full-travel':
+      return 'Work pedal or lever as usual, to the far stop, and hold it there.';
+    case 'valve-open':
+      return 'Hold about 1,500 rpm and force the valve open.';
+    case undefined:
+      return engine === 'idle'
+        ? 'Start the engine and let it settle.'
+        : engine === 'held-revs'
+          ? 'Hold the revs steady.'
+          : '';
+  }
+}
+
+const LOOSE_OBJECTS = 'Engine off and cooled down before hands go near hoses, belts or ducts.';
+
+function cautions({ target, state }: Candidate): string[] {
+  if (target.kind === 'observation') {
+    return target.observation === 'stumbles'
+      ? cautionsFor({ kind: 'scan' }, state)
+      : target.observation === 'part-number'
+        ? []
+        : [LOOSE_OBJECTS];
+  }
+  if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state);
+  if (isTarget(target)) return cautionsFor(target, state);
+  const lane = laneOf(target.from);
+  return cautionsFor(lane ? { kind: 'wire', lane, place: 'plug' } : { kind: 'scan' }, state);
+}
+
+const laneOf = (point: ProbePoint): Lane | undefined => (typeof point === 'string' ? undefined : point.lane);
+
+/** Answers rarer than this are not worth the eye's time. */
+const WORTH_TELLING = 0.03;
+const MOST_TOLD = 4;
+
+interface Stretch {
+  decision: number;
+  from: number;
+  to: number;
+  probability: number;
+}
+
+/** The readings that would come, gathered by what would lead after them. */
+function answersOf(
+  { joint, scale }: Foresight,
+  { target, state }: Candidate,
+  decisions: Decisions,
+  caseFile: CaseFile,
+): NextReading['answers'] {
+  const stretches: Stretch[] = [];
+  const least = 0.02 / scale.steps;
+  for (let step = 0; step < scale.steps; step++) {
+    let overall = 0;
+    let decision = 0;
+    joint.forEach((row, d) => {
+      overall += row[step]!;
+      if (row[step]! > joint[decision]![step]!) decision = d;
+    });
+    if (overall < least && scale.steps > 4) continue;
+    const last = stretches.at(-1);
+    if (last?.decision === decision && step - last.to <= NEAR_STEPS) {
+      last.to = step;
+      last.probability += overall;
+    } else stretches.push({ decision, from: step, to: step, probability: overall });
+  }
+  return stretches
+    .filter(({ probability }) => probability >= WORTH_TELLING)
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, MOST_TOLD)
+    .map(({ decision, from, to, probability }) => ({
+      outcome: outcomeWords({ target, state }, from, to, scale.readAt, caseFile),
+      then: titleOf(decisions.all[decision]!.id),
+      probability,
+    }));
+}
+/** Stretches this near each other are one. */
+const NEAR_STEPS = 3;
+
+function outcomeWords(
+  { target }: Candidate,
+  from: number,
+  to: number,
+  readAt: (step: number) => number,
+  caseFile: CaseFile,
+): string {
+  if (target.kind === 'observation') {
+    const { yes, no } = observationOf(target.observation);
+    return from === 0 ? yes : no;
+  }
+  if (target.kind === 'sweep') {
+    const outcome = SWEEP_OUTCOMES[from]!;
+    return outcome === '' ? 'no dropout' : `track ${outcome.replace(' ', ' and ')} drops out`;
+  }
+  const [low, high] = [from, to].map((step) => shownWords(target.kind, readAt(step), caseFile));
+  return low === high ? `about ${low}` : `${low} to ${high}`;
+}
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,0 +1,49 @@
+import {
+  observationOf,
+  stateWords,
+  targetWords,
+  type AnyEvidence,
+  type ObservationMade,
+} from '../evidence/index.ts';
+import { formatWithBasis, ohmsInWords } from '../quantity/index.ts';
+import { gaugeAgainstSensor, voltsInWords, type CaseFile } from '../reasoning/index.ts';
+import type { Candidate } from './candidates.ts';
+
+/** A reading as one would say it: where, what, in which state. */
+export function readingWords(reading: AnyEvidence, caseFile: CaseFile): string {
+  return `${upperFirst(targetWords(reading))} ${valueWords(reading, caseFile)} (${stateWords(reading.state)})`;
+}
+
+export const observationWords = ({ observation, holds }: ObservationMade): string => {
+  const { question, yes, no } = observationOf(observation);
+  return `${question} ${upperFirst(holds ? yes : no)}`;
+};
+
+function valueWords(reading: AnyEvidence, caseFile: CaseFile): string {
+  const { profile, pressureUnit, ambient, gauge } = caseFile;
+  switch (reading.kind) {
+    case 'wire':
+    case 'between':
+      return voltsInWords(reading.volts);
+    case 'ohms':
+      return ohmsInWords(reading.ohms ?? Infinity);
+    case 'scan':
+      return formatWithBasis(reading.value, reading.measures, pressureUnit);
+    case 'gauge': {
+      const measured = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
+      return measured.ok
+        ? formatWithBasis(measured.value.value, profile.measures, pressureUnit)
+        : `${reading.pressureKpa.toFixed(1)} kPa`;
+    }
+  }
+}
+
+/** What an instrument would show, in words. */
+export function shownWords(kind: Candidate['target']['kind'], reads: number, caseFile: CaseFile): string {
+  if (kind === 'wire' || kind === 'between') return voltsInWords(Math.abs(reads) < 0.0005 ? 0 : reads);
+  if (kind === 'ohms') return ohmsInWords(reads);
+  const { profile, pressureUnit } = caseFile;
+  return formatWithBasis(reads, profile.measures, pressureUnit);
+}
+
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

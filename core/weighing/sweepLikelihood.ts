@@ -1,0 +1,52 @@
+import type { CaseFile } from '../reasoning/index.ts';
+import { effectsOf } from '../fault/index.ts';
+import type { SizedHypothesis } from './sizedHypotheses.ts';
+import type { WeighedReading } from './weighedCase.ts';
+import { TOLERANCES } from './weighedCase.ts';
+
+export const SWEEP_DRIVE = 'sweep';
+
+/** What a recording can show of the tracks: which of them dropped out, as `1`, `2`, `1 2` or nothing. */
+export type SweepOutcome = '' | '1' | '2' | '1 2';
+export const SWEEP_OUTCOMES: readonly SweepOutcome[] = ['', '1', '2', '1 2'];
+
+/** A slow sweep that passes a dead spot shows it this often, and shows one where there is none that often. */
+const SHOWN = 0.96;
+const IMAGINED = 0.015;
+
+/** What the newest recording shows; undefined where nothing was moved, or there is none. */
+export function sweepOutcome({ sweeps }: Pick<CaseFile, 'sweeps'>): SweepOutcome | undefined {
+  const newest = sweeps.findLast(({ uses }) => uses.includes('signal'));
+  if (!newest || newest.findings.some(({ kind }) => kind === 'still')) return undefined;
+  const tracks = newest.findings
+    .filter(({ kind, weight }) => kind === 'dropout' && weight === 'fault')
+    .map(({ channel }) => (newest.uses[channel] === 'second-signal' ? 2 : 1));
+  return [...new Set(tracks)].sort().join(' ') as SweepOutcome;
+}
+
+/** How likely an outcome of a recording is for one thing that may be wrong. */
+export function sweepLikelihood(outcome: SweepOutcome, { fault }: SizedHypothesis): number {
+  const dead = fault
+    ? effectsOf([fault]).find((effect) => effect.on === 'element' && effect.does === 'dead-spot')
+    : undefined;
+  return [1, 2].reduce((likelihood, track) => {
+    const dropped = outcome.includes(String(track));
+    const drops =
+      dead?.on === 'element' && dead.does === 'dead-spot' && dead.track === track ? SHOWN : IMAGINED;
+    return likelihood * (dropped ? drops : 1 - drops);
+  }, 1);
+}
+
+/** The recording as a reading: it speaks of the track alone, whatever the quantity was. */
+export function sweepReading(outcome: SweepOutcome, sized: readonly SizedHypothesis[]): WeighedReading {
+  const numbers = new Map<number, number>();
+  const lists: Float64Array[] = [];
+  const listOf = Int32Array.from(sized, (one) => {
+    const likelihood = sweepLikelihood(outcome, one);
+    const known =
+      numbers.get(likelihood) ?? lists.push(new Float64Array(TOLERANCES.length).fill(likelihood)) - 1;
+    numbers.set(likelihood, known);
+    return known;
+  });
+  return { id: SWEEP_DRIVE, drive: SWEEP_DRIVE, lists, listOf, floor: 0 };
+}
