@@ -4,6 +4,7 @@ export { SimulatedLogger } from './logger.ts';
 export { barometerDisplay, gaugeDisplay, type GaugeDisplay } from './gauges.ts';
 export { liveData, type LiveData } from './liveData.ts';
 export { BRILL_P4, BRILL_P4_SENSOR } from './machines/brillP4.ts';
+export { looksRight } from './look.ts';
 export { machineById, MACHINES } from './machines/index.ts';
 export { meterDisplay, ohmsDisplay, type MeterDisplay, type OhmsDisplay } from './meter.ts';
 export { measureTerminal, terminalsOf } from './plugTerminals.ts';

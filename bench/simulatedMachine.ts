@@ -1,4 +1,10 @@
-import { keyOn, movesSensorItself, type MachineState, type ProbePoint, type Lane } from '@lettura/core/evidence';
+import {
+  keyOn,
+  movesSensorItself,
+  type MachineState,
+  type ProbePoint,
+  type Lane,
+} from '@lettura/core/evidence';
 import { effectsOf, faultKind, faultOf, valueMet, type Effect, type Fault } from '@lettura/core/fault';
 import { Rig } from '@lettura/core/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
@@ -95,9 +101,7 @@ export function simulatedMachine(
     ],
     unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
-      const met = all.filter(
-        (effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)),
-      );
+      const met = all.filter((effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)));
       return valueMet(machine.quantity(state, surroundings), atRest, met);
     },
   };

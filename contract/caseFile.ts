@@ -25,8 +25,13 @@ export function caseFileOf(
   const noted = standing.findLast((reading) => reading.kind === 'ambient');
   const ambient = noted && ambientFrom(noted.ambient);
   const byId = new Map(instruments.map((instrument) => [instrument.id, instrument]));
+  const observations = new Map(
+    standing
+      .filter((reading) => reading.kind === 'observation')
+      .map(({ id, observation, holds }) => [observation, { id, observation, holds }]),
+  );
   const measured = standing
-    .filter((reading) => reading.kind !== 'ambient')
+    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
     .map((reading) => withInstrument(reading, byId));
   return {
     family: sensor.family,
@@ -36,6 +41,7 @@ export function caseFileOf(
     ambient: ambient?.ok ? ambient.value : undefined,
     readings: measured.filter(isPlain),
     isolation: measured.filter((reading) => !isPlain(reading)),
+    observations: [...observations.values()],
     sweeps: recordings.map(({ name, channels, findings }) => ({
       name,
       uses: channels.map(({ use }) => use),
@@ -47,7 +53,7 @@ export function caseFileOf(
   };
 }
 
-type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' }>;
+type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' | 'observation' }>;
 
 function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
   const reading = withPumpGauge(given, byId);

@@ -1,4 +1,8 @@
-import { CAUSE_IDS } from '@lettura/core/reasoning';
+import { decisionsFor, hypothesesFor } from '@lettura/core/weighing';
+import { LANES } from '@lettura/core/evidence';
+import { FAMILY_IDS } from '@lettura/core/family';
+import { MPX4115A } from '@lettura/core/transfer';
+import { wiringFor } from '@lettura/core/wiring';
 import { SHARED } from './testRecord.ts';
 import { expect, test } from 'vitest';
 import {
@@ -99,7 +103,12 @@ test('codes are written in capitals and must look like codes', () => {
 
 test('every cause of the reasoning can be recorded as a verdict, and nothing else', () => {
   const verdict = { id: uuid(1), jobId, decidedAt: '2026-11-24T08:00:00Z', note: '' };
-  for (const cause of [...CAUSE_IDS, 'not-proven'])
+  const wiring = wiringFor({ profile: MPX4115A, wires: LANES });
+  const causes = FAMILY_IDS.flatMap((family) =>
+    decisionsFor(hypothesesFor({ family, wiring })).all.map((decision) => decision.id),
+  );
+  // Also what was recorded before the weighing reasoned with the circuit.
+  for (const cause of [...causes, 'not-proven', 'reference-open', 'engine-vacuum'])
     expect(newVerdict.safeParse({ ...verdict, cause }).success).toBe(true);
   expect(newVerdict.safeParse({ ...verdict, cause: 'gremlins' }).success).toBe(false);
 });

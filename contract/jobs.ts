@@ -1,4 +1,4 @@
-import { CAUSE_IDS } from '@lettura/core/reasoning';
+import { causeTitle } from '@lettura/core/weighing';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { reading } from './readings.ts';
@@ -55,7 +55,13 @@ export const newVerdict = z.strictObject({
   id,
   jobId: id,
   decidedAt: instant,
-  cause: z.enum([...CAUSE_IDS, NOT_PROVEN]),
+  /** The name of a decision of the weighing; older records carry names from before it reasoned with the circuit. */
+  cause: z
+    .string()
+    .max(80)
+    .refine((cause) => cause === NOT_PROVEN || causeTitle(cause) !== undefined, {
+      error: 'No such cause is known: choose one that the weighing names.',
+    }),
   note: z.string().trim().max(2000),
 });
 export const verdict = newVerdict;

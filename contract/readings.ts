@@ -1,4 +1,11 @@
-import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/evidence';
+import {
+  GAUGE_TAPS,
+  LANES,
+  OBSERVATION_IDS,
+  PLACES,
+  samePoint,
+  type ProbePoint,
+} from '@lettura/core/evidence';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,
@@ -87,6 +94,14 @@ export const newReading = z.discriminatedUnion('kind', [
       instrumentId,
     })
     .refine(twoPoints, ONE_POINT),
+  /** Something looked at rather than measured. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('observation'),
+    observation: z.enum(OBSERVATION_IDS),
+    /** As it should be. */
+    holds: z.boolean(),
+  }),
   z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
   z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
 ]);

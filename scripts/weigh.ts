@@ -1,7 +1,7 @@
-// npm run -s weigh -- job.json: weighs a job as the API gives it (GET /api/jobs/{id}) by its circuit, and prints the causes.
+// npm run -s weigh -- job.json: weighs a job as the API gives it (GET /api/jobs/{id}) by its circuit: verdict, causes with their reasons, what to read next.
 import { readFileSync } from 'node:fs';
 import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
-import { posterior, Weigher } from '@lettura/core/weighing';
+import { weighJob } from '@lettura/core/weighing';
 import { z } from 'zod';
 
 const [path] = process.argv.slice(2);
@@ -15,21 +15,5 @@ if (!given.success) {
   process.exit(2);
 }
 const { sensor, job } = given.data;
-const caseFile = caseFileOf(given.data, 'kPa');
-const weigher = new Weigher(caseFile, lanesOf({ ...sensor, pins: job.pins ?? sensor.pins }));
-const weighed = weigher.caseOf(caseFile);
-console.log(
-  JSON.stringify(
-    {
-      readings: weighed.readings.length,
-      causes: posterior(weighed).map(({ hypothesis: { id, class: sort, title }, share }) => ({
-        id,
-        class: sort,
-        title,
-        share: Number(share.toPrecision(4)),
-      })),
-    },
-    undefined,
-    2,
-  ),
-);
+const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
+console.log(JSON.stringify(weighJob(caseFileOf(given.data, 'kPa'), wires), undefined, 2));

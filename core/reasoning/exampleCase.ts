@@ -24,6 +24,7 @@ export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}):
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings,
   isolation: [],
+  observations: [],
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import type { Evidence, MachineState } from '../evidence/index.ts';
 import type { Instrument, MeterAccuracy } from '../uncertainty/index.ts';
 import { exampleCase } from './exampleCase.ts';
-import { laneSegments, weigh } from './index.ts';
+import { findingsIn, laneSegments } from './index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const coarse: Instrument<MeterAccuracy> = {
@@ -24,7 +24,9 @@ const wire = (
   ...(meter ? { meter } : {}),
 });
 const outcomes = (...readings: Evidence[]) =>
-  Object.fromEntries(weigh(exampleCase(readings)).findings.map(({ check, outcomes: o }) => [check, o[0]]));
+  Object.fromEntries(
+    findingsIn(exampleCase(readings)).findings.map(({ check, outcomes: o }) => [check, o[0]]),
+  );
 
 // 4.80 V is 0.10 V too low beyond the usual 0.1 V: the common meter errs by 0.026 V, the old one by 0.29 V.
 test('4.80 V of reference is low by a good meter, and not proven low by a coarse one', () => {

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { AnyEvidence, Lane, MachineState, Place } from '../evidence/index.ts';
 import { exampleCase } from './exampleCase.ts';
-import { laneSegments, supplyCheck, threeViews, weigh } from './index.ts';
+import { findingsIn, laneSegments, supplyCheck, threeViews } from './index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -59,7 +59,7 @@ test('what speaks for a stretch is said with the readings that say it', () => {
   expect(view).toMatchObject({ because: '81 mV are lost over it under load.', readingIds: [reading.id] });
 });
 
-test('readings with something attached are not weighed as if nothing were', () => {
+test('readings with something attached answer none of the questions of a sound harness', () => {
   const jumped: MachineState = {
     ...koeo,
     harness: {
@@ -69,7 +69,7 @@ test('readings with something attached are not weighed as if nothing were', () =
     },
   };
   const isolation = [volts('reference', 'plug', 0.02, jumped)];
-  expect(weigh(exampleCase([], { isolation })).causes).toEqual([]);
+  expect(findingsIn(exampleCase([], { isolation })).findings).toEqual([]);
 });
 
 test('the supply in its order: loaded, unloaded, at the unit, and the return twice', () => {
@@ -101,7 +101,7 @@ test('three views: the first neighbouring pair that disagrees is the one to look
 
 test('live data that moves while the volts stay points at a digital line; where both move, nothing does', () => {
   const said = (...readings: Parameters<typeof exampleCase>[0]) =>
-    weigh(exampleCase(readings)).remarks.some(({ sentence }) => sentence.includes('may be digital'));
+    findingsIn(exampleCase(readings)).remarks.some(({ sentence }) => sentence.includes('may be digital'));
   expect(
     said(volts('signal', 'plug', 2.4), scan(100), volts('signal', 'plug', 2.42, idle), scan(35, idle)),
   ).toBe(true);

@@ -21,6 +21,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
       ambient: undefined,
       readings: evidence,
       isolation: [],
+      observations: [],
       sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,

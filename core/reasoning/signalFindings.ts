@@ -13,7 +13,7 @@ import { formatValue, isPressure, MEASURANDS } from '../quantity/index.ts';
 import { signalBand } from '../transfer/index.ts';
 import { compareValues, fromLimits, measuredValue, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { movedBy } from './familyScope.ts';
+import { movedBy } from './movedBy.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
 import { liveAgainstWire } from './liveAgainstWire.ts';

@@ -5,7 +5,13 @@ import { Rig } from '../rig/index.ts';
 import { signalFromValue, valueAtNominal } from '../transfer/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
-import { sizedHypotheses, type KnownBias, type SizedHypothesis } from './sizedHypotheses.ts';
+import {
+  sizedHypotheses,
+  solvedSizes,
+  type KnownBias,
+  type SizedHypothesis,
+  type SolvedSize,
+} from './sizedHypotheses.ts';
 
 /** Spots that the circuit answers for; a gauge is no part of it. */
 export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }>;
@@ -18,6 +24,19 @@ const QUANTITY_NODES = 5;
 /** Temperatures at which a thermistor is looked at: air and engine bay, from frost to heat. */
 export const CELSIUS_NODES: readonly number[] = [-20, 0, 10, 20, 30, 45, 65, 90, 120];
 const ROOM_CELSIUS = 20;
+const DRIVING: MachineState = { engine: 'koeo', plug: 'connected' };
+/** Where the size of a fault shows most. */
+const TELLING_SPOTS: readonly CircuitSpot[] = [
+  { kind: 'scan' },
+  { kind: 'wire', lane: 'reference', place: 'plug' },
+  { kind: 'wire', lane: 'return', place: 'plug' },
+  { kind: 'wire', lane: 'signal', place: 'plug' },
+  { kind: 'wire', lane: 'second-signal', place: 'plug' },
+];
+const TOLD_APART_VOLTS = 0.04;
+const MOST_STEPS = 16;
+/** What a fault does to the quantity itself is looked at in as many steps. */
+const QUANTITY_STEPS = 4;
 /** Nearer than this to a straight line it is one: far below what any meter tells. */
 const STRAIGHT_VOLTS = 5e-4;
 
@@ -39,6 +58,8 @@ export class Answers {
   readonly #rigs: Readonly<Record<KnownBias, Rig>>;
   readonly #nodeVolts: readonly [first: number, last: number];
   readonly #nodeValues: readonly number[];
+  /** Of the solved sizes: what they do to the circuit. */
+  readonly #solvedSizes: readonly SolvedSize[];
   readonly #effects: readonly (readonly Effect[])[];
   readonly #known = new Map<string, AnswerTable>();
 
@@ -46,9 +67,9 @@ export class Answers {
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
     this.#sensor = sensor;
     this.#restingValue = restingValue;
-    this.sized = sizedHypotheses(hypotheses, sensor.profile.bias);
+    this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
     // What happens to the quantity before the sensor is no matter of the circuit.
-    this.#effects = this.sized.map(({ fault }) =>
+    this.#effects = this.#solvedSizes.map(({ fault }) =>
       fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
     );
     const { profile } = sensor;
@@ -59,6 +80,7 @@ export class Answers {
     this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
       valueAtNominal(first + ((last - first) * i) / (QUANTITY_NODES - 1), profile),
     );
+    this.sized = sizedHypotheses(this.#solvedSizes, this.#stepsBy(TELLING_SPOTS));
   }
 
   /** Of a sound sensor in a sound circuit, in volts. */
@@ -76,24 +98,12 @@ export class Answers {
     const key = keyOf(spot, state, axis);
     const known = this.#known.get(key);
     if (known) return known;
+    const solved = this.#solvedRows(spot, state, axis);
     const rows: Float64Array[] = [];
     const numbers = new Map<string, number>();
-    const solved = new Map<number, Float64Array>();
-    const solvedAt = (s: number): Float64Array => {
-      const before = solved.get(s);
-      if (before) return before;
-      const row = this.#solved(spot, state, axis, this.sized[s]!.bias, this.#effects[s]!);
-      solved.set(s, row);
-      return row;
-    };
     const rowOf = new Int32Array(this.sized.length);
-    this.sized.forEach(({ solvedBelow, solvedAbove, past, sound }, s) => {
-      // Whatever has no effect on the circuit answers as if nothing were wrong.
-      if (s !== sound && this.#effects[s]!.length === 0) {
-        rowOf[s] = rowOf[sound]!;
-        return;
-      }
-      const row = past === 0 ? solvedAt(s) : mixed(solvedAt(solvedBelow), solvedAt(solvedAbove), past);
+    this.sized.forEach(({ solvedBelow, solvedAbove, past }, s) => {
+      const row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
       const name = row.join(' ');
       const before = numbers.get(name);
       rowOf[s] = before ?? rows.push(row) - 1;
@@ -111,6 +121,32 @@ export class Answers {
       QUANTITY_NODES - 1,
       Math.max(0, ((soundVolts - first) / (last - first)) * (QUANTITY_NODES - 1)),
     );
+  }
+
+  /** What an instrument would show for each solved size; whatever has no effect on the circuit answers as if nothing were wrong. */
+  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): Float64Array[] {
+    const rows: Float64Array[] = [];
+    let sound: Float64Array | undefined;
+    this.#solvedSizes.forEach(({ fault, bias }, size) => {
+      const effects = this.#effects[size]!;
+      const row = fault && effects.length === 0 ? sound! : this.#solved(spot, state, axis, bias, effects);
+      if (!fault) sound = row;
+      rows.push(row);
+    });
+    return rows;
+  }
+
+  /** So many sizes between two solved ones that a meter hardly tells one from the next. */
+  #stepsBy(spots: readonly CircuitSpot[]): (solvedSize: number) => number {
+    const seen = spots
+      .filter((spot) => spot.kind !== 'wire' || this.#sensor.wires.includes(spot.lane))
+      .map((spot) => this.#solvedRows(spot, DRIVING, 'quantity'));
+    return (size) => {
+      const { fault } = this.#solvedSizes[size]!;
+      if (fault && effectsOf([fault]).some(({ on }) => on === 'quantity')) return QUANTITY_STEPS;
+      const farthest = Math.max(...seen.map((rows) => distance(rows[size]!, rows[size + 1]!)));
+      return Math.min(MOST_STEPS, Math.max(1, Math.ceil(farthest / TOLD_APART_VOLTS)));
+    };
   }
 
   #solved(
@@ -186,6 +222,10 @@ const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
     state.harness,
     axis,
   ]);
+
+/** The farthest apart that two rows are anywhere. */
+const distance = (a: Float64Array, b: Float64Array): number =>
+  a.reduce((most, reads, node) => Math.max(most, Math.abs(reads - b[node]!)), 0);
 
 /** Between two sizes: ohms by their logarithm, volts on a line. */
 const mixed = (below: Float64Array, above: Float64Array, past: number): Float64Array =>

@@ -20,7 +20,8 @@ export interface Candidate {
 }
 
 /** How hard a place is to get at on this machine. */
-export type Reach = 'easy' | 'awkward' | 'out-of-reach';
+export const REACHES = ['easy', 'awkward', 'out-of-reach'] as const;
+export type Reach = (typeof REACHES)[number];
 export type Reaches = Readonly<Partial<Record<Place, Reach>>>;
 
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };

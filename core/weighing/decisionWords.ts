@@ -30,10 +30,7 @@ export function decisionWords(id: string): DecisionWords | undefined {
               `${wires}: bad contact in the sensor plug`,
               'Clean and tension the terminal, look behind it for a broken crimp, then read again.',
             )
-          : about(
-              `${wires} wire open or green, ${where}`,
-              `Repair it ${where}; then read again at both ends.`,
-            );
+          : about(`${wires} wire ${where}`, `Repair it ${where}; then read again at both ends.`);
     case 'wire-to-ground':
       return about(
         `${wires} wire touches ground`,

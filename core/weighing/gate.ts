@@ -1,4 +1,4 @@
-import { keyOn, type AnyEvidence, type Lane, type Place } from '../evidence/index.ts';
+import { keyOn, type AnyEvidence, type Lane, type MachineState, type Place } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { NEIGHBOURS_OFF, type Candidate } from './candidates.ts';
 import type { Decision } from './decisions.ts';
@@ -7,19 +7,21 @@ import { decisionWords } from './decisionWords.ts';
 /** One thing that must be on record before a part may be named. */
 export interface GateItem {
   label: string;
-  shown: boolean;
+  /** Refuted: it was read, and is not as it must be. */
+  state: 'proven' | 'missing' | 'refuted';
   /** The reading that would show it. */
   reading: Candidate;
 }
 
-const KOEO = { engine: 'koeo', plug: 'connected' } as const;
+const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
+const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
 const SUPPLY_LABELS: Partial<Record<Lane, string>> = {
-  reference: 'Reference read at the plug, loaded',
-  'second-reference': 'Second reference read at the plug, loaded',
-  'battery-feed': 'Battery feed read at the plug, loaded',
-  return: 'Return read at the plug, loaded',
-  'second-return': 'Second return read at the plug, loaded',
+  reference: 'Reference good at the plug, loaded',
+  'second-reference': 'Second reference good at the plug, loaded',
+  'battery-feed': 'Battery feed good at the plug, loaded',
+  return: 'Return good at the plug, loaded',
+  'second-return': 'Second return good at the plug, loaded',
 };
 const PLACE_LABELS: Record<Place, string> = {
   unit: 'Read at the control unit',
@@ -27,62 +29,88 @@ const PLACE_LABELS: Record<Place, string> = {
   plug: 'Read at the sensor plug',
 };
 
+/** Common practice, with the error of a common meter: of the nominal reference, of battery voltage, against battery negative. */
+const REFERENCE_SHARES = [0.965, 1.035] as const;
+const LEAST_FEED_VOLTS = 10.5;
+const MOST_RETURN_VOLTS = 0.06;
+
 /**
- * What must have been looked at before a verdict on a decision, whatever the weights say: a part is condemned only with its
- * supply and return read at its plug, loaded, and its signal seen there; a wire, between two readings of it; a control unit, by
- * its own terminals.
+ * What must have been read before a verdict on a decision, whatever the weights say: a part is condemned only with its supply
+ * and return good at its plug, loaded, and its signal seen there; a wire, between two readings of it; a control unit, by its own
+ * terminals.
  */
 export function gateItems(
   { class: sort, id }: Decision,
-  { readings, isolation }: CaseFile,
+  { readings, isolation, profile }: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
   const taken = [...readings, ...isolation];
-  const at = (lane: Lane, place: Place, label: string, harness?: Candidate['state']): GateItem => ({
-    label,
-    shown: taken.some((one) => isAt(one, lane, place, harness !== undefined)),
-    reading: { target: { kind: 'wire', lane, place }, state: harness ?? KOEO },
-  });
   const has = (lane: Lane) => wires.includes(lane);
+  const newest = (lane: Lane, place: Place, state: MachineState) =>
+    taken.findLast((one) => isAt(one, lane, place, state));
+  const read = (lane: Lane, place: Place, label: string, state = KOEO): GateItem => ({
+    label,
+    state: newest(lane, place, state) ? 'proven' : 'missing',
+    reading: { target: { kind: 'wire', lane, place }, state },
+  });
+  const good = (lane: Lane): GateItem => {
+    const item = read(lane, 'plug', SUPPLY_LABELS[lane]!);
+    const loaded = newest(lane, 'plug', KOEO);
+    if (!loaded || isGood(loaded, lane, profile.nominalReferenceVolts)) return item;
+    // A sensor may pull its own supply down: then it is back as soon as the plug is off.
+    const unloaded = newest(lane, 'plug', PLUG_OFF);
+    const label = 'Supply back with the plug off';
+    if (lane.endsWith('return')) return { ...item, state: 'refuted' };
+    if (!unloaded) return read(lane, 'plug', label, PLUG_OFF);
+    const isBack = isGood(unloaded, lane, profile.nominalReferenceVolts);
+    return { ...item, label, state: isBack ? 'proven' : 'refuted' };
+  };
   switch (sort) {
     case 'sensor':
     case 'wrong-part':
     case 'nothing':
       return [
-        ...(Object.keys(SUPPLY_LABELS) as Lane[])
-          .filter(has)
-          .map((lane) => at(lane, 'plug', SUPPLY_LABELS[lane]!)),
-        at('signal', 'plug', 'Signal seen at the plug'),
+        ...(Object.keys(SUPPLY_LABELS) as Lane[]).filter(has).map(good),
+        read('signal', 'plug', 'Signal seen at the plug'),
       ];
     case 'control-unit': {
       const [lane = 'return'] = decisionWords(id)?.lanes ?? [];
       if (!has(lane)) return [];
-      const own = at(lane, 'unit', 'Read at the control unit’s own terminal');
-      return id.startsWith('unit-gives-no-reference')
-        ? [own, at(lane, 'plug', 'Still wrong with the other sensors off', NEIGHBOURS_OFF)]
+      const own = read(lane, 'unit', 'Read at the control unit’s own terminal');
+      return id.startsWith('unit-gives-no-reference') && lane === 'reference'
+        ? [own, read(lane, 'plug', 'Still wrong with the other sensors off', NEIGHBOURS_OFF)]
         : [own];
     }
     case 'wire': {
       const [kind = '', site = ''] = id.split(' ');
       const [name, joint] = site.split(':');
       const lane = wires.find((wire) => wire === name);
-      if (kind !== 'wire' || !lane) return [];
-      const atPlug = at(lane, 'plug', PLACE_LABELS.plug);
+      if (kind !== 'wire' || !lane || lane.startsWith('motor')) return [];
       // On either side of the stretch that is accused.
-      if (joint === 'first')
-        return [at(lane, 'unit', PLACE_LABELS.unit), at(lane, 'connector', PLACE_LABELS.connector)];
-      return joint === 'second' ? [at(lane, 'connector', PLACE_LABELS.connector), atPlug] : [atPlug];
+      const places = (
+        { first: ['unit', 'connector'], second: ['connector', 'plug'], plug: ['plug'] } as const
+      )[joint as 'first' | 'second' | 'plug'];
+      return places.map((place) => read(lane, place, PLACE_LABELS[place]));
     }
     case 'physical':
       return [];
   }
 }
 
-const isAt = (reading: AnyEvidence, lane: Lane, place: Place, neighboursOff: boolean): boolean =>
+function isGood(reading: AnyEvidence, lane: Lane, nominalVolts: number): boolean {
+  if (reading.kind !== 'wire') return false;
+  const { volts } = reading;
+  if (lane.endsWith('return')) return Math.abs(volts) <= MOST_RETURN_VOLTS;
+  if (lane === 'battery-feed') return volts >= LEAST_FEED_VOLTS;
+  const [low, high] = REFERENCE_SHARES;
+  return volts >= low * nominalVolts && volts <= high * nominalVolts;
+}
+
+const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineState): boolean =>
   reading.kind === 'wire' &&
   reading.lane === lane &&
   reading.place === place &&
   keyOn(reading.state) &&
-  reading.state.plug === 'connected' &&
+  reading.state.plug === state.plug &&
   (reading.state.harness?.attachments ?? []).length === 0 &&
-  (reading.state.harness?.neighboursOff ?? []).length > 0 === neighboursOff;
+  (reading.state.harness?.neighboursOff ?? []).length > 0 === (state.harness !== undefined);

@@ -20,16 +20,13 @@ export interface Hypothesis {
   site?: FaultSite;
   /** Of all hypotheses together they sum to one. */
   prior: number;
-  /** The same fault in every size that is looked at, each as likely; one without effect for `nothing`. */
+  /** The same fault in sizes from end to end of its range; one without effect for `nothing`. */
   sizes: readonly (Fault | undefined)[];
 }
 
 export const NOTHING = 'nothing';
-/** For so many sizes the circuit is solved. */
-const SOLVED_SIZES = 13;
-/** As many steps between two of them, on a line: a size then lies within the doubt of a reading. */
-export const STEPS_BETWEEN = 4;
-const SIZES = (SOLVED_SIZES - 1) * STEPS_BETWEEN + 1;
+/** For so many sizes the circuit is solved; between two of them it goes on a line. */
+const SIZES = 13;
 
 /** Everything that can be wrong with one sensor, its harness and its unit; each fault of the catalogue at each of its sites. */
 export function hypothesesFor(

@@ -2,6 +2,7 @@ export {
   candidatesFor,
   drivenStates,
   minutesFor,
+  REACHES,
   type Candidate,
   type Reach,
   type Reaches,
@@ -15,3 +16,25 @@ export { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 export { MISTAKEN_SHARE } from './readingLikelihood.ts';
 export { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 export { Weigher } from './weigher.ts';
+export { causeTitle } from './causeTitle.ts';
+export { decisionWords, titleOf } from './decisionWords.ts';
+export type { Doubtful, Statement, Strength } from './explain.ts';
+export type { NextReading } from './nextWords.ts';
+export { missingProof } from './provenByReadings.ts';
+export {
+  changesNothing,
+  CIRCUMSTANCE_IDS,
+  circumstanceWords,
+  NO_WHAT_IF,
+  type CircumstanceId,
+  type WhatIf,
+} from './whatIf.ts';
+export {
+  weigherFor,
+  weighInStages,
+  weighJob,
+  type CauseClass,
+  type JobWeighing,
+  type Verdict,
+  type WeighedCause,
+} from './weighJob.ts';

@@ -6,6 +6,7 @@ import { Outlook, worthOf, type Foresight, type Worth } from './foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { posterior, type Posterior } from './posterior.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
+import type { WeighedCase } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
 
 /** A class is named from here on. */
@@ -23,6 +24,16 @@ export interface Ranked {
   share: number;
 }
 
+/** What the readings on record come to. */
+export interface Standing {
+  weighed: WeighedCase;
+  posterior: Posterior;
+  decisions: Decisions;
+  ranked: readonly Ranked[];
+  classes: readonly { class: Decision['class']; share: number }[];
+  gate: readonly GateItem[];
+}
+
 export interface Suggestion extends Worth {
   candidate: Candidate;
   minutes: number;
@@ -31,19 +42,98 @@ export interface Suggestion extends Worth {
   forGate?: GateItem;
 }
 
-export interface Judgement {
-  posterior: Posterior;
-  decisions: Decisions;
-  ranked: readonly Ranked[];
-  classes: readonly { class: Decision['class']; share: number }[];
-  gate: readonly GateItem[];
+export interface Judgement extends Standing {
   /** The best first. */
   suggestions: readonly Suggestion[];
   verdict: 'decided' | 'open' | 'cannot-tell';
 }
 
-export interface JudgeOptions {
-  reaches?: Reaches;
+/** Weighs the record as it stands. */
+export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing {
+  const known = posterior(weighed);
+  const decisions = decisionsFor(weighed.hypotheses);
+  const shares = decisionShares(decisions, known.shares);
+  const ranked = decisions.all
+    .map((decision, d) => ({ decision, share: shares[d]! }))
+    .sort((a, b) => b.share - a.share);
+  return {
+    weighed,
+    posterior: known,
+    decisions,
+    ranked,
+    classes: classShares(decisions, shares),
+    gate: gateItems(ranked[0]!.decision, caseFile, wires),
+  };
+}
+
+/** Looks at every reading that could be taken next, one after the other, so that whoever asks can stop in between. */
+export function* lookAhead(
+  weigher: Weigher,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+  standing: Standing,
+  reaches: Reaches = {},
+): Generator<Suggestion> {
+  const { weighed, posterior: known, decisions, gate } = standing;
+  const outlook = new Outlook(weigher, caseFile, known, decisions);
+  const taken = [...caseFile.readings, ...caseFile.isolation];
+  const isTaken = (candidate: Candidate): boolean => {
+    const { target, state } = candidate;
+    if (target.kind === 'sweep') return weighed.readings.some(({ drive }) => drive === SWEEP_DRIVE);
+    if (target.kind === 'observation')
+      return caseFile.observations.some(({ observation }) => observation === target.observation);
+    const before = taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length;
+    // What stands against a verdict is worth reading once more.
+    const refuted = gate.some((item) => item.state === 'refuted' && sameReading(item.reading, candidate));
+    return before > (refuted ? 1 : 0);
+  };
+  for (const candidate of candidatesFor(caseFile, wires)) {
+    if (placesOf(candidate.target).some((place) => reaches[place] === 'out-of-reach')) continue;
+    if (isTaken(candidate)) continue;
+    const foresight = outlook.at(candidate);
+    const forGate = gate.find((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
+    yield {
+      candidate,
+      minutes: minutesFor(candidate, taken, reaches),
+      foresight,
+      ...worthOf(foresight),
+      ...(forGate ? { forGate } : {}),
+    };
+  }
+}
+
+/** Whether a verdict may be given, and in which order the readings that are left are worth taking. */
+export function judgementOn(standing: Standing, suggestions: readonly Suggestion[]): Judgement {
+  const { classes, ranked, gate } = standing;
+  const sure = classes[0]!.share >= CLASS_SHARE && ranked[0]!.share >= PLACE_SHARE;
+  const missing = suggestions.filter(({ forGate }) => forGate);
+  const doubts = suggestions.filter(
+    ({ mayChangeTheMind, minutes, bits }) =>
+      bits > LEAST_BITS && mayChangeTheMind > MAY_CHANGE && minutes <= CHEAP_MINUTES,
+  );
+  const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
+  const verdict =
+    sure && gate.every(({ state }) => state === 'proven') && doubts.length === 0
+      ? 'decided'
+      : missing.length === 0 && telling.length === 0
+        ? 'cannot-tell'
+        : 'open';
+  const needed = sure ? suggestions : suggestions.map(({ forGate: _forGate, ...one }) => one);
+  const byWorth = [...needed].sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
+  // Once one leads clearly, what stands between it and a verdict goes first.
+  const first = sure ? [...missing].sort((a, b) => a.minutes - b.minutes) : [];
+  return { ...standing, suggestions: [...first, ...byWorth.filter((one) => !first.includes(one))], verdict };
+}
+
+/** All of it at once. */
+export function judge(
+  weigher: Weigher,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+  reaches: Reaches = {},
+): Judgement {
+  const standing = standingOf(weigher.caseOf(caseFile), caseFile, wires);
+  return judgementOn(standing, [...lookAhead(weigher, caseFile, wires, standing, reaches)]);
 }
 
 const sameReading = (a: Candidate, b: Candidate): boolean =>
@@ -53,70 +143,3 @@ const sameReading = (a: Candidate, b: Candidate): boolean =>
   b.target.kind !== 'observation' &&
   sameTarget(a.target, b.target) &&
   sameState(a.state, b.state);
-
-/** Weighs a job, looks for what to read next, and says whether a verdict may be given. */
-export function judge(
-  weigher: Weigher,
-  caseFile: CaseFile,
-  wires: readonly Lane[],
-  { reaches = {} }: JudgeOptions = {},
-): Judgement {
-  const weighed = weigher.caseOf(caseFile);
-  const known = posterior(weighed);
-  const decisions = decisionsFor(weighed.hypotheses);
-  const shares = decisionShares(decisions, known.shares);
-  const ranked = decisions.all
-    .map((decision, d) => ({ decision, share: shares[d]! }))
-    .sort((a, b) => b.share - a.share);
-  const classes = classShares(decisions, shares);
-  const leader = ranked[0]!;
-  const gate = gateItems(leader.decision, caseFile, wires);
-  const outlook = new Outlook(weigher, caseFile, known, decisions);
-  const taken = [...caseFile.readings, ...caseFile.isolation];
-  const suggestions = candidatesFor(caseFile, wires)
-    .filter(({ target }) => placesOf(target).every((place) => reaches[place] !== 'out-of-reach'))
-    .filter(
-      ({ target, state }) =>
-        !(target.kind === 'sweep'
-          ? weighed.readings.some(({ drive }) => drive === SWEEP_DRIVE)
-          : target.kind === 'observation'
-            ? caseFile.observations.some(({ observation }) => observation === target.observation)
-            : taken.some((one) => sameTarget(one, target) && sameState(one.state, state))),
-    )
-    .map((candidate): Suggestion => {
-      const foresight = outlook.at(candidate);
-      const forGate = gate.find(({ shown, reading }) => !shown && sameReading(reading, candidate));
-      return {
-        candidate,
-        minutes: minutesFor(candidate, taken, reaches),
-        foresight,
-        ...worthOf(foresight),
-        ...(forGate ? { forGate } : {}),
-      };
-    })
-    .sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
-  const sure = classes[0]!.share >= CLASS_SHARE && leader.share >= PLACE_SHARE;
-  const missing = suggestions.filter(({ forGate }) => forGate);
-  const doubts = suggestions.filter(
-    ({ mayChangeTheMind, minutes, bits }) =>
-      bits > LEAST_BITS && mayChangeTheMind > MAY_CHANGE && minutes <= CHEAP_MINUTES,
-  );
-  const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
-  const verdict =
-    sure && missing.length === 0 && doubts.length === 0
-      ? 'decided'
-      : missing.length === 0 && telling.length === 0
-        ? 'cannot-tell'
-        : 'open';
-  // Once one leads clearly, what stands between it and a verdict goes first.
-  const first = sure ? [...missing].sort((a, b) => a.minutes - b.minutes) : [];
-  return {
-    posterior: known,
-    decisions,
-    ranked,
-    classes,
-    gate,
-    suggestions: [...first, ...suggestions.filter((one) => !first.includes(one))],
-    verdict,
-  };
-}

@@ -193,8 +193,17 @@ function outcomeWords(
     const outcome = SWEEP_OUTCOMES[from]!;
     return outcome === '' ? 'no dropout' : `track ${outcome.replace(' ', ' and ')} drops out`;
   }
-  const [low, high] = [from, to].map((step) => shownWords(target.kind, readAt(step), caseFile));
-  return low === high ? `about ${low}` : `${low} to ${high}`;
+  const words = (step: number) => shownWords(target.kind, readAt(step), caseFile);
+  const [low, high] = [words(from), words(to)];
+  if (low === high) return `about ${low}`;
+  if (target.kind === 'wire' || target.kind === 'between') {
+    // Nobody looks for a minus sign, or for more than a battery has.
+    if (readAt(from) < -0.02) return `below ${high}`;
+    if (readAt(to) > HIGHEST_LOOKED_FOR_VOLTS) return `above ${low}`;
+  }
+  return `${low} to ${high}`;
 }
+
+const HIGHEST_LOOKED_FOR_VOLTS = 12;
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -52,8 +52,11 @@ test('what is usual in a state has most of the weight, and everything that the s
 });
 
 test('without an expectation everything is as likely; a hand holds a position where it says', () => {
-  const unknown = quantityGrid(koeo, exampleCase([], { ambient: undefined }));
-  expect(new Set(unknown.weights).size).toBe(1);
+  const rail = quantityGrid(koeo, exampleCase([], { family: 'fuel-rail-pressure' }));
+  expect(new Set(rail.weights).size).toBe(1);
+  // As long as nobody says how high the workshop lies, it is somewhere between the sea and the hills.
+  const anywhere = quantityGrid(koeo, exampleCase([], { ambient: undefined }));
+  expect(massBetween(anywhere, 84, 104)).toBeGreaterThan(0.9);
   const pedal = { ...EXAMPLE_PROFILE, measures: 'position', lowest: 0, highest: 100 } as const;
   const held = { ...koeo, stimulus: { kind: 'held', percent: 40 } } as const;
   const grid = quantityGrid(held, exampleCase([], { family: 'pedal', profile: pedal }));
@@ -61,19 +64,24 @@ test('without an expectation everything is as likely; a hand holds a position wh
 });
 
 test('a voltage speaks loudest where it is predicted, and a mistaken one never rules anything out', () => {
-  const at = (volts: number, grid = 0) => voltsLikelihood(volts, 2.5, 0.01, grid);
+  const at = (volts: number, grid = 0) => voltsLikelihood(volts, 2.5, 0.01, grid, 5);
   expect(at(2.5)).toBeGreaterThan(at(2.52));
   expect(at(2.52)).toBeGreaterThan(at(2.6));
-  expect(at(60)).toBeCloseTo(MISTAKEN_SHARE / 14, 12);
+  expect(at(60)).toBeCloseTo((0.4 * MISTAKEN_SHARE) / 14, 12);
+  // A slipped probe shows what another wire carries rather than anything.
+  expect(at(0)).toBeGreaterThan(20 * at(1));
+  expect(at(5)).toBeGreaterThan(20 * at(4));
   expect(at(2.6, 0.1)).toBeGreaterThan(at(2.6));
   // It is a density: over all voltages it sums to what is not mistaken, and a little.
   let sum = 0;
   for (let volts = 0; volts < 5; volts += 0.001) sum += 0.001 * at(volts);
-  expect(sum).toBeCloseTo(1 - MISTAKEN_SHARE + (5 / 14) * MISTAKEN_SHARE, 3);
+  // Of what a slipped probe shows, half of each peak lies in this range, and 5 of the 14 V of the rest.
+  expect(sum).toBeCloseTo(1 - MISTAKEN_SHARE + (0.3 + (0.4 * 5) / 14) * MISTAKEN_SHARE, 3);
 });
 
 test('live data speaks for the input that it comes from; a lost signal may show anything', () => {
-  const scan = (value: number, volts: number) => scanLikelihood({ value }, volts, 0, 1, EXAMPLE_PROFILE);
+  const scan = (value: number, volts: number) =>
+    scanLikelihood({ value }, volts, 0, 1, EXAMPLE_PROFILE, false);
   // 2.5 V are 61.5 kPa.
   expect(scan(61.5, 2.5)).toBeGreaterThan(20 * scan(80, 2.5));
   expect(scan(118, 0.02)).toBe(scan(20, 0.02));

@@ -10,6 +10,8 @@ export interface QuantityGrid {
 }
 
 const BAND_NODES = 25;
+/** From 1,500 m to a high over the sea. */
+const ANYWHERE_KPA_ABS = [84, 103.5] as const;
 const RANGE_NODES = 41;
 /** As often as this a machine does what its family does in a state; else it may do anything that the sensor can show. */
 const USUAL_RUNNING = 0.9;
@@ -43,8 +45,16 @@ function usualBand(state: MachineState, context: ValueContext): [number, number]
     const slack = HELD_SLACK_SHARE * (highest - lowest);
     return [at - slack, at + slack];
   }
-  const expected = expectedValue({ ...state, plug: 'connected' }, context);
-  return expected.ok ? [expected.value.lowest, expected.value.highest] : undefined;
+  const at = (within: ValueContext) => expectedValue({ ...state, plug: 'connected' }, within);
+  const expected = at(context);
+  if (expected.ok) return [expected.value.lowest, expected.value.highest];
+  if (expected.problem.code !== 'needs-ambient') return undefined;
+  // Nobody works far from these: as long as nobody has said, it is somewhere between the sea and the hills.
+  const bands = ANYWHERE_KPA_ABS.map((pressureKpaAbs) =>
+    at({ ...context, ambient: { pressureKpaAbs, expandedUncertaintyKpa: 0, source: 'altitude' } }),
+  );
+  const [hills, sea] = bands;
+  return hills?.ok && sea?.ok ? [hills.value.lowest, sea.value.highest] : undefined;
 }
 
 /** The middles of so many equal steps. */

@@ -1,54 +1,80 @@
-import type { Fault } from '../fault/index.ts';
+import { faultOf, type Fault } from '../fault/index.ts';
 import type { Bias } from '../transfer/index.ts';
-import { STEPS_BETWEEN, type Hypothesis } from './hypotheses.ts';
+import type { Hypothesis } from './hypotheses.ts';
 
 export type KnownBias = Exclude<Bias, 'unknown'>;
 
-/** One hypothesis in one of its sizes, on one way that the unit's input may be biased. */
+/** One hypothesis in one size for which the circuit is solved, on one way that the unit's input may be biased. */
+export interface SolvedSize {
+  hypothesis: number;
+  fault: Fault | undefined;
+  bias: KnownBias;
+}
+
+/** One hypothesis in one of its sizes: between two that are solved. */
 export interface SizedHypothesis {
   /** Number of the hypothesis. */
   hypothesis: number;
   fault: Fault | undefined;
-  bias: KnownBias;
-  /** The sized hypothesis that nothing is wrong, on the same bias. */
-  sound: number;
   /** Of the hypothesis itself, of which all sizes sum to one. */
   weight: number;
+  /** The sized hypothesis that nothing is wrong, on the same bias. */
+  sound: number;
   /** The next smaller and the next larger size, itself at an end: what lies between them was not looked at. */
   smaller: number;
   larger: number;
-  /** Where the circuit is solved around it, and how far it is from the first of the two to the second. */
+  /** Which solved sizes it lies between, and how far from the first to the second. */
   solvedBelow: number;
   solvedAbove: number;
   past: number;
 }
 
-/** All sizes of all hypotheses in one row, in which the weighing works; twice where the bias is not known. */
-export function sizedHypotheses(hypotheses: readonly Hypothesis[], bias: Bias): SizedHypothesis[] {
-  const biases: readonly KnownBias[] = bias === 'unknown' ? ['pull-down', 'pull-up'] : [bias];
-  let first = 0;
-  return biases.flatMap((one) => {
-    const sound = first;
-    return hypotheses.flatMap(({ sizes }, hypothesis) => {
-      const from = first;
-      first += sizes.length;
-      const last = first - 1;
-      const steps = sizes.length > STEPS_BETWEEN ? STEPS_BETWEEN : 1;
-      return sizes.map((fault, i): SizedHypothesis => {
-        const solvedBelow = from + i - (i % steps);
-        return {
-          hypothesis,
-          fault,
-          bias: one,
-          sound,
-          weight: 1 / sizes.length / biases.length,
-          smaller: Math.max(from, from + i - 1),
-          larger: Math.min(last, from + i + 1),
-          solvedBelow,
-          solvedAbove: i % steps === 0 ? solvedBelow : solvedBelow + steps,
-          past: (i % steps) / steps,
-        };
-      });
-    });
-  });
+/** All solved sizes of all hypotheses in one row; twice where the bias is not known. */
+export const solvedSizes = (hypotheses: readonly Hypothesis[], bias: Bias): SolvedSize[] =>
+  (bias === 'unknown' ? (['pull-down', 'pull-up'] as const) : [bias]).flatMap((one) =>
+    hypotheses.flatMap(({ sizes }, hypothesis) => sizes.map((fault) => ({ hypothesis, fault, bias: one }))),
+  );
+
+/**
+ * All sizes of all hypotheses in one row, in which the weighing works.
+ *
+ * @param stepsAfter how many sizes to look at between a solved size and the next: as many as an instrument tells apart
+ */
+export function sizedHypotheses(
+  solved: readonly SolvedSize[],
+  stepsAfter: (solvedSize: number) => number,
+): SizedHypothesis[] {
+  const all: SizedHypothesis[] = [];
+  const biases = new Set(solved.map(({ bias }) => bias)).size;
+  let sound = 0;
+  for (let first = 0; first < solved.length;) {
+    const { hypothesis, fault, bias } = solved[first]!;
+    let last = first;
+    while (solved[last + 1]?.hypothesis === hypothesis && solved[last + 1]?.bias === bias) last++;
+    const from = all.length;
+    if (!fault) sound = from;
+    const one = { hypothesis, sound, smaller: from, larger: from };
+    if (first === last)
+      all.push({ ...one, fault, weight: 1 / biases, solvedBelow: first, solvedAbove: first, past: 0 });
+    for (let size = first; size < last; size++) {
+      const steps = stepsAfter(size);
+      for (let step = 0; step < steps; step++) {
+        const past = (step + 0.5) / steps;
+        all.push({
+          ...one,
+          fault: faultOf(fault!.kind, fault!.site, (size - first + past) / (last - first)),
+          weight: 1 / biases / steps / (last - first),
+          solvedBelow: size,
+          solvedAbove: size + 1,
+          past,
+        });
+      }
+    }
+    for (let s = from; s < all.length; s++) {
+      all[s]!.smaller = Math.max(from, s - 1);
+      all[s]!.larger = Math.min(all.length - 1, s + 1);
+    }
+    first = last + 1;
+  }
+  return all;
 }

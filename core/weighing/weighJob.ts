@@ -1,13 +1,22 @@
 import type { Lane } from '../evidence/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../reasoning/index.ts';
-import type { Reaches } from './candidates.ts';
 import type { Decision } from './decisions.ts';
 import { decisionWords, titleOf } from './decisionWords.ts';
 import { Explainer, type Doubtful, type Statement } from './explain.ts';
-import { judge, PLACE_SHARE, type Judgement } from './judge.ts';
+import type { GateItem } from './gate.ts';
+import {
+  judgementOn,
+  lookAhead,
+  PLACE_SHARE,
+  standingOf,
+  type Judgement,
+  type Standing,
+  type Suggestion,
+} from './judge.ts';
 import { kindsWithin } from './kindsWithin.ts';
 import { nextInWords, type NextReading } from './nextWords.ts';
 import { Weigher } from './weigher.ts';
+import { NO_WHAT_IF, underCircumstances, withoutReadings, type WhatIf } from './whatIf.ts';
 
 export type CauseClass = Decision['class'];
 
@@ -30,18 +39,15 @@ export type Verdict =
   | { decided: true; cause: string; class: CauseClass; sentence: string }
   | { decided: false; sentence: string };
 
-export interface GateItemShown {
-  label: string;
-  shown: boolean;
-}
-
 /** Everything that the readings of a job come to, in words and numbers, ready to be shown or sent. */
 export interface JobWeighing {
+  /** How far it has come: `next` has the verdict and what to read next, `reasons` everything. */
+  stage: 'ranked' | 'next' | 'reasons';
   /** Ranked; empty while nothing was read, since no ranking comes from nothing. */
   causes: WeighedCause[];
   verdict: Verdict;
   /** What must be on record before the leading cause may be named. */
-  gate: GateItemShown[];
+  gate: Pick<GateItem, 'label' | 'state'>[];
   /** The best three readings to take next. */
   next: NextReading[];
   /** Readings that the others contradict. */
@@ -55,63 +61,101 @@ export interface JobWeighing {
 const WORTH_EXPLAINING = 0.01;
 const MOST_EXPLAINED = 5;
 const MOST_SUGGESTED = 3;
-
-export interface WeighOptions {
-  reaches?: Reaches;
-}
+/** After so many candidates the best so far are shown. */
+const FIRST_LOOK = 8;
 
 /** The whole weighing of a job at once. */
 export function weighJob(
   caseFile: CaseFile,
   wires: readonly Lane[],
-  options: WeighOptions = {},
+  whatIf: WhatIf = NO_WHAT_IF,
 ): JobWeighing {
-  const weigher = weigherFor(caseFile, wires);
-  const judgement = judge(weigher, caseFile, wires, options);
-  return inWords(weigher, caseFile, judgement);
+  let last: JobWeighing | undefined;
+  for (const stage of weighInStages(caseFile, wires, whatIf)) last = stage ?? last;
+  return last!;
 }
 
-export function inWords(weigher: Weigher, caseFile: CaseFile, judgement: Judgement): JobWeighing {
-  const { decisions, ranked, gate, suggestions, posterior } = judgement;
-  const weighed = weigher.caseOf(caseFile);
+/**
+ * The weighing of a job as it comes: first the ranking, then the readings worth taking next while they are looked for, then
+ * the reasons. Gives undefined in between, so that whoever runs it can stop.
+ */
+export function* weighInStages(
+  onRecord: CaseFile,
+  wires: readonly Lane[],
+  whatIf: WhatIf = NO_WHAT_IF,
+): Generator<JobWeighing | undefined> {
+  const caseFile = withoutReadings(onRecord, whatIf.without);
+  const weigher = weigherFor(caseFile, wires);
+  const own = weigher.caseOf(caseFile);
+  const weighed = { ...own, hypotheses: underCircumstances(own.hypotheses, whatIf.circumstances) };
+  const standing = standingOf(weighed, caseFile, wires);
+  const shown = standing.ranked.filter(
+    ({ decision, share }, i) =>
+      (i < MOST_EXPLAINED && (i === 0 || share >= WORTH_EXPLAINING)) || decision.id === whatIf.suppose,
+  );
+  const explainer = new Explainer(weigher, caseFile, weighed, standing.decisions);
   const nothingRead = weighed.readings.length === 0;
-  const explainer = new Explainer(weigher, caseFile, weighed, decisions);
-  const causes = ranked
-    .filter(({ share }, i) => i === 0 || share >= WORTH_EXPLAINING)
-    .slice(0, MOST_EXPLAINED)
-    .map(({ decision, share }): WeighedCause => {
-      const words = decisionWords(decision.id);
-      return {
-        cause: decision.id,
-        title: words?.title ?? decision.id,
-        class: decision.class,
-        remedy: words?.remedy ?? '',
-        lanes: words?.lanes ?? [],
-        share,
-        kinds: kindsWithin(decision, weigher.hypotheses, posterior),
-        ...explainer.of(decisions.all.indexOf(decision)),
-      };
-    });
-  return {
+  const bare = shown.map(({ decision, share }) => causeOf(decision, share, standing));
+  const wrong = disagreements(caseFile);
+  const view = (stage: JobWeighing['stage'], judgement: Judgement, causes: WeighedCause[]): JobWeighing => ({
+    stage,
     causes: nothingRead ? [] : causes,
     verdict: nothingRead
       ? { decided: false, sentence: 'Not proven yet: no reading says anything so far.' }
-      : verdictOn(judgement),
-    gate: nothingRead ? [] : gate.map(({ label, shown }) => ({ label, shown })),
-    next: suggestions
+      : stage === 'ranked'
+        ? { decided: false, sentence: 'Looking for what to read next.' }
+        : verdictOn(judgement, wrong),
+    gate: nothingRead ? [] : standing.gate.map(({ label, state }) => ({ label, state })),
+    next: judgement.suggestions
       .slice(0, MOST_SUGGESTED)
-      .map((suggestion) => nextInWords(suggestion, decisions, caseFile)),
-    doubtful: explainer.doubtful(posterior),
-    disagreements: disagreements(caseFile),
+      .map((suggestion) => nextInWords(suggestion, standing.decisions, caseFile)),
+    doubtful: stage === 'reasons' ? explainer.doubtful(standing.posterior) : [],
+    disagreements: wrong,
     overturns: nothingRead ? undefined : overturns(judgement, caseFile),
+  });
+
+  const found: Suggestion[] = [];
+  yield view('ranked', judgementOn(standing, found), bare);
+  for (const suggestion of lookAhead(weigher, caseFile, wires, standing, whatIf.reaches)) {
+    found.push(suggestion);
+    yield found.length === FIRST_LOOK ? view('ranked', judgementOn(standing, found), bare) : undefined;
+  }
+  const judgement = judgementOn(standing, found);
+  yield view('next', judgement, bare);
+  const causes: WeighedCause[] = [];
+  for (const cause of bare) {
+    const decision = standing.decisions.all.findIndex(({ id }) => id === cause.cause);
+    causes.push({ ...cause, ...explainer.of(decision) });
+    yield undefined;
+  }
+  yield view('reasons', judgement, causes);
+}
+
+function causeOf(decision: Decision, share: number, { weighed, posterior }: Standing): WeighedCause {
+  const words = decisionWords(decision.id);
+  return {
+    cause: decision.id,
+    title: words?.title ?? decision.id,
+    class: decision.class,
+    remedy: words?.remedy ?? '',
+    lanes: words?.lanes ?? [],
+    share,
+    kinds: kindsWithin(decision, weighed.hypotheses, posterior),
+    speaksFor: [],
+    speaksAgainst: [],
   };
 }
 
 /** What a verdict may say on these readings, without the search for the next one: what guards the record. */
-function verdictOn({ ranked, classes, gate, verdict, suggestions }: Judgement): Verdict {
+function verdictOn(
+  { ranked, classes, gate, verdict, suggestions }: Judgement,
+  wrong: readonly Remark[],
+): Verdict {
   const leader = ranked[0]!;
   const words = decisionWords(leader.decision.id);
   const title = words?.title ?? leader.decision.id;
+  if (verdict === 'decided' && leader.decision.class === 'nothing' && wrong.length > 0)
+    return { decided: false, sentence: `Not proven yet: something is wrong. ${wrong[0]!.sentence}` };
   if (verdict === 'decided')
     return {
       decided: true,
@@ -119,16 +163,20 @@ function verdictOn({ ranked, classes, gate, verdict, suggestions }: Judgement): 
       class: leader.decision.class,
       sentence: `${title}. ${words?.remedy ?? ''}`,
     };
-  const missing = gate.filter(({ shown }) => !shown).map(({ label }) => lowerFirst(label));
+  const labelled = (wanted: GateItem['state']) =>
+    gate.filter(({ state }) => state === wanted).map(({ label }) => lowerFirst(label));
+  const [missing, refuted] = [labelled('missing'), labelled('refuted')];
   const second = ranked[1];
   const why =
-    missing.length > 0
-      ? `still to show: ${missing.join('; ')}`
-      : verdict === 'cannot-tell'
-        ? `these readings cannot tell it from “${second ? titleOf(second.decision.id) : ''}”, and none that is left would`
-        : leader.share >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
-          ? `a cheap reading may still change the mind (${suggestions[0] ? lowerFirst(nextTitle(suggestions[0])) : ''})`
-          : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
+    refuted.length > 0
+      ? `against it: “${refuted[0]}” does not hold`
+      : missing.length > 0
+        ? `still to show: ${missing.join('; ')}`
+        : verdict === 'cannot-tell'
+          ? `these readings cannot tell it from “${second ? titleOf(second.decision.id) : ''}”, and none that is left would`
+          : leader.share >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
+            ? `a cheap reading may still change the mind (${suggestions[0] ? lowerFirst(nextTitle(suggestions[0])) : ''})`
+            : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
   return { decided: false, sentence: `Not proven yet. “${title}” leads; ${why}.` };
 }
 

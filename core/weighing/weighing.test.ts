@@ -66,6 +66,7 @@ test('no reference at the plug but 5 V at the unit: the reference wire, in a par
     wire('reference', 'plug', 0.02),
     wire('reference', 'unit', 4.99),
     wire('return', 'plug', 0.003),
+    wire('signal', 'plug', 0.01),
   ]);
   expect(found.of('wire-open reference', 'two-wires-open reference')).toBeGreaterThan(0.95);
   expect(found.of('wire-open reference:plug', 'wire-open reference:unit')).toBeLessThan(0.02);

@@ -2,6 +2,7 @@ import {
   barometerDisplay,
   gaugeDisplay,
   liveData,
+  looksRight,
   MACHINES,
   meterDisplay,
   recordSweep,
@@ -164,24 +165,11 @@ function read(
 }
 
 /** A look finds most of what is there to be seen, and now and then what is not. */
-const FOUND: Record<ObservationId, (fault: Fault) => boolean> = {
-  'plug-contacts': ({ kind, site }) => kind.class === 'wire' && site.id.endsWith(':plug'),
-  hose: ({ kind }) => kind.id === 'hose',
-  'hose-routing': ({ kind }) => kind.id === 'hoses-swapped',
-  arm: ({ kind }) => kind.id === 'linkage',
-  duct: ({ kind }) => kind.id === 'unmetered-air',
-  stumbles: ({ kind }) => kind.id === 'restricted-passages',
-  'part-number': ({ kind }) => kind.class === 'wrong-part',
-};
 const LOOK_FINDS = 0.9;
 const LOOK_IMAGINES = 0.03;
 
-function look(
-  { faults }: SimulatedMachine,
-  observation: ObservationId,
-  random: () => number,
-): ObservationMade {
-  const there = faults.some(FOUND[observation]);
+function look(machine: SimulatedMachine, observation: ObservationId, random: () => number): ObservationMade {
+  const there = !looksRight(machine, observation);
   return { id: observation, observation, holds: random() >= (there ? LOOK_FINDS : LOOK_IMAGINES) };
 }
 

@@ -4,6 +4,7 @@ import type {
   GaugeTap,
   HarnessWork,
   Lane,
+  ObservationId,
   Place,
   PlugState,
   ProbePoint,
@@ -139,6 +140,9 @@ export const readingTable = pgTable(
     measures: text().$type<Measurand>(),
     liveValue: doublePrecision('live_value'),
     instrumentId: uuid('instrument_id').references(() => instrumentTable.id),
+    observation: text().$type<ObservationId>(),
+    /** Of an observation: as it should be. */
+    holds: boolean(),
     ambient: jsonb().$type<AmbientSource>(),
     recordedAt: recordedAt(),
   },
@@ -153,6 +157,7 @@ export const readingTable = pgTable(
           or (${t.liveValue} is not null and ${t.measures} is not null)
         when 'between' then ${t.volts} is not null and ${t.fromPoint} is not null and ${t.toPoint} is not null
         when 'ohms' then ${t.fromPoint} is not null and ${t.toPoint} is not null
+        when 'observation' then ${t.observation} is not null and ${t.holds} is not null
         when 'ambient' then ${t.ambient} is not null
         when 'withdrawal' then ${t.supersedes} is not null
         else false end`,

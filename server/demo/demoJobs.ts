@@ -1,7 +1,6 @@
 import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
 import type { AmbientSource } from '@lettura/core/quantity';
 import type { CaseLetter } from '@lettura/bench';
-import type { CauseId } from '@lettura/core/reasoning';
 
 type Reading =
   | {
@@ -27,7 +26,7 @@ export interface DemoJob {
   openedHoursAgo: number;
   ambient?: AmbientSource;
   readings: Reading[];
-  verdict?: { cause: CauseId; note: string };
+  verdict?: { cause: string; note: string };
   practiceSeed?: number;
   /** A slow travel logged on a simulated machine with this case. */
   sweep?: { machineId: string; caseLetter: CaseLetter };
@@ -51,7 +50,7 @@ export const DEMO_JOBS: DemoJob[] = [
       { lane: 'reference', place: 'connector', typed: 'ref conn 4.98', volts: 4.98 },
     ],
     verdict: {
-      cause: 'reference-open',
+      cause: 'wire reference:second',
       note: 'Wire broken under the clip behind the cooling fan, 20 cm from the plug. The new sensor was never at fault.',
     },
   },
@@ -72,7 +71,7 @@ export const DEMO_JOBS: DemoJob[] = [
       { tap: 'manifold', typed: 'gauge manifold 13.75 inHg vac', vacuumInHg: 13.75, engine: 'idle' },
     ],
     verdict: {
-      cause: 'engine-vacuum',
+      cause: 'low-vacuum',
       note: 'Timing belt one tooth late. The sensor on order goes back.',
     },
   },

@@ -53,6 +53,8 @@ export function toRow(reading: Reading): typeof readingTable.$inferInsert {
         ohms: reading.ohms,
         instrumentId: reading.instrumentId,
       };
+    case 'observation':
+      return { ...common, observation: reading.observation, holds: reading.holds };
     case 'ambient':
       return { ...common, ambient: reading.ambient };
     case 'withdrawal':
@@ -117,6 +119,13 @@ export function fromRow(row: Row): Reading {
         to: present(row.toPoint, row),
         ohms: row.ohms,
         ...takenWith(row),
+      };
+    case 'observation':
+      return {
+        ...common,
+        kind: 'observation',
+        observation: present(row.observation, row),
+        holds: present(row.holds, row),
       };
     case 'ambient':
       return { ...common, kind: 'ambient', ambient: present(row.ambient, row) };

@@ -1,6 +1,6 @@
-import { caseFileOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
+import { caseFileOf, lanesOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/problem';
-import { weigh } from '@lettura/core/reasoning';
+import { missingProof } from '@lettura/core/weighing';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
@@ -28,10 +28,12 @@ export const verdictStore = (db: Database) => {
       if (given.cause !== NOT_PROVEN && !(await find(given.id))) {
         const sheet = await jobs.sheet(given.jobId);
         if (!sheet.ok) return sheet;
-        const { verdict } = weigh(caseFileOf(sheet.value, 'kPa'));
-        if (!verdict.decided || verdict.cause !== given.cause) {
+        const { sensor, job } = sheet.value;
+        const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
+        const missing = missingProof(given.cause, caseFileOf(sheet.value, 'kPa'), wires);
+        if (missing !== undefined) {
           const next = 'Take the next reading, or record the job as not proven yet.';
-          return fail('gate-not-met', verdict.sentence, next);
+          return fail('gate-not-met', missing, next);
         }
       }
       return recordOnce(

@@ -2,11 +2,13 @@ import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import {
   driveWords,
   harnessWords,
+  observationOf,
   pairWords,
   PLUG_WORDS,
   pointWords,
   TAP_WORDS,
   type MachineState,
+  type ObservationId,
   type Spot,
   type Target,
 } from '@lettura/core/evidence';
@@ -22,7 +24,8 @@ import {
   type AmbientSource,
 } from '@lettura/core/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
-import { causeOf, voltsInWords } from '@lettura/core/reasoning';
+import { voltsInWords } from '@lettura/core/reasoning';
+import { causeTitle, type CauseClass } from '@lettura/core/weighing';
 import { ohmsInWords } from '@lettura/core/quantity';
 import type { Units } from './units.ts';
 
@@ -44,6 +47,10 @@ export function valueInWords(reading: Reading, units: Units): string {
       return reading.measures === 'absolute-pressure'
         ? `${formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)} abs`
         : formatWithBasis(reading.value, reading.measures, units.absolute);
+    case 'observation': {
+      const { yes, no } = observationOf(reading.observation);
+      return reading.holds ? yes : no;
+    }
     case 'ambient':
       return ambientSourceInWords(reading.ambient, units);
     case 'withdrawal':
@@ -51,7 +58,9 @@ export function valueInWords(reading: Reading, units: Units): string {
   }
 }
 
-export function placeInWords(reading: Spot | { kind: 'ambient' | 'withdrawal' }): string {
+export function placeInWords(
+  reading: Spot | { kind: 'observation'; observation: ObservationId } | { kind: 'ambient' | 'withdrawal' },
+): string {
   switch (reading.kind) {
     case 'wire':
       return upperFirst(pointWords(reading));
@@ -62,6 +71,8 @@ export function placeInWords(reading: Spot | { kind: 'ambient' | 'withdrawal' })
       return `Gauge ${TAP_WORDS[reading.tap]}`;
     case 'scan':
       return 'Live data';
+    case 'observation':
+      return observationOf(reading.observation).question;
     case 'ambient':
       return 'Ambient pressure';
     case 'withdrawal':
@@ -124,7 +135,7 @@ export const briefState = (state: MachineState): string =>
   ].join(', ');
 
 export const causeInWords = (cause: JobVerdict['cause']): string =>
-  cause === NOT_PROVEN ? 'Not proven yet' : causeOf(cause).title;
+  cause === NOT_PROVEN ? 'Not proven yet' : (causeTitle(cause) ?? cause);
 
 /** A pressure on the vacuum scale; above ambient it says so instead of showing a minus. */
 export function vacuumInWords(kpaAbs: number, ambient: Ambient, units: Units): string {
@@ -133,14 +144,15 @@ export function vacuumInWords(kpaAbs: number, ambient: Ambient, units: Units): s
   return vacuumKpa < 0 ? `${size} above ambient` : `${size} of vacuum`;
 }
 
-const CLASS_WORDS = {
+const CLASS_WORDS: Record<CauseClass, string> = {
   sensor: 'sensor',
   wire: 'wire',
   'control-unit': 'control unit',
   physical: 'physical cause',
-  'nothing-found': 'nothing found',
-} as const;
-export const classInWords = (verdictClass: keyof typeof CLASS_WORDS): string => CLASS_WORDS[verdictClass];
+  'wrong-part': 'wrong part',
+  nothing: 'nothing found',
+};
+export const classInWords = (of: CauseClass): string => CLASS_WORDS[of];
 
 export function ageInWords(instant: string, nowMs: number): string {
   const minutes = Math.round((nowMs - Date.parse(instant)) / 60_000);

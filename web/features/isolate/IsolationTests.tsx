@@ -54,8 +54,7 @@ export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         Worked out on the usual circuit of such a sensor
         {caseFile.profile.bias === 'unknown' ? ', its input taken as pulled down' : ''}; volts against battery
-        negative. A reading taken here goes on record with what was attached; the weighing does not count it
-        yet.
+        negative. A reading taken here goes on record with what was attached, and is weighed with it.
       </Typography>
     </>
   );

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { lanesOf } from '@lettura/contract';
+
 import { ENGINE_STATES, isTarget, sameState, stateWords, type MachineState } from '@lettura/core/evidence';
 import { formatPressure } from '@lettura/core/quantity';
-import { comparisonsIn } from '@lettura/core/reasoning';
-import { useEffect } from 'react';
+import { comparisonsIn, findingsIn } from '@lettura/core/reasoning';
+import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
@@ -13,6 +13,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
 import { FindingList } from '../sweeps/index.ts';
+import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, pairInWords, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
 
 /** The job on paper: what was read, what it proves, and what was decided. */
@@ -24,10 +25,12 @@ export default function ReportPage() {
 }
 
 function Report({ sheet }: { sheet: Sheet }) {
-  const { job, vehicle, sensor, caseFile, weighing, verdicts } = sheet;
+  const { job, vehicle, sensor, caseFile, verdicts, lanes } = sheet;
+  const { weighing } = useWeighing(caseFile, lanes);
+  const { findings } = useMemo(() => findingsIn(caseFile), [caseFile]);
   const units = useSelector(selectUnits);
   const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
-  const [leader] = weighing.causes;
+  const [leader] = weighing?.causes ?? [];
   const verdict = verdicts.at(-1);
   useEffect(() => {
     document.title = `${vehicle.name} · report · Lettura`;
@@ -69,15 +72,24 @@ function Report({ sheet }: { sheet: Sheet }) {
       )}
 
       <Heading>What the readings say</Heading>
-      <Typography>{weighing.verdict.sentence}</Typography>
-      {weighing.disagreements.map(({ sentence }) => (
+      <Typography>{weighing ? weighing.verdict.sentence : 'The readings are being weighed.'}</Typography>
+      {weighing?.disagreements.map(({ sentence }) => (
         <Typography key={sentence} sx={{ fontWeight: 600 }}>
           ✕ {sentence}
         </Typography>
       ))}
-      {leader && weighing.gate && <GateList gate={weighing.gate} title={leader.title} />}
+      {leader && weighing && <GateList gate={weighing.gate} title={leader.title} />}
+      {leader && (
+        <Box component="ul" aria-label="Why" sx={{ pl: 2.5 }}>
+          {[...leader.speaksFor, ...leader.speaksAgainst].map(({ readingId, sentence, factor }) => (
+            <li key={readingId}>
+              <strong>{factor > 1 ? 'For' : 'Against'}:</strong> {sentence}
+            </li>
+          ))}
+        </Box>
+      )}
       <Box component="ul" sx={{ pl: 2.5 }}>
-        {weighing.findings.map(({ check, sentence }) => (
+        {findings.map(({ check, sentence }) => (
           <li key={check}>{sentence}</li>
         ))}
       </Box>
@@ -87,7 +99,7 @@ function Report({ sheet }: { sheet: Sheet }) {
           <Heading>{upperFirst(briefState(state))}</Heading>
           <Lanes
             caseFile={caseFile}
-            lanes={lanesOf({ ...sensor, pins: job.pins ?? sensor.pins })}
+            lanes={lanes}
             selected={{ kind: 'scan' }}
             harness={state.harness}
             padOf={(target) => {

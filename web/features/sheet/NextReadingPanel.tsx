@@ -1,55 +1,172 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { NextReading, Weighing } from '@lettura/core/reasoning';
+import { observationOf, type ObservationId, type Place } from '@lettura/core/evidence';
+import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/weighing';
 import { Cautions } from '../../ui/Cautions.tsx';
-import { briefState, placeInWords, upperFirst } from '../../ui/inWords.ts';
+import { briefState, upperFirst } from '../../ui/inWords.ts';
 
 export interface NextReadingPanelProps {
-  weighing: Weighing;
+  weighing: JobWeighing | undefined;
   onGo: (next: NextReading) => void;
+  /** An answer to a look; undefined where the simulated machine is looked at. */
+  onLooked: (observation: ObservationId, holds: boolean) => void;
+  /** Looks at the simulated machine. */
+  look: ((observation: ObservationId) => boolean) | undefined;
+  reaches: Reaches;
+  onReach: (place: Place, reach: Reach) => void;
 }
 
-/** Where to read next, why, and what each answer would mean, before the probe is moved. */
-export function NextReadingPanel({ weighing: { next, verdict }, onGo }: NextReadingPanelProps) {
+/** Where to read next, why, and what each answer would mean, before the probe is moved; and two more that are worth it. */
+export function NextReadingPanel(props: NextReadingPanelProps) {
+  const { weighing } = props;
+  const [first, ...others] = weighing?.next ?? [];
   return (
     <Box component="section" aria-label="Next reading">
-      {next ? (
-        <>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-              Next: {placeInWords(next.target).toLowerCase()}
-            </Typography>
-            <Button variant="contained" onClick={() => onGo(next)} aria-keyshortcuts="Alt+N" title="Alt+N">
-              Go there
+      {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
+      {weighing && <More {...props} others={others} />}
+    </Box>
+  );
+}
+
+function More({ others, onGo, ...reach }: NextReadingPanelProps & { others: readonly NextReading[] }) {
+  return (
+    <details>
+      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontSize: '0.85rem' }}>
+        Other readings, and what is hard to reach here
+      </Box>
+      <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {others.map((next) => (
+          <li key={next.title + briefState(next.state)}>
+            <Button
+              color="inherit"
+              fullWidth
+              sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 44, lineHeight: 1.2 }}
+              onClick={() => onGo(next)}
+            >
+              {upperFirst(next.title)}, {briefState(next.state)} · {next.minutes} min
             </Button>
-          </Box>
-          <Typography variant="body2">
-            {upperFirst(briefState(next.state))} · about {next.minutes} min. {next.question}
-          </Typography>
-          <Typography variant="body2">{next.why}</Typography>
-          <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
-            {next.answers.map(({ outcome, then }) => (
-              <Typography key={outcome} component="li" variant="body2">
-                <strong>{outcome}</strong> → {then}
-              </Typography>
-            ))}
-          </Box>
-          <Typography variant="body2">{next.how}</Typography>
-          <Cautions cautions={next.cautions} />
-        </>
-      ) : (
-        <>
-          <Typography variant="h2" component="h2">
-            {verdict.decided ? 'Nothing more to read' : 'No reading left that would settle it'}
-          </Typography>
-          <Typography variant="body2">
-            {verdict.decided
-              ? 'Record the verdict. After the repair take the same readings again, clear the codes and re-read them.'
-              : 'Take the doubtful readings again, or record the job as not proven yet.'}
-          </Typography>
-        </>
+          </li>
+        ))}
+      </Box>
+      <HardToReach {...reach} />
+    </details>
+  );
+}
+
+function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: NextReading }) {
+  const { target } = next;
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
+          Next: {next.title}
+        </Typography>
+        {target.kind === 'observation' ? (
+          look && (
+            <Button
+              variant="contained"
+              aria-keyshortcuts="Alt+N"
+              title="Alt+N"
+              onClick={() => onLooked(target.observation, look(target.observation))}
+            >
+              Look
+            </Button>
+          )
+        ) : (
+          <Button variant="contained" onClick={() => onGo(next)} aria-keyshortcuts="Alt+N" title="Alt+N">
+            Go there
+          </Button>
+        )}
+      </Box>
+      <Typography variant="body2">
+        {upperFirst(briefState(next.state))} · about {next.minutes} min. {next.why}
+      </Typography>
+      {target.kind === 'observation' && !look && (
+        <Looked observation={target.observation} onLooked={onLooked} />
       )}
+      <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
+        {next.answers.map(({ outcome, then }) => (
+          <Typography key={outcome} component="li" variant="body2">
+            <strong>{outcome}</strong> → {then}
+          </Typography>
+        ))}
+      </Box>
+      <Typography variant="body2">{next.how}</Typography>
+      <Cautions cautions={next.cautions} />
+    </>
+  );
+}
+
+function Looked({
+  observation,
+  onLooked,
+}: Pick<NextReadingPanelProps, 'onLooked'> & { observation: ObservationId }) {
+  const { yes, no } = observationOf(observation);
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
+      <Button variant="outlined" onClick={() => onLooked(observation, true)}>
+        {upperFirst(yes)}
+      </Button>
+      <Button variant="outlined" onClick={() => onLooked(observation, false)}>
+        {upperFirst(no)}
+      </Button>
+    </Box>
+  );
+}
+
+function NothingNext({ weighing }: Pick<NextReadingPanelProps, 'weighing'>) {
+  const [heading, words] =
+    !weighing || weighing.stage === 'ranked'
+      ? ['Looking for the next reading', 'The circuit of this sensor is being worked out.']
+      : weighing.verdict.decided
+        ? [
+            'Nothing more to read',
+            'Record the verdict. After the repair take the same readings again, clear the codes and re-read them.',
+          ]
+        : [
+            'No reading left that would settle it',
+            'Take the doubtful readings again, or record the job as not proven yet.',
+          ];
+  return (
+    <>
+      <Typography variant="h2" component="h2">
+        {heading}
+      </Typography>
+      <Typography variant="body2">{words}</Typography>
+    </>
+  );
+}
+
+const REACH_WORDS: Record<Reach, string> = {
+  easy: 'easy to reach',
+  awkward: 'awkward: costs a quarter of an hour',
+  'out-of-reach': 'out of reach',
+};
+const HIDDEN_PLACES = { unit: 'Control unit', connector: 'Inline connector' } as const;
+
+function HardToReach({ reaches, onReach }: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, py: 1 }}>
+      {(Object.keys(HIDDEN_PLACES) as (keyof typeof HIDDEN_PLACES)[]).map((place) => (
+        <TextField
+          key={place}
+          select
+          size="small"
+          fullWidth
+          label={HIDDEN_PLACES[place]}
+          value={reaches[place] ?? 'easy'}
+          onChange={(event) => onReach(place, event.target.value as Reach)}
+        >
+          {Object.entries(REACH_WORDS).map(([reach, words]) => (
+            <MenuItem key={reach} value={reach}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
     </Box>
   );
 }

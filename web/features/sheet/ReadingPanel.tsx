@@ -45,7 +45,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
-    .filter((reading) => reading.kind !== 'ambient')
+    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
     .filter(isTarget)
     .filter((reading) => sameTarget(reading, target))
     .toReversed();
@@ -119,7 +119,7 @@ function Preview({
 }
 
 interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
-  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' | 'between' | 'ohms' }>;
+  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' | 'between' | 'ohms' | 'observation' }>;
 }
 
 function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {

@@ -1,14 +1,22 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { lanesOf } from '@lettura/contract';
+
 import type { MachineState, Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
-import type { NextReading } from '@lettura/core/reasoning';
-import { useEffect, useMemo, useRef } from 'react';
+import { findingsIn } from '@lettura/core/reasoning';
+import {
+  changesNothing,
+  NO_WHAT_IF,
+  type NextReading,
+  type Reaches,
+  type WhatIf,
+} from '@lettura/core/weighing';
+import { looksRight } from '@lettura/bench';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useRestoreJobMutation } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
@@ -16,7 +24,9 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { ageInWords, placeInWords } from '../../ui/inWords.ts';
 import { useNow } from '../../ui/useNow.ts';
+import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
+import { useWeighing } from '../weighing/index.ts';
 import { DoneBar } from './DoneBar.tsx';
 import { Lanes } from './Lanes.tsx';
 import { NextReadingPanel } from './NextReadingPanel.tsx';
@@ -26,7 +36,7 @@ import { quickEntryExample } from './quickEntryExample.ts';
 import { SheetSection } from './SheetSection.tsx';
 import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
-import { draftTyped, pointSelected, selectInHand, stateSet } from './sheetSlice.ts';
+import { draftTyped, pointSelected, reachSet, selectInHand, stateSet } from './sheetSlice.ts';
 import { StandingPanel } from './StandingPanel.tsx';
 import { StretchDetail } from './StretchDetail.tsx';
 import { StateBar } from './StateBar.tsx';
@@ -34,6 +44,9 @@ import { StimulusBar } from './StimulusBar.tsx';
 import { useEntry } from './useEntry.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
+import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
+
+const NO_REACHES: Reaches = {};
 
 /** The job sheet: one continuous sheet for one job, with the reasoning always beside it. */
 export default function SheetPage() {
@@ -53,14 +66,21 @@ export default function SheetPage() {
 }
 
 function LoadedSheet({ sheet }: { sheet: Sheet }) {
-  const { job, vehicle, sensor, caseFile, weighing } = sheet;
+  const { job, vehicle, sensor, caseFile, lanes } = sheet;
   const jobId = job.id;
-  const { state, selected, draft, correcting } = useSelector(selectInHand(jobId));
+  const { state, selected, draft, correcting, reaches = NO_REACHES } = useSelector(selectInHand(jobId));
   const units = useSelector(selectUnits);
   const dispatch = useDispatch();
   const [search, setSearch] = useSearchParams();
   const section = sectionFrom(search.get('section'));
   const entry = useEntry(sheet);
+  const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
+  const onRecord = changesNothing(tried);
+  const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
+  const { weighing, settled } = useWeighing(caseFile, lanes, whatIf);
+  const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
+  const navigate = useNavigate();
+  const machine = job.bench && machineOf(job.bench);
   const now = useNow();
   const input = useRef<HTMLInputElement>(null);
   const [restore] = useRestoreJobMutation();
@@ -85,19 +105,37 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     input.current?.focus();
   };
   const goTo = ({ target, state: wanted }: NextReading) => {
-    bring(target, wanted);
-    show('reading');
+    switch (target.kind) {
+      case 'sweep':
+        void navigate(`/jobs/${jobId}/sweeps/record`);
+        return;
+      case 'observation':
+        if (machine) entry.enterObservation(target.observation, looksRight(machine, target.observation));
+        return;
+      case 'between':
+      case 'ohms': {
+        dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
+        const wire = typeof target.from === 'string' ? 'signal' : target.from.lane;
+        const part = target.kind === 'ohms' ? 'sensor' : 'wires';
+        setSearch({ section: 'isolate', part, wire }, { replace: true });
+        return;
+      }
+      case 'wire':
+      case 'gauge':
+      case 'scan':
+        bring(target, wanted);
+        show('reading');
+    }
   };
   useSheetKeys({
     input,
-    onNext: () => weighing.next && goTo(weighing.next),
+    onNext: () => weighing?.next[0] && goTo(weighing.next[0]),
     onUndo: () => entry.done?.undo(),
   });
   useEffect(() => {
     document.title = `${vehicle.name} · Lettura`;
   }, [vehicle.name]);
 
-  const lanes = useMemo(() => lanesOf({ ...sensor, pins: job.pins ?? sensor.pins }), [sensor, job.pins]);
   const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
   const ambientStale =
     ambientReading?.kind === 'ambient' &&
@@ -219,6 +257,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             <SheetSection
               section={section}
               sheet={sheet}
+              weighing={onRecord ? weighing : undefined}
               lanes={lanes}
               entry={entry}
               onDraft={type}
@@ -228,9 +267,19 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           </Box>
         </SheetPaper>
         <SheetPaper area="reasoning" scroll>
-          <NextReadingPanel weighing={weighing} onGo={goTo} />
+          {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
+          <NextReadingPanel
+            weighing={weighing}
+            onGo={goTo}
+            onLooked={entry.enterObservation}
+            look={machine && ((observation) => looksRight(machine, observation))}
+            reaches={reaches}
+            onReach={(place, reach) => dispatch(reachSet({ jobId, place, reach }))}
+          />
           <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
-            <StandingPanel weighing={weighing} />
+            <StandingPanel {...{ weighing, settled, remarks }}>
+              <WhatIfPanel {...{ sheet, whatIf, units }} onChange={setTried} />
+            </StandingPanel>
           </Box>
         </SheetPaper>
       </Box>

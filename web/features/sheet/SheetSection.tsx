@@ -3,6 +3,7 @@ import type { FeedInfo, Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/evidence';
 import { expectedReading } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
+import type { JobWeighing } from '@lettura/core/weighing';
 import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
@@ -29,6 +30,8 @@ import { VerdictPanel } from './VerdictPanel.tsx';
 export interface SheetSectionProps {
   section: Section;
   sheet: Sheet;
+  /** Of the record as it is; undefined while something else is tried on, or nothing is known yet. */
+  weighing: JobWeighing | undefined;
   /** The wires that are drawn. */
   lanes: readonly Lane[];
   entry: EntryActions;
@@ -42,8 +45,17 @@ export interface SheetSectionProps {
 const NO_FEEDS: readonly FeedInfo[] = [];
 
 /** The section in hand, with its few controls. */
-export function SheetSection({ section, sheet, lanes, entry, onDraft, onType, onGo }: SheetSectionProps) {
-  const { job, sensor, caseFile, weighing } = sheet;
+export function SheetSection({
+  section,
+  sheet,
+  weighing,
+  lanes,
+  entry,
+  onDraft,
+  onType,
+  onGo,
+}: SheetSectionProps) {
+  const { job, sensor, caseFile } = sheet;
   const { state, selected, draft } = useSelector(selectInHand(job.id));
   const units = useSelector(selectUnits);
   const chosen = useSelector(selectInstruments);

@@ -1,36 +1,62 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Finding, Gate, WeighedCause, Weighing } from '@lettura/core/reasoning';
+import type { Remark } from '@lettura/core/reasoning';
+import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/weighing';
+import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
 
-/** Causes that the readings have all but ruled out are not worth the eye’s time. */
-const WORTH_SHOWING = 0.03;
-const MOST_SHOWN = 4;
+/** The heading says it already. */
+const NOT_PROVEN_YET = /^Not proven yet[.:] /u;
+
+export interface StandingPanelProps {
+  weighing: JobWeighing | undefined;
+  /** False while something newer is being weighed. */
+  settled: boolean;
+  remarks: readonly Remark[];
+  /** Below the causes. */
+  children?: ReactNode;
+}
 
 /** The ranked causes, what speaks for and against each, and what is missing before one may be named. */
-export function StandingPanel({ weighing }: { weighing: Weighing }) {
-  const { causes, gate, verdict, remarks, disagreements } = weighing;
-  const shown = causes.filter(({ share }, i) => i === 0 || share >= WORTH_SHOWING).slice(0, MOST_SHOWN);
+export function StandingPanel({ weighing, settled, remarks, children }: StandingPanelProps) {
+  const causes = weighing?.causes ?? [];
+  const disagreements = weighing?.disagreements ?? [];
   return (
-    <Box component="section" aria-label="Standing">
+    <Box component="section" aria-label="Standing" aria-busy={!settled}>
       <Typography variant="h2" component="h2">
-        Standing: {verdict.decided ? 'proven' : 'not proven yet'}
+        Standing: {weighing?.verdict.decided ? 'proven' : 'not proven yet'}
       </Typography>
+      {weighing && causes.length > 0 && weighing.stage !== 'ranked' && (
+        <Typography sx={{ fontWeight: 600 }}>
+          {weighing.verdict.sentence.replace(NOT_PROVEN_YET, '')}
+        </Typography>
+      )}
       {disagreements.map(({ sentence }) => (
         <Typography key={sentence} sx={{ color: 'standing.faulty', fontWeight: 600, mt: 0.5 }}>
           ✕ {sentence}
         </Typography>
       ))}
-      {shown.length === 0 && disagreements.length === 0 && (
+      {weighing?.doubtful.map(({ readingId, sentence }) => (
+        <Typography key={readingId} sx={{ color: 'warning.main', fontWeight: 600, mt: 0.5 }}>
+          ? {sentence}
+        </Typography>
+      ))}
+      {causes.length === 0 && disagreements.length === 0 && (
         <Typography>No reading says anything yet. Start with the next reading.</Typography>
       )}
       <Box component="ol" aria-label="Causes, likeliest first" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {shown.map((cause, i) => (
-          <Cause key={cause.cause} cause={cause} leading={i === 0} />
+        {causes.map((cause, i) => (
+          <Cause key={cause.cause} cause={cause} leading={i === 0} told={weighing?.stage === 'reasons'} />
         ))}
       </Box>
-      {gate && causes[0] && <GateList gate={gate} title={causes[0].title} />}
+      {weighing?.overturns && (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          <strong>Would overturn it:</strong> {weighing.overturns}
+        </Typography>
+      )}
+      {weighing && causes[0] && <GateList gate={weighing.gate} title={causes[0].title} />}
+      {children}
       {remarks.map(({ sentence }) => (
         <Typography key={sentence} variant="body2" sx={{ mt: 0.5 }}>
           Note: {sentence}
@@ -40,8 +66,9 @@ export function StandingPanel({ weighing }: { weighing: Weighing }) {
   );
 }
 
-function Cause({ cause, leading }: { cause: WeighedCause; leading: boolean }) {
+function Cause({ cause, leading, told }: { cause: WeighedCause; leading: boolean; told: boolean }) {
   const percent = Math.min(99, Math.round(cause.share * 100));
+  const { kinds, speaksFor, speaksAgainst } = cause;
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
       <details open={leading}>
@@ -73,9 +100,15 @@ function Cause({ cause, leading }: { cause: WeighedCause; leading: boolean }) {
           <Box sx={{ height: '100%', width: `${cause.share * 100}%`, bgcolor: 'text.primary' }} />
         </Box>
         <Box sx={{ pl: '52px', pt: 0.5 }}>
-          <Sentences word="For" findings={cause.speaksFor} />
-          <Sentences word="Against" findings={cause.speaksAgainst} />
-          {cause.speaksFor.length + cause.speaksAgainst.length === 0 && (
+          {kinds.length > 0 && cause.class !== 'physical' && (
+            <Typography variant="body2">
+              Most like: {kinds.map(({ name }) => name.charAt(0).toLowerCase() + name.slice(1)).join(', or ')}
+              .
+            </Typography>
+          )}
+          <Statements word="For" statements={speaksFor} />
+          <Statements word="Against" statements={speaksAgainst} />
+          {told && speaksFor.length + speaksAgainst.length === 0 && (
             <Typography variant="body2">No reading speaks for or against it yet.</Typography>
           )}
         </Box>
@@ -84,15 +117,23 @@ function Cause({ cause, leading }: { cause: WeighedCause; leading: boolean }) {
   );
 }
 
-const Sentences = ({ word, findings }: { word: string; findings: Finding[] }) => (
-  <>
-    {findings.map(({ check, sentence }) => (
-      <Typography key={check} variant="body2">
-        <strong>{word}:</strong> {sentence}
-      </Typography>
-    ))}
-  </>
-);
+const STRENGTH_WORDS: Record<Strength, string> = { decides: 'decides', strong: 'strong', some: 'some' };
+
+const Statements = ({ word, statements }: { word: string; statements: readonly Statement[] }) =>
+  statements.map(({ readingId, sentence, strength, factor }) => (
+    <Typography
+      key={readingId}
+      variant="body2"
+      title={`${(factor > 1 ? factor : 1 / factor).toPrecision(2)} times as likely ${factor > 1 ? 'with' : 'without'} it`}
+    >
+      <strong>{word}</strong>
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        {' '}
+        ({STRENGTH_WORDS[strength]})
+      </Box>
+      : {sentence}
+    </Typography>
+  ));
 
 const GATE_MARK = { proven: '✓', missing: '○', refuted: '✕' } as const;
 const GATE_WORD = { proven: 'shown', missing: 'still to show', refuted: 'does not hold' } as const;
@@ -102,14 +143,15 @@ const GATE_COLOUR = {
   refuted: 'standing.faulty',
 } as const;
 
-export function GateList({ gate, title }: { gate: Gate; title: string }) {
+export function GateList({ gate, title }: { gate: JobWeighing['gate']; title: string }) {
+  if (gate.length === 0) return null;
   return (
-    <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5 }}>
+    <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, mt: 0.5 }}>
       <Typography variant="h3" component="h3">
         Before “{title}” may be named
       </Typography>
       <Box component="ul" aria-label="Proof" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {gate.items.map(({ label, state }) => (
+        {gate.map(({ label, state }) => (
           <Typography key={label} component="li" variant="body2" sx={{ color: GATE_COLOUR[state] }}>
             {GATE_MARK[state]} {label}: {GATE_WORD[state]}
           </Typography>

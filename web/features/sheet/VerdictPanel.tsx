@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
-import type { Weighing } from '@lettura/core/reasoning';
+import type { JobWeighing } from '@lettura/core/weighing';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useRecordVerdictMutation } from '../../app/api.ts';
@@ -13,7 +13,8 @@ import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 
 export interface VerdictPanelProps {
   jobId: string;
-  weighing: Weighing;
+  /** Of the record; undefined while it is being weighed, or something else is tried on. */
+  weighing: JobWeighing | undefined;
   verdicts: JobVerdict[];
   /** What the simulated machine really had, told once a verdict stands. */
   revealed?: string | undefined;
@@ -23,7 +24,7 @@ export interface VerdictPanelProps {
 export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPanelProps) {
   const [note, setNote] = useState('');
   const [record, { error, isLoading }] = useRecordVerdictMutation();
-  const { verdict } = weighing;
+  const verdict = weighing?.verdict;
   const problem = error ? requestProblem(error) : undefined;
   const save = async (cause: JobVerdict['cause']) => {
     const result = await record({ id: v7(), jobId, decidedAt: new Date().toISOString(), cause, note });
@@ -31,8 +32,10 @@ export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPan
   };
   return (
     <Box>
-      <Typography variant="h2">{verdict.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
-      <Typography sx={{ mb: 1.5 }}>{verdict.sentence}</Typography>
+      <Typography variant="h2">{verdict?.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
+      <Typography sx={{ mb: 1.5 }}>
+        {verdict?.sentence ?? 'The readings are being weighed, or something is tried on under What if.'}
+      </Typography>
       <TextField
         label="Note for the customer and the next technician"
         value={note}
@@ -48,13 +51,13 @@ export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPan
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
-        {verdict.decided && (
+        {verdict?.decided && (
           <Button variant="contained" disabled={isLoading} onClick={() => void save(verdict.cause)}>
             Record verdict: {causeInWords(verdict.cause)}
           </Button>
         )}
         <Button
-          variant={verdict.decided ? 'outlined' : 'contained'}
+          variant={verdict?.decided ? 'outlined' : 'contained'}
           disabled={isLoading}
           onClick={() => void save(NOT_PROVEN)}
         >

@@ -28,6 +28,7 @@ const caseFile: CaseFile = {
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
   readings: [],
   isolation: [],
+  observations: [],
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

@@ -33,7 +33,7 @@ export function padIn(
   units: Units,
 ): Omit<ProbePadProps, 'selected' | 'onSelect'> {
   const here = standing
-    .filter((reading) => reading.kind !== 'ambient')
+    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
     .filter(isTarget)
     .filter((reading) => sameTarget(reading, target));
   const now = here.findLast((reading) => sameState(reading.state, state));

@@ -1,5 +1,13 @@
 import { machineState } from '@lettura/contract';
-import { GAUGE_TAPS, LANES, PLACES, type MachineState, type Target } from '@lettura/core/evidence';
+import {
+  GAUGE_TAPS,
+  LANES,
+  PLACES,
+  type MachineState,
+  type Place,
+  type Target,
+} from '@lettura/core/evidence';
+import { REACHES, type Reach } from '@lettura/core/weighing';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
@@ -17,6 +25,8 @@ const inHand = z.object({
   draft: z.string(),
   /** The reading that the next entry replaces. */
   correcting: z.string().optional(),
+  /** Places that are hard to get at on this machine. */
+  reaches: z.partialRecord(z.enum(PLACES), z.enum(REACHES)).optional(),
 });
 /** What the technician has in hand on one job: this browser's business, not the server's. */
 export type InHand = z.infer<typeof inHand>;
@@ -54,6 +64,10 @@ export const sheetSlice = createSlice({
       sheet.correcting = payload.id;
       sheet.draft = payload.draft;
     },
+    reachSet: (state, { payload }: PayloadAction<{ jobId: string; place: Place; reach: Reach }>) => {
+      const sheet = at(state, payload.jobId);
+      sheet.reaches = { ...sheet.reaches, [payload.place]: payload.reach };
+    },
     entryDone: (state, { payload: jobId }: PayloadAction<string>) => {
       const sheet = at(state, jobId);
       sheet.draft = '';
@@ -61,7 +75,8 @@ export const sheetSlice = createSlice({
     },
   },
 });
-export const { correctionStarted, draftTyped, entryDone, pointSelected, stateSet } = sheetSlice.actions;
+export const { correctionStarted, draftTyped, entryDone, pointSelected, reachSet, stateSet } =
+  sheetSlice.actions;
 export const selectInHand =
   (jobId: string) =>
   (state: { sheet: SheetState }): InHand =>

@@ -1,13 +1,13 @@
 import type { NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
-import { keyOn, type ProbePoint } from '@lettura/core/evidence';
+import { keyOn, type ObservationId, type ProbePoint } from '@lettura/core/evidence';
 import type { Problem } from '@lettura/core/problem';
 import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
 import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 } from 'uuid';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
-import { placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import { readingQueued } from '../outbox/index.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
@@ -98,8 +98,26 @@ export function useEntry(sheet: Sheet) {
     record({ kind: 'ambient', ambient: { source: 'barometer', stationKpaAbs, ...air } }, text, warnings);
   };
 
+  /** Something looked at; a new answer to the same question takes the place of the old one. */
+  const enterObservation = (observation: ObservationId, holds: boolean) => {
+    const before = sheet.standing.findLast(
+      (one) => one.kind === 'observation' && one.observation === observation,
+    );
+    const entered = queue(
+      { kind: 'observation', observation, holds, ...(before ? { supersedes: before.id } : {}) },
+      holds ? 'as it should be' : 'not as it should be',
+    );
+    setProblem(undefined);
+    setDone({
+      message: `${placeInWords(entered)} ${upperFirst(valueInWords(entered, units))}`,
+      warnings: [],
+      undo: () => (before ? putBack(before, entered) : takeBack(entered)),
+    });
+  };
+
   return {
     problem,
+    enterObservation,
     done,
     dismissDone: () => setDone(undefined),
     clearProblem: () => setProblem(undefined),

@@ -1,5 +1,6 @@
-import { caseFileOf, standingReadings, type JobSheet } from '@lettura/contract';
-import { weigh, type CaseFile, type Weighing } from '@lettura/core/reasoning';
+import { caseFileOf, lanesOf, standingReadings, type JobSheet } from '@lettura/contract';
+import type { Lane } from '@lettura/core/evidence';
+import type { CaseFile } from '@lettura/core/reasoning';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';
@@ -14,7 +15,8 @@ export interface Sheet extends JobSheet {
   /** Entered here, not confirmed by the server yet. */
   unsentIds: ReadonlySet<string>;
   caseFile: CaseFile;
-  weighing: Weighing;
+  /** The wires of this body. */
+  lanes: readonly Lane[];
 }
 
 /** A job with everything that follows from its record; readings count from the moment they are entered. */
@@ -40,7 +42,7 @@ export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unkn
       standing: standingReadings(readings),
       unsentIds: new Set(unsent.map(({ id }) => id)),
       caseFile,
-      weighing: weigh(caseFile),
+      lanes: lanesOf({ ...data.sensor, pins: data.job.pins ?? data.sensor.pins }),
     };
   }, [data, entries, jobId, library, units]);
   return { sheet, error: data ? undefined : error };

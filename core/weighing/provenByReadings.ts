@@ -1,0 +1,34 @@
+import type { Lane } from '../evidence/index.ts';
+import { disagreements, type CaseFile } from '../reasoning/index.ts';
+import { classShares, decisionShares, decisionsFor } from './decisions.ts';
+import { titleOf } from './decisionWords.ts';
+import { gateItems } from './gate.ts';
+import { CLASS_SHARE, PLACE_SHARE } from './judge.ts';
+import { posterior } from './posterior.ts';
+import { weigherFor } from './weighJob.ts';
+
+/**
+ * Whether the readings prove a cause, by their weights and its gate; without the search for what to read next, which only
+ * makes the screen more careful. For whoever keeps the record.
+ *
+ * @returns what is missing, in a sentence; undefined where nothing is
+ */
+export function missingProof(cause: string, caseFile: CaseFile, wires: readonly Lane[]): string | undefined {
+  const weigher = weigherFor(caseFile, wires);
+  const weighed = weigher.caseOf(caseFile);
+  const decisions = decisionsFor(weighed.hypotheses);
+  const shares = decisionShares(decisions, posterior(weighed).shares);
+  const wanted = decisions.all.findIndex(({ id }) => id === cause);
+  const decision = decisions.all[wanted];
+  if (!decision) return `“${titleOf(cause)}” is no cause that this sensor and its wires can have.`;
+  if (weighed.readings.length === 0) return 'No reading says anything so far.';
+  const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
+  if (shares[wanted]! < PLACE_SHARE || ofClass < CLASS_SHARE)
+    return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
+  const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
+  if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
+  const missing = gateItems(decision, caseFile, wires).filter(({ state }) => state !== 'proven');
+  return missing.length === 0
+    ? undefined
+    : `Not proven yet: still to show: ${missing.map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join('; ')}.`;
+}

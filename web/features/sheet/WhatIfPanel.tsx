@@ -1,0 +1,130 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import {
+  CIRCUMSTANCE_IDS,
+  circumstanceWords,
+  decisionsFor,
+  hypothesesFor,
+  titleOf,
+  type WhatIf,
+} from '@lettura/core/weighing';
+import { wiringFor } from '@lettura/core/wiring';
+import { useMemo } from 'react';
+import { placeInWords, valueInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import type { Sheet } from './useSheet.ts';
+
+export interface WhatIfPanelProps {
+  sheet: Sheet;
+  whatIf: WhatIf;
+  units: Units;
+  onChange: (whatIf: WhatIf) => void;
+}
+
+/** Tries a change on the weighing: a reading struck out, a circumstance, a supposed fault. The record stays as it is. */
+export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
+  const { caseFile, lanes, standing } = sheet;
+  const causes = useMemo(() => {
+    const { family, profile, companion } = caseFile;
+    const wiring = wiringFor({ profile, companion, wires: lanes });
+    return decisionsFor(hypothesesFor({ family, wiring }))
+      .all.map(({ id }) => ({ id, title: titleOf(id) }))
+      .sort((a, b) => a.title.localeCompare(b.title, 'en'));
+  }, [caseFile, lanes]);
+  const toggled = <T,>(list: readonly T[], item: T): T[] =>
+    list.includes(item) ? list.filter((one) => one !== item) : [...list, item];
+  return (
+    <Box component="section" aria-label="What if" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}>
+      <details>
+        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontWeight: 600, pt: 0.5 }}>
+          What if …
+        </Box>
+        <Typography variant="body2">
+          Tried on here only: the record and the verdict stay as they are.
+        </Typography>
+        <TextField
+          select
+          fullWidth
+          size="small"
+          label="Suppose it were"
+          value={whatIf.suppose ?? ''}
+          onChange={({ target: { value } }) =>
+            onChange({ ...whatIf, suppose: value === '' ? undefined : value })
+          }
+          sx={{ my: 1 }}
+        >
+          <MenuItem value="">nothing in particular</MenuItem>
+          {causes.map(({ id, title }) => (
+            <MenuItem key={id} value={id}>
+              {title}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+          <Typography component="legend" variant="h3">
+            Circumstances
+          </Typography>
+          {CIRCUMSTANCE_IDS.map((id) => (
+            <FormControlLabel
+              key={id}
+              sx={{ display: 'flex', m: 0 }}
+              control={
+                <Checkbox
+                  checked={whatIf.circumstances.includes(id)}
+                  onChange={() => onChange({ ...whatIf, circumstances: toggled(whatIf.circumstances, id) })}
+                />
+              }
+              label={circumstanceWords(id)}
+            />
+          ))}
+        </Box>
+        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+          <Typography component="legend" variant="h3">
+            Readings that count
+          </Typography>
+          {standing
+            .filter(({ kind }) => kind !== 'ambient')
+            .map((reading) => (
+              <FormControlLabel
+                key={reading.id}
+                sx={{ display: 'flex', m: 0 }}
+                control={
+                  <Checkbox
+                    checked={!whatIf.without.includes(reading.id)}
+                    onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, reading.id) })}
+                  />
+                }
+                label={`${placeInWords(reading)}: ${valueInWords(reading, units)}`}
+              />
+            ))}
+        </Box>
+      </details>
+    </Box>
+  );
+}
+
+/** Said as long as anything is tried on. */
+export const WhatIfBanner = ({ onClear }: { onClear: () => void }) => (
+  <Box
+    role="status"
+    sx={{
+      display: 'flex',
+      alignItems: 'center',
+      gap: 1,
+      borderLeft: 4,
+      borderColor: 'warning.main',
+      pl: 1,
+      mb: 0.5,
+    }}
+  >
+    <Typography sx={{ flex: 1, fontWeight: 600 }}>What if: this is not the record.</Typography>
+    <Button variant="outlined" onClick={onClear}>
+      Back to the record
+    </Button>
+  </Box>
+);

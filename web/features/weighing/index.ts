@@ -1,0 +1,1 @@
+export { useWeighing, type Weighed } from './useWeighing.ts';

@@ -1,0 +1,17 @@
+import type { Lane } from '@lettura/core/evidence';
+import type { CaseFile } from '@lettura/core/reasoning';
+import type { JobWeighing, WhatIf } from '@lettura/core/weighing';
+
+/** A job to weigh; one asked later takes the place of one that is still being worked on. */
+export interface WeighingQuestion {
+  number: number;
+  caseFile: CaseFile;
+  wires: readonly Lane[];
+  whatIf: WhatIf;
+}
+
+/** As far as the weighing has come. */
+export interface WeighingReply {
+  number: number;
+  weighing: JobWeighing;
+}
