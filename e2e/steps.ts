@@ -63,6 +63,13 @@ export const nextReading = (page: Page) => page.getByRole('region', { name: 'Nex
 export const choose = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 export const section = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 
+/** Until the weighing of what is on record has come to its end. */
+export async function weighed(page: Page): Promise<void> {
+  // What was just entered is asked for in the next frame.
+  await page.waitForTimeout(60);
+  await page.locator('[aria-label="Standing"][aria-busy="false"]').waitFor();
+}
+
 /** The page as it stands has no accessibility fault that axe knows of. */
 export async function noAccessibilityFault(page: Page): Promise<void> {
   // A live stream never lets the network rest: what is still loading says so itself.

@@ -29,16 +29,18 @@ const SECOND: MeterSet = { mode: 'volts', red: { lane: 'signal', place: 'unit' }
 export interface BenchToolsProps {
   bench: BenchJob;
   state: MachineState;
+  /** Where the meter stands at first. */
+  start?: MeterSet | undefined;
   onState: (change: Partial<MachineState>) => void;
   /** A reading between two points, as the display shows it. */
   onTake: (set: MeterSet, state: MachineState, text: string) => void;
 }
 
 /** The simulated machine under one's hands: what can be clipped on, unplugged, moved and held, and what it does. */
-export function BenchTools({ bench, state, onState, onTake }: BenchToolsProps) {
+export function BenchTools({ bench, state, start = FIRST, onState, onTake }: BenchToolsProps) {
   const machine = useMachine(bench);
   const units = useSelector(selectUnits);
-  const [first, setFirst] = useState(FIRST);
+  const [first, setFirst] = useState(start);
   const [second, setSecond] = useState<MeterSet>();
   const held = useHeldPump(state, bench.seed);
   const harness = state.harness ?? NO_HARNESS_WORK;

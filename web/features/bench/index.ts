@@ -2,3 +2,4 @@ export { BenchPanel } from './BenchPanel.tsx';
 export { BenchTools } from './BenchTools.tsx';
 export { machineOf, simulatedPlug } from './useMachine.ts';
 export { benchSource } from './benchSource.ts';
+export type { MeterSet } from './TwoPointMeter.tsx';

@@ -24,7 +24,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { ageInWords, placeInWords } from '../../ui/inWords.ts';
 import { useNow } from '../../ui/useNow.ts';
-import { machineOf } from '../bench/index.ts';
+import { machineOf, type MeterSet } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { DoneBar } from './DoneBar.tsx';
@@ -75,6 +75,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const section = sectionFrom(search.get('section'));
   const entry = useEntry(sheet);
   const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
+  const [probes, setProbes] = useState<MeterSet>();
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
   const { weighing, settled } = useWeighing(caseFile, lanes, whatIf);
@@ -115,6 +116,11 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
       case 'between':
       case 'ohms': {
         dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
+        if (job.bench) {
+          setProbes({ mode: target.kind === 'ohms' ? 'ohms' : 'volts', red: target.from, black: target.to });
+          show('bench');
+          return;
+        }
         const wire = typeof target.from === 'string' ? 'signal' : target.from.lane;
         const part = target.kind === 'ohms' ? 'sensor' : 'wires';
         setSearch({ section: 'isolate', part, wire }, { replace: true });
@@ -258,6 +264,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
               section={section}
               sheet={sheet}
               weighing={onRecord ? weighing : undefined}
+              probes={probes}
               lanes={lanes}
               entry={entry}
               onDraft={type}

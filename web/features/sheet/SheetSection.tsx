@@ -7,7 +7,7 @@ import type { JobWeighing } from '@lettura/core/weighing';
 import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
-import { BenchPanel, BenchTools, machineOf, simulatedPlug } from '../bench/index.ts';
+import { BenchPanel, BenchTools, machineOf, simulatedPlug, type MeterSet } from '../bench/index.ts';
 import { LiveInstrument } from '../live/index.ts';
 import { IsolatePanel } from '../isolate/index.ts';
 import { SweepSection } from '../sweeps/index.ts';
@@ -32,6 +32,8 @@ export interface SheetSectionProps {
   sheet: Sheet;
   /** Of the record as it is; undefined while something else is tried on, or nothing is known yet. */
   weighing: JobWeighing | undefined;
+  /** Where the probes of the simulated meter are wanted. */
+  probes: MeterSet | undefined;
   /** The wires that are drawn. */
   lanes: readonly Lane[];
   entry: EntryActions;
@@ -49,6 +51,7 @@ export function SheetSection({
   section,
   sheet,
   weighing,
+  probes,
   lanes,
   entry,
   onDraft,
@@ -118,6 +121,8 @@ export function SheetSection({
       return (
         job.bench && (
           <BenchTools
+            key={JSON.stringify(probes)}
+            start={probes}
             bench={job.bench}
             state={state}
             onState={(change) => dispatch(stateSet({ jobId: job.id, ...change }))}
