@@ -19,6 +19,22 @@ const CASES = [
 const leader = (page: Page) =>
   standing(page).getByRole('list', { name: 'Causes, likeliest first' }).getByRole('listitem').first();
 
+/** Goes where the sheet asks and takes what the simulated instrument shows, or looks at the machine. */
+async function takeNext(page: Page): Promise<void> {
+  const look = nextReading(page).getByRole('button', { name: 'Look' });
+  if (await look.isVisible()) await look.click();
+  else {
+    await nextReading(page).getByRole('button', { name: 'Go there' }).click();
+    await page
+      .getByRole('button', { name: /^Take( this reading)?$/u })
+      .first()
+      .click();
+  }
+  await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await section(page, 'Reading');
+}
+
 /** Follows the sheet: goes where it asks, takes what the instrument shows, until the cause is proven. */
 async function workToVerdict(page: Page): Promise<string[]> {
   await page.getByRole('button', { name: /^Barometer .* take$/u }).click();
@@ -28,19 +44,8 @@ async function workToVerdict(page: Page): Promise<string[]> {
     const heading = standing(page).getByRole('heading', { level: 2 });
     if ((await heading.textContent()) === 'Standing: proven') return taken;
     const wanted = (await nextReading(page).getByRole('heading', { level: 2 }).textContent()) ?? '';
-    const look = nextReading(page).getByRole('button', { name: 'Look' });
-    if (await look.isVisible()) await look.click();
-    else {
-      await nextReading(page).getByRole('button', { name: 'Go there' }).click();
-      await page
-        .getByRole('button', { name: /^Take( this reading)?$/u })
-        .first()
-        .click();
-    }
+    await takeNext(page);
     taken.push(wanted.replace('Next: ', ''));
-    await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
-    await page.getByRole('button', { name: 'Close' }).click();
-    await page.getByRole('tab', { name: 'Reading' }).click();
   }
   throw new Error(`Not proven after ${taken.length} readings: ${taken.join(', ')}`);
 }
@@ -108,12 +113,7 @@ test('what is out of reach is not asked for', async () => {
     await weighed(page);
     const heading = nextReading(page).getByRole('heading', { level: 2 });
     expect(await heading.textContent()).not.toMatch(/control unit|inline connector/u);
-    const go = nextReading(page).getByRole('button', { name: /^Go there|^Look/u });
-    if (!(await go.isVisible())) break;
-    await go.click();
-    if (await page.getByRole('button', { name: 'Take this reading' }).isVisible())
-      await page.getByRole('button', { name: 'Take this reading' }).click();
-    else break;
+    await takeNext(page);
   }
   await page.close();
 });

@@ -72,7 +72,10 @@ test('a test done on the simulated machine marks its answer, is drawn on the lan
   const marked = page.getByRole('row', { name: /▸/u });
   expect(await marked.textContent()).toContain('ire open (signal wire)');
   expect(await marked.textContent()).not.toContain('As it should');
-  await standing(page).getByText('No reading says anything yet').waitFor();
+  await standing(page)
+    .getByText(/^Signal wire/u)
+    .first()
+    .waitFor();
   await page.getByRole('button', { name: /^1\.6 V fed into the signal.*take it off/u }).click();
   await page.getByRole('img', { name: /^Clipped on/u }).waitFor({ state: 'detached' });
 });

@@ -119,5 +119,5 @@ test('a correction replaces a reading without typing it all again', async () => 
   // Undoing a correction brings back what it replaced.
   await page.keyboard.press('Alt+z');
   await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
-  expect(await taken.count()).toBe(1);
+  await expect.poll(() => taken.count()).toBe(1);
 });

@@ -94,10 +94,11 @@ export function candidatesFor(
   const measured = wires.filter((lane) => !lane.startsWith('motor'));
   const signals = measured.filter((lane) => lane === 'signal' || lane === 'second-signal');
   const states = drivenStates({ family, profile });
-  const drop = (lane: Lane): Candidate => ({
-    target: { kind: 'between', from: { lane, place: 'unit' }, to: { lane, place: 'plug' } },
-    state: KOEO,
-  });
+  // Red where the current comes from, so that a drop has no minus sign.
+  const drop = (lane: Lane): Candidate => {
+    const [from, to] = lane.endsWith('return') ? (['plug', 'unit'] as const) : (['unit', 'plug'] as const);
+    return { target: { kind: 'between', from: { lane, place: from }, to: { lane, place: to } }, state: KOEO };
+  };
   const pin = (lane: Lane): ProbePoint => ({ lane, place: 'pin' });
   const ohms = (from: Lane, to: Lane): Candidate => ({
     target: { kind: 'ohms', from: pin(from), to: pin(to) },

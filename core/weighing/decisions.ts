@@ -76,6 +76,23 @@ export function decisionShares({ all }: Decisions, shares: Float64Array): Float6
   return Float64Array.from(all, ({ members }) => members.reduce((sum, h) => sum + shares[h]!, 0));
 }
 
+/** A wire open in a stretch, and that wire open there together with another, are looked for in the same place. */
+const sameStretch = (wire: string, both: string): boolean => {
+  const [kind, site = ''] = wire.split(' ');
+  const [alsoKind, alsoSite = ''] = both.split(' ');
+  if (kind !== 'wire' || alsoKind !== 'two-wires-open') return false;
+  const [lane = '', joint] = site.split(':');
+  const [lanes = '', alsoJoint] = alsoSite.split(':');
+  return joint === alsoJoint && lanes.split('+').includes(lane);
+};
+
+/** Of a decision, with whatever else is found by the same work at the same place. */
+export const shareAtItsPlace = ({ all }: Decisions, ofDecisions: Float64Array, decision: number): number =>
+  all.reduce(
+    (sum, { id }, d) => (d === decision || sameStretch(all[decision]!.id, id) ? sum + ofDecisions[d]! : sum),
+    0,
+  );
+
 /** Shares of the classes, from those of the decisions; the largest first. */
 export function classShares(
   { all }: Decisions,

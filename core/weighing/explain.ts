@@ -3,6 +3,7 @@ import type { CaseFile } from '../reasoning/index.ts';
 import type { Decisions } from './decisions.ts';
 import { decisionShares } from './decisions.ts';
 import { Outlook, type Foresight } from './foresight.ts';
+import { NOTHING } from './hypotheses.ts';
 import { posterior, type Posterior } from './posterior.ts';
 import { observationWords, readingWords, shownWords } from './readingWords.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
@@ -40,7 +41,6 @@ const MOST_STATEMENTS = 5;
 
 /** For one decision: which readings speak for it and which against, each in a sentence, the strongest first. */
 export class Explainer {
-  readonly #weigher: Weigher;
   readonly #caseFile: CaseFile;
   readonly #decisions: Decisions;
   readonly #weighed: WeighedCase;
@@ -49,12 +49,13 @@ export class Explainer {
   readonly #alone = new Map<string, Float64Array>();
   readonly #without = new Map<string, Float64Array>();
   readonly #outlook: Outlook;
+  readonly #nothing: number;
   readonly #foresights = new Map<string, Foresight>();
 
   constructor(weigher: Weigher, caseFile: CaseFile, weighed: WeighedCase, decisions: Decisions) {
-    this.#weigher = weigher;
     this.#caseFile = caseFile;
     this.#decisions = decisions;
+    this.#nothing = decisions.all.findIndex(({ id }) => id === NOTHING);
     this.#weighed = weighed;
     const nothingRead = posterior({ ...weighed, readings: [] });
     this.#before = decisionShares(decisions, nothingRead.shares);
@@ -123,12 +124,16 @@ export class Explainer {
     if (!reading) return '';
     const words = readingWords(reading, this.#caseFile);
     const would = this.#would(reading, decision);
-    if (!would) return `${words}.`;
-    return speaksFor ? `${words}: as it would be, ${would}.` : `${words}: with this it would be ${would}.`;
+    if (!speaksFor) return would ? `${words}: with this it would be ${would.words}.` : `${words}.`;
+    if (would && would.steps <= CLOSE_STEPS) return `${words}: as it would be, ${would.words}.`;
+    const sound = this.#would(reading, this.#nothing);
+    return sound && decision !== this.#nothing
+      ? `${words}: a sound machine would show ${sound.words}.`
+      : `${words}.`;
   }
 
   /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
-  #would(reading: AnyEvidence, decision: number): string | undefined {
+  #would(reading: AnyEvidence, decision: number): { words: string; steps: number } | undefined {
     const foresight =
       this.#foresights.get(reading.id) ?? this.#outlook.at({ target: reading, state: reading.state });
     this.#foresights.set(reading.id, foresight);
@@ -144,7 +149,10 @@ export class Explainer {
     const [low, high] = [at(0.12), at(0.88)];
     if (high - low > BROAD_SHARE * scale.steps) return undefined;
     const words = (step: number) => shownWords(reading.kind, scale.readAt(step), this.#caseFile);
-    return high - low <= NARROW_STEPS ? `about ${words(at(0.5))}` : `${words(low)} to ${words(high)}`;
+    return {
+      words: high - low <= NARROW_STEPS ? `about ${words(at(0.5))}` : `${words(low)} to ${words(high)}`,
+      steps: high - low,
+    };
   }
 
   /** Readings that are more likely mistaken than not. */
@@ -166,10 +174,6 @@ export class Explainer {
       ];
     });
   }
-
-  get weigher(): Weigher {
-    return this.#weigher;
-  }
 }
 
 const ASK: Record<AnyEvidence['kind'], string> = {
@@ -181,6 +185,8 @@ const ASK: Record<AnyEvidence['kind'], string> = {
 };
 const BROAD_SHARE = 0.45;
 const NARROW_STEPS = 4;
+/** In so few steps of its scale a prediction says something by itself. */
+const CLOSE_STEPS = 14;
 const DOUBTED = 0.7;
 const FEWEST_OTHERS = 3;
 

@@ -1,7 +1,14 @@
 import { sameState, sameTarget, type Lane } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { candidatesFor, minutesFor, placesOf, type Candidate, type Reaches } from './candidates.ts';
-import { classShares, decisionShares, decisionsFor, type Decision, type Decisions } from './decisions.ts';
+import {
+  classShares,
+  decisionShares,
+  decisionsFor,
+  shareAtItsPlace,
+  type Decision,
+  type Decisions,
+} from './decisions.ts';
 import { Outlook, worthOf, type Foresight, type Worth } from './foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { posterior, type Posterior } from './posterior.ts';
@@ -30,6 +37,8 @@ export interface Standing {
   posterior: Posterior;
   decisions: Decisions;
   ranked: readonly Ranked[];
+  /** Of the leading decision, with what is found at the same place. */
+  placeShare: number;
   classes: readonly { class: Decision['class']; share: number }[];
   gate: readonly GateItem[];
 }
@@ -61,6 +70,7 @@ export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: read
     posterior: known,
     decisions,
     ranked,
+    placeShare: shareAtItsPlace(decisions, shares, decisions.all.indexOf(ranked[0]!.decision)),
     classes: classShares(decisions, shares),
     gate: gateItems(ranked[0]!.decision, caseFile, wires),
   };
@@ -104,8 +114,8 @@ export function* lookAhead(
 
 /** Whether a verdict may be given, and in which order the readings that are left are worth taking. */
 export function judgementOn(standing: Standing, suggestions: readonly Suggestion[]): Judgement {
-  const { classes, ranked, gate } = standing;
-  const sure = classes[0]!.share >= CLASS_SHARE && ranked[0]!.share >= PLACE_SHARE;
+  const { classes, placeShare, gate } = standing;
+  const sure = classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;
   const missing = suggestions.filter(({ forGate }) => forGate);
   const doubts = suggestions.filter(
     ({ mayChangeTheMind, minutes, bits }) =>

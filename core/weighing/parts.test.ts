@@ -52,7 +52,7 @@ test('what is usual in a state has most of the weight, and everything that the s
 });
 
 test('without an expectation everything is as likely; a hand holds a position where it says', () => {
-  const rail = quantityGrid(koeo, exampleCase([], { family: 'fuel-rail-pressure' }));
+  const rail = quantityGrid(idle, exampleCase([], { family: 'fuel-rail-pressure' }));
   expect(new Set(rail.weights).size).toBe(1);
   // As long as nobody says how high the workshop lies, it is somewhere between the sea and the hills.
   const anywhere = quantityGrid(koeo, exampleCase([], { ambient: undefined }));

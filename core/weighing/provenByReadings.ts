@@ -1,6 +1,6 @@
 import type { Lane } from '../evidence/index.ts';
 import { disagreements, type CaseFile } from '../reasoning/index.ts';
-import { classShares, decisionShares, decisionsFor } from './decisions.ts';
+import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from './decisions.ts';
 import { titleOf } from './decisionWords.ts';
 import { gateItems } from './gate.ts';
 import { CLASS_SHARE, PLACE_SHARE } from './judge.ts';
@@ -23,7 +23,7 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   if (!decision) return `“${titleOf(cause)}” is no cause that this sensor and its wires can have.`;
   if (weighed.readings.length === 0) return 'No reading says anything so far.';
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
-  if (shares[wanted]! < PLACE_SHARE || ofClass < CLASS_SHARE)
+  if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
     return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;

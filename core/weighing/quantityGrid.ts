@@ -16,6 +16,7 @@ const RANGE_NODES = 41;
 /** As often as this a machine does what its family does in a state; else it may do anything that the sensor can show. */
 const USUAL_RUNNING = 0.9;
 const USUAL_STOPPED = 0.97;
+const USUAL_AT_REST = 0.6;
 /** Of the range: what a band leaves out of a usual machine. */
 const BAND_SLACK_SHARE = 0.005;
 /** How well a hand holds a position, in shares of the travel. */
@@ -25,8 +26,9 @@ const HELD_SLACK_SHARE = 0.03;
 export function quantityGrid(state: MachineState, context: ValueContext): QuantityGrid {
   const { lowest, highest } = context.profile;
   const range = highest - lowest;
-  const band = usualBand(state, context);
-  const isUsual = running(state) ? USUAL_RUNNING : USUAL_STOPPED;
+  const known = usualBand(state, context);
+  const band = known ?? restingBand(state, context);
+  const isUsual = !known && band ? USUAL_AT_REST : running(state) ? USUAL_RUNNING : USUAL_STOPPED;
   const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - isUsual : 1);
   if (!band) return everything;
   const slack = BAND_SLACK_SHARE * range;
@@ -56,6 +58,14 @@ function usualBand(state: MachineState, context: ValueContext): [number, number]
   const [hills, sea] = bands;
   return hills?.ok && sea?.ok ? [hills.value.lowest, sea.value.highest] : undefined;
 }
+
+/** Where nobody can say more, what rests is most often at the lowest that the sensor shows. */
+function restingBand(state: MachineState, { profile }: ValueContext): [number, number] | undefined {
+  if (running(state) || state.stimulus || profile.measures === 'absolute-pressure') return undefined;
+  const rest = Math.max(profile.lowest, Math.min(0, profile.highest));
+  return [rest, rest + RESTING_SHARE * (profile.highest - profile.lowest)];
+}
+const RESTING_SHARE = 0.02;
 
 /** The middles of so many equal steps. */
 function evenly(from: number, to: number, nodes: number, weight: number): QuantityGrid {

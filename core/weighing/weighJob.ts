@@ -14,7 +14,7 @@ import {
   type Suggestion,
 } from './judge.ts';
 import { kindsWithin } from './kindsWithin.ts';
-import { nextInWords, type NextReading } from './nextWords.ts';
+import { nextInWords, titleOfCandidate, type NextReading } from './nextWords.ts';
 import { Weigher } from './weigher.ts';
 import { NO_WHAT_IF, underCircumstances, withoutReadings, type WhatIf } from './whatIf.ts';
 
@@ -148,7 +148,7 @@ function causeOf(decision: Decision, share: number, { weighed, posterior }: Stan
 
 /** What a verdict may say on these readings, without the search for the next one: what guards the record. */
 function verdictOn(
-  { ranked, classes, gate, verdict, suggestions }: Judgement,
+  { ranked, placeShare, classes, gate, verdict, suggestions }: Judgement,
   wrong: readonly Remark[],
 ): Verdict {
   const leader = ranked[0]!;
@@ -174,14 +174,11 @@ function verdictOn(
         ? `still to show: ${missing.join('; ')}`
         : verdict === 'cannot-tell'
           ? `these readings cannot tell it from “${second ? titleOf(second.decision.id) : ''}”, and none that is left would`
-          : leader.share >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
-            ? `a cheap reading may still change the mind (${suggestions[0] ? lowerFirst(nextTitle(suggestions[0])) : ''})`
+          : placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
+            ? `one more look is cheap and may change the mind: ${suggestions[0] ? titleOfCandidate(suggestions[0].candidate) : ''}`
             : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
   return { decided: false, sentence: `Not proven yet. “${title}” leads; ${why}.` };
 }
-
-const nextTitle = ({ candidate: { target } }: Judgement['suggestions'][number]): string =>
-  target.kind === 'observation' || target.kind === 'sweep' ? 'a look' : target.kind;
 
 function overturns({ ranked, suggestions, decisions }: Judgement, caseFile: CaseFile): string | undefined {
   const most = suggestions.reduce<Judgement['suggestions'][number] | undefined>(

@@ -1,6 +1,7 @@
 import { circuitRatios } from './circuit.ts';
 import { conversionRatio, tableConversionRatio } from './conversion.ts';
-import { diagnosisFigures } from './diagnosis.ts';
+import { workedCases } from './diagnosis.ts';
+import { diagnosisFigures, figuresInWords } from './diagnosisFigures.ts';
 import { feedFigures } from './feed.ts';
 import { fitRatios } from './fitting.ts';
 import { importInBrowser, liveOnScreen } from './inBrowser.ts';
@@ -63,10 +64,13 @@ const feed = await feedFigures();
 console.log(
   `Live, 4 channels: ${feed.aSecond.toFixed(0)} of 200 samples a second arrive, ${feed.lost} lost, 95 % within ${feed.p95Ms} ms of the instrument’s answer`,
 );
-const diagnosis = diagnosisFigures(Number(process.env.WEIGH_CASES ?? 1));
-console.log(
-  `Weighing by the circuit, ${diagnosis.cases} random faults read in a fixed order: class right in ${diagnosis.classRight}, place in ${diagnosis.placeRight}; of ${diagnosis.sureCases} with nine tenths of the weight ${diagnosis.sureRight} right; Brier score ${diagnosis.brier.toFixed(2)}, calibration error ${diagnosis.calibrationError.toFixed(2)}; ${(diagnosis.millisecondsACase / 1000).toFixed(1)} s a case from nothing`,
-);
+for (const [order, words] of [
+  ['chosen', 'chosen by the weighing'],
+  ['textbook', 'in a fixed order'],
+] as const)
+  console.log(
+    figuresInWords(words, diagnosisFigures(workedCases(Number(process.env.WEIGH_CASES ?? 2), order))),
+  );
 const typing = await typingRatio(databaseUrl);
 report(
   'Searching 2,000 sensors, slowest letter',

@@ -1,0 +1,16 @@
+// node --import tsx scripts/bench/diagnosisReport.ts 160 chosen: the whole diagnosis benchmark, with its tables for docs/weighing.md.
+import { workedCases, type Order } from './diagnosis.ts';
+import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
+
+const [casesAMachine = '10', order = 'chosen', seed = '1'] = process.argv.slice(2);
+const cases = workedCases(Number(casesAMachine), order as Order, Number(seed));
+const figures = diagnosisFigures(cases);
+console.log(figuresInWords(order, figures));
+console.log(
+  `\n| stated | right | cases |\n|---|---|---|\n${figures.reliability.map(({ share, right, count }) => `| ${share.toFixed(2)} | ${right.toFixed(2)} | ${count} |`).join('\n')}`,
+);
+console.log(`\n${figuresBy(cases, ({ family }) => family)}`);
+console.log(`\n${figuresBy(cases, ({ fault }) => fault.split(' ')[0]!)}`);
+for (const { decided, classRight, machine, fault, leaders, trail } of cases)
+  if (decided && !classRight)
+    console.log(`\nWrong: ${machine}, ${fault}; said ${leaders}\n  ${trail.join('\n  ')}`);
