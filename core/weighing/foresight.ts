@@ -171,7 +171,7 @@ const SCALES: Readonly<Partial<Record<Candidate['target']['kind'], Scale>>> = {
 };
 
 /** Of a sized hypothesis: a value of the quantity this unlikely under it is left out. */
-const LEAST_PART = 1e-3;
+const LEAST_PART = 1e-4;
 
 /** An instrument is not quite sure of its step. */
 function spread(row: Float64Array, step: number, weight: number): void {

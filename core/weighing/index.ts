@@ -17,6 +17,7 @@ export { MISTAKEN_SHARE } from './readingLikelihood.ts';
 export { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 export { Weigher } from './weigher.ts';
 export { causeTitle } from './causeTitle.ts';
+export { costOfGuessing, type CostOfGuessing, type Guess } from './costOfGuessing.ts';
 export { decisionWords, titleOf } from './decisionWords.ts';
 export type { Doubtful, Statement, Strength } from './explain.ts';
 export type { NextReading } from './nextWords.ts';

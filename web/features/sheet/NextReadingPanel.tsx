@@ -22,11 +22,13 @@ export interface NextReadingPanelProps {
 /** Where to read next, why, and what each answer would mean, before the probe is moved; and two more that are worth it. */
 export function NextReadingPanel(props: NextReadingPanelProps) {
   const { weighing } = props;
-  const [first, ...others] = weighing?.next ?? [];
+  // Once a cause is proven the work is done; more can be read all the same.
+  const decided = weighing?.verdict.decided ?? false;
+  const [first, ...others] = [...(decided ? [undefined] : []), ...(weighing?.next ?? [])];
   return (
     <Box component="section" aria-label="Next reading">
       {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
-      {weighing && <More {...props} others={others} />}
+      {weighing && <More {...props} others={others.filter((next) => next !== undefined)} />}
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import type { JobWeighing } from '@lettura/core/weighing';
 import { useState } from 'react';
+import { GuessPanel } from './GuessPanel.tsx';
 import { v7 } from 'uuid';
 import { useRecordVerdictMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -25,6 +26,12 @@ export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPan
   const [note, setNote] = useState('');
   const [record, { error, isLoading }] = useRecordVerdictMutation();
   const verdict = weighing?.verdict;
+  const leader = weighing?.causes[0];
+  // Nobody buys a wire by guessing.
+  const guessed =
+    leader && !verdict?.decided && ['sensor', 'control-unit', 'wrong-part'].includes(leader.class)
+      ? leader
+      : undefined;
   const problem = error ? requestProblem(error) : undefined;
   const save = async (cause: JobVerdict['cause']) => {
     const result = await record({ id: v7(), jobId, decidedAt: new Date().toISOString(), cause, note });
@@ -64,6 +71,7 @@ export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPan
           Record as not proven yet
         </Button>
       </Box>
+      {guessed && <GuessPanel cause={guessed} next={weighing?.next[0]} />}
       {verdicts.length > 0 && (
         <Box component="ul" aria-label="Recorded verdicts" sx={{ pl: 2.5, mt: 2 }}>
           {verdicts.toReversed().map((one) => (
