@@ -160,13 +160,23 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
   await record(wire(job.id, { volts: 0.9, state: { engine: 'idle', plug: 'connected' } }));
   const verdict = (cause: string) => ({ id: v7(), jobId: job.id, decidedAt: now(), cause, note: '' });
   const path = `/jobs/${job.id}/verdicts`;
-  const early = await server.call('POST', path, verdict('sensor-shifted'));
+  const early = await server.call('POST', path, verdict('sensor'));
   expect(early).toMatchObject({ status: 422, body: { type: 'urn:lettura:problem:gate-not-met' } });
-  expect(early.body.detail.toLowerCase()).toContain('return proven at the plug');
+  expect(early.body.detail).toMatch(/^Not proven yet/u);
   expect((await server.call('POST', path, verdict('not-proven'))).status).toBe(201);
   await record(wire(job.id, { lane: 'reference', volts: 4.99 }));
   await record(wire(job.id, { lane: 'return', volts: 0.01 }));
-  const proven = verdict('sensor-shifted');
+  for (const observation of ['plug-contacts', 'part-number'])
+    await record({
+      id: v7(),
+      jobId: job.id,
+      kind: 'observation',
+      takenAt: now(),
+      enteredText: 'as it should be',
+      observation,
+      holds: true,
+    });
+  const proven = verdict('sensor');
   expect((await server.call('POST', path, proven)).status).toBe(201);
   expect((await server.call('POST', path, proven)).status).toBe(200);
 });

@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { newSensor } from '@lettura/contract';
+import { newSensor, verdict } from '@lettura/contract';
 import pg from 'pg';
 import { v7 } from 'uuid';
 import { expect, test } from 'vitest';
 import { sensorColumns, sensorFromRow } from '../sensors/sensorStore.ts';
 import { connect } from './connect.ts';
-import { sensorTable } from './schema.ts';
+import { sensorTable, verdictTable } from './schema.ts';
+import { verdictFromRow } from '../verdicts/verdictRow.ts';
 import { readingStore } from '../readings/readingStore.ts';
 import { pino } from 'pino';
 
@@ -70,8 +71,19 @@ test('a database of the first version keeps its sensors and readings through the
     [v7(), jobId],
   );
 
-  await migrate('0002_measuring');
-  await migrate('0003_isolation');
+  await pool.query(
+    `insert into verdict (id, job_id, decided_at, cause, note) values ($1, $2, now(), 'reference-open', 'clip')`,
+    [v7(), jobId],
+  );
+
+  for (const tag of [
+    '0002_measuring',
+    '0003_isolation',
+    '0004_recordings',
+    '0005_marks',
+    '0006_observations',
+  ])
+    await migrate(tag);
 
   const sensors = (await db.select(sensorColumns).from(sensorTable)).map(sensorFromRow);
   expect(sensors).toHaveLength(3);
@@ -98,5 +110,8 @@ test('a database of the first version keeps its sensors and readings through the
   });
   const readings = await readingStore(db).ofJob(jobId);
   expect(readings).toMatchObject([{ kind: 'scan', measures: 'absolute-pressure', value: 47 }]);
+  // A cause from before the circuit was reasoned with stays what it was, and readable.
+  const [old] = await db.select().from(verdictTable);
+  expect(verdict.parse(verdictFromRow(old!))).toMatchObject({ cause: 'reference-open', note: 'clip' });
   await pool.end();
 });
