@@ -1,4 +1,4 @@
-import { OBSERVATION_IDS } from '@lettura/core/evidence';
+import { OBSERVATION_IDS } from '@lettura/core/observation';
 import { expect, test } from 'vitest';
 import { caseFault, looksRight, MACHINES, simulatedMachine, surroundingsOf } from './index.ts';
 

@@ -1,4 +1,4 @@
-import type { ObservationId } from '@lettura/core/evidence';
+import type { ObservationId } from '@lettura/core/observation';
 import type { Fault } from '@lettura/core/fault';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 

@@ -1,4 +1,5 @@
-import { isPlain, type AnyEvidence, type ObservationMade } from '@lettura/core/evidence';
+import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
+import type { ObservationMade } from '@lettura/core/observation';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';

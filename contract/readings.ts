@@ -1,11 +1,5 @@
-import {
-  GAUGE_TAPS,
-  LANES,
-  OBSERVATION_IDS,
-  PLACES,
-  samePoint,
-  type ProbePoint,
-} from '@lettura/core/evidence';
+import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/evidence';
+import { OBSERVATION_IDS } from '@lettura/core/observation';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,

@@ -31,6 +31,36 @@ test('the sheet reads at once: leading cause, what speaks for it, what is missin
   await pad(page, 'Signal at the sensor plug: 2.71 V, above what is expected; 1.19 V idle').waitFor();
 });
 
+test('what guessing would cost is set against one more reading', async () => {
+  await openDemo('Reedcutter RC2 boat');
+  await section(page, 'Verdict');
+  const guess = page.getByRole('region', { name: 'Cost of guessing' });
+  await guess.getByLabel('Part costs').fill('140,-');
+  await guess.getByText('Give a number, such as 85.').waitFor();
+  await guess.getByLabel('Part costs').fill('140');
+  await guess.getByLabel('An hour costs').fill('72');
+  await guess.getByText(/is for nothing \d+ times in a hundred: \d+ lost on average.*read first/u).waitFor();
+  await section(page, 'Reading');
+});
+
+test('a look is answered with one tap, goes on record, and is not asked for again', async () => {
+  await openDemo('Reedcutter RC2 boat');
+  const next = nextReading(page);
+  await next.getByText('Other readings').click();
+  await next.getByText(/^Are the terminals of the sensor plug/u).waitFor();
+  await next.getByRole('button', { name: 'Clean and tight' }).click();
+  await page.getByRole('status').filter({ hasText: 'Clean and tight' }).waitFor();
+  await weighed(page);
+  expect(await next.textContent()).not.toContain('Are the terminals');
+  await section(page, 'Record');
+  await page.getByRole('row', { name: /Are the terminals of the sensor plug.*clean and tight/u }).waitFor();
+  // Undone, it is open again.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await weighed(page);
+  expect(await next.textContent()).toContain('Are the terminals');
+  await section(page, 'Reading');
+});
+
 test('the whole check can be done from the keyboard', async () => {
   await openDemo('Tolland 95 tractor');
   await page.keyboard.press('Alt+n');

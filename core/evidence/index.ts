@@ -1,11 +1,3 @@
-export {
-  OBSERVATION_IDS,
-  observationOf,
-  observationsFor,
-  type Observation,
-  type ObservationId,
-  type ObservationMade,
-} from './observations.ts';
 export { LANES, PLACES, THREE_WIRES, type Lane, type Place, type ThreeWire } from './lanes.ts';
 export {
   ENGINE_STATES,

@@ -1,5 +1,6 @@
 import type { Companion } from '../companion/index.ts';
-import type { AnyEvidence, Evidence, ObservationMade } from '../evidence/index.ts';
+import type { AnyEvidence, Evidence } from '../evidence/index.ts';
+import type { ObservationMade } from '../observation/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { ChannelUse, SweepFinding } from '../sweep/index.ts';

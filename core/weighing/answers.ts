@@ -107,7 +107,7 @@ export class Answers {
       const name = row.join(' ');
       const before = numbers.get(name);
       rowOf[s] = before ?? rows.push(row) - 1;
-      numbers.set(name, rowOf[s]!);
+      numbers.set(name, rowOf[s]);
     });
     const table = { axis, rows, rowOf };
     this.#known.set(key, table);

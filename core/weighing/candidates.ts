@@ -1,8 +1,5 @@
 import {
-  observationOf,
-  observationsFor,
   sameDrive,
-  type ObservationId,
   type AnyEvidence,
   type Lane,
   type MachineState,
@@ -10,6 +7,7 @@ import {
   type ProbePoint,
   type Spot,
 } from '../evidence/index.ts';
+import { observationOf, observationsFor, type ObservationId } from '../observation/index.ts';
 import { canBePumped, type FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 

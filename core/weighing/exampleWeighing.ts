@@ -1,11 +1,5 @@
-import type {
-  AnyEvidence,
-  Lane,
-  MachineState,
-  ObservationId,
-  ObservationMade,
-  Place,
-} from '../evidence/index.ts';
+import type { AnyEvidence, Lane, MachineState, Place } from '../evidence/index.ts';
+import type { ObservationId, ObservationMade } from '../observation/index.ts';
 
 /** For tests: readings on the wires of the example sensor, and what was looked at. */
 export const WIRES = ['reference', 'signal', 'return'] as const;

@@ -1,4 +1,4 @@
-import type { ObservationId } from '../evidence/index.ts';
+import type { ObservationId } from '../observation/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { signalBand, valueAtNominal } from '../transfer/index.ts';
 import { between } from './answers.ts';

@@ -1,11 +1,5 @@
-import {
-  isTarget,
-  observationOf,
-  targetWords,
-  type Lane,
-  type MachineState,
-  type ProbePoint,
-} from '../evidence/index.ts';
+import { isTarget, targetWords, type Lane, type MachineState, type ProbePoint } from '../evidence/index.ts';
+import { observationOf } from '../observation/index.ts';
 import { cautionsFor } from '../safety/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';
@@ -62,7 +56,11 @@ export function titleOfCandidate({ target }: Candidate): string {
       return 'record a slow sweep';
     case 'observation':
       return lowerFirst(observationOf(target.observation).question);
-    default:
+    case 'wire':
+    case 'between':
+    case 'ohms':
+    case 'gauge':
+    case 'scan':
       return targetWords(target);
   }
 }

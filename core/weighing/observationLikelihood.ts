@@ -1,4 +1,4 @@
-import type { ObservationId, ObservationMade } from '../evidence/index.ts';
+import type { ObservationId, ObservationMade } from '../observation/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
 import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';

@@ -1,10 +1,5 @@
-import {
-  observationOf,
-  stateWords,
-  targetWords,
-  type AnyEvidence,
-  type ObservationMade,
-} from '../evidence/index.ts';
+import { stateWords, targetWords, type AnyEvidence } from '../evidence/index.ts';
+import { observationOf, type ObservationMade } from '../observation/index.ts';
 import { formatWithBasis, ohmsInWords } from '../quantity/index.ts';
 import { gaugeAgainstSensor, voltsInWords, type CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';

@@ -12,15 +12,8 @@ import {
   type BenchSweep,
   type SimulatedMachine,
 } from '@lettura/bench';
-import {
-  isPlain,
-  keyOn,
-  type AnyEvidence,
-  type Lane,
-  type MachineState,
-  type ObservationId,
-  type ObservationMade,
-} from '@lettura/core/evidence';
+import { isPlain, keyOn, type AnyEvidence, type Lane, type MachineState } from '@lettura/core/evidence';
+import type { ObservationId, ObservationMade } from '@lettura/core/observation';
 import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';

@@ -4,12 +4,12 @@ import type {
   GaugeTap,
   HarnessWork,
   Lane,
-  ObservationId,
   Place,
   PlugState,
   ProbePoint,
   Stimulus,
 } from '@lettura/core/evidence';
+import type { ObservationId } from '@lettura/core/observation';
 import type { Companion } from '@lettura/core/companion';
 import type { FamilyId } from '@lettura/core/family';
 import type { Measurand, PressureBasis } from '@lettura/core/quantity';

@@ -2,16 +2,15 @@ import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import {
   driveWords,
   harnessWords,
-  observationOf,
   pairWords,
   PLUG_WORDS,
   pointWords,
   TAP_WORDS,
   type MachineState,
-  type ObservationId,
   type Spot,
   type Target,
 } from '@lettura/core/evidence';
+import { observationOf, type ObservationId } from '@lettura/core/observation';
 import type { Expectation } from '@lettura/core/expectation';
 import {
   formatPressure,

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { observationOf, type ObservationId, type Place } from '@lettura/core/evidence';
+import type { Place } from '@lettura/core/evidence';
+import { observationOf, type ObservationId } from '@lettura/core/observation';
 import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/weighing';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, upperFirst } from '../../ui/inWords.ts';
@@ -33,7 +34,13 @@ export function NextReadingPanel(props: NextReadingPanelProps) {
   );
 }
 
-function More({ others, onGo, ...reach }: NextReadingPanelProps & { others: readonly NextReading[] }) {
+function More({
+  others,
+  onGo,
+  onLooked,
+  look,
+  ...reach
+}: NextReadingPanelProps & { others: readonly NextReading[] }) {
   return (
     <details>
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontSize: '0.85rem' }}>
@@ -42,19 +49,42 @@ function More({ others, onGo, ...reach }: NextReadingPanelProps & { others: read
       <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {others.map((next) => (
           <li key={next.title + briefState(next.state)}>
-            <Button
-              color="inherit"
-              fullWidth
-              sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 44, lineHeight: 1.2 }}
-              onClick={() => onGo(next)}
-            >
-              {upperFirst(next.title)}, {briefState(next.state)} · {next.minutes} min
-            </Button>
+            <Other {...{ next, onGo, onLooked, look }} />
           </li>
         ))}
       </Box>
       <HardToReach {...reach} />
     </details>
+  );
+}
+
+function Other({
+  next,
+  onGo,
+  onLooked,
+  look,
+}: Pick<NextReadingPanelProps, 'onGo' | 'onLooked' | 'look'> & { next: NextReading }) {
+  const { target, title, minutes, state } = next;
+  if (target.kind === 'observation' && !look)
+    return (
+      <>
+        <Typography variant="body2" sx={{ fontWeight: 600, pt: 0.5 }}>
+          {upperFirst(title)} {minutes} min
+        </Typography>
+        <Looked observation={target.observation} onLooked={onLooked} />
+      </>
+    );
+  const where =
+    target.kind === 'observation' ? upperFirst(title) : `${upperFirst(title)}, ${briefState(state)}`;
+  return (
+    <Button
+      color="inherit"
+      fullWidth
+      sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 44, lineHeight: 1.2 }}
+      onClick={() => onGo(next)}
+    >
+      {where} · {minutes} min
+    </Button>
   );
 }
 

@@ -7,7 +7,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
 
 /** The heading says it already. */
-const NOT_PROVEN_YET = /^Not proven yet[.:] /u;
+export const NOT_PROVEN_YET = /^Not proven yet[.:] /u;
 
 export interface StandingPanelProps {
   weighing: JobWeighing | undefined;

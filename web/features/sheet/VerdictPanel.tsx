@@ -7,6 +7,7 @@ import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import type { JobWeighing } from '@lettura/core/weighing';
 import { useState } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
+import { NOT_PROVEN_YET } from './StandingPanel.tsx';
 import { v7 } from 'uuid';
 import { useRecordVerdictMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -41,7 +42,8 @@ export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPan
     <Box>
       <Typography variant="h2">{verdict?.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
       <Typography sx={{ mb: 1.5 }}>
-        {verdict?.sentence ?? 'The readings are being weighed, or something is tried on under What if.'}
+        {verdict?.sentence.replace(NOT_PROVEN_YET, '') ??
+          'The readings are being weighed, or something is tried on under What if.'}
       </Typography>
       <TextField
         label="Note for the customer and the next technician"

@@ -15,7 +15,7 @@ import {
 } from '@lettura/core/weighing';
 import { wiringFor } from '@lettura/core/wiring';
 import { useMemo } from 'react';
-import { placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { Sheet } from './useSheet.ts';
 
@@ -99,7 +99,10 @@ export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps
                     onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, reading.id) })}
                   />
                 }
-                label={`${placeInWords(reading)}: ${valueInWords(reading, units)}`}
+                label={[
+                  `${placeInWords(reading)}: ${valueInWords(reading, units)}`,
+                  ...('state' in reading ? [briefState(reading.state)] : []),
+                ].join(', ')}
               />
             ))}
         </Box>

@@ -1,6 +1,7 @@
 import type { NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
-import { keyOn, type ObservationId, type ProbePoint } from '@lettura/core/evidence';
+import { keyOn, type ProbePoint } from '@lettura/core/evidence';
+import type { ObservationId } from '@lettura/core/observation';
 import type { Problem } from '@lettura/core/problem';
 import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
 import { useState } from 'react';

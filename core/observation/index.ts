@@ -1,0 +1,8 @@
+export {
+  OBSERVATION_IDS,
+  observationOf,
+  observationsFor,
+  type Observation,
+  type ObservationId,
+  type ObservationMade,
+} from './observations.ts';
