@@ -213,6 +213,9 @@ await main(async () => {
         await page.getByRole('link', { name: 'Marsh Lane' }).waitFor();
         await goThere(page);
         await page.waitForLoadState('networkidle');
+        // The weighing thinks beside the page.
+        await page.locator('[aria-label="Standing"][aria-busy="true"]').waitFor({ state: 'detached' });
+        await page.getByText('The readings are being weighed.').waitFor({ state: 'detached' });
         await page.waitForTimeout(500); // transitions of the controls
         await page.screenshot({ path: join(shots, `${name}.png`) });
         await context.close();
