@@ -6,7 +6,12 @@ export default defineConfig({
       {
         test: {
           name: 'core',
-          include: ['core/**/*.test.ts', 'bench/**/*.test.ts', 'contract/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'bench/**/*.test.ts',
+            'contract/**/*.test.ts',
+            'scripts/**/*.test.ts',
+          ],
           testTimeout: 60_000,
         },
       },
