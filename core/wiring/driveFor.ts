@@ -37,7 +37,9 @@ function workedOut(value: number, celsius: number, { profile, companion }: Eleme
   const { signalVolts } = signalFromValue(value, nominal, profile);
   const share = signalVolts / nominal;
   return {
-    ...(followsSupply(profile) ? { share, offsetVolts: 0 } : { share: 0, offsetVolts: signalVolts }),
+    ...(isTrack({ profile, companion }) || followsSupply(profile)
+      ? { share, offsetVolts: 0 }
+      : { share: 0, offsetVolts: signalVolts }),
     secondShare: onTrack(
       companion?.kind !== 'second-track'
         ? 0.5
@@ -48,6 +50,10 @@ function workedOut(value: number, celsius: number, { profile, companion }: Eleme
     thermistorOhms: companion?.kind === 'temperature' ? thermistorOhms(celsius, companion.thermistor) : 2000,
   };
 }
+
+/** A track divides whatever supplies it, however its curve is noted. */
+export const isTrack = ({ profile: { measures }, companion }: Element): boolean =>
+  companion?.kind === 'second-track' || measures === 'position' || measures === 'angle';
 
 function followsSupply({ transfer }: SensorProfile): boolean {
   switch (transfer.form) {

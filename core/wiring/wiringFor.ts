@@ -1,5 +1,6 @@
 import type { Companion } from '../companion/index.ts';
 import type { Lane } from '../evidence/index.ts';
+import { isTrack } from './driveFor.ts';
 import type { Bias, SensorProfile } from '../transfer/index.ts';
 import type { SensorModel, UnitEnd, WireSpec, WiringSpec } from './wiringSpec.ts';
 
@@ -71,7 +72,7 @@ const biased = (bias: Bias): UnitEnd =>
 
 function sensorModel({ profile, companion, wires }: WiredSensor): SensorModel {
   if (companion?.kind === 'second-track') return { kind: 'two-tracks', ...TRACK };
-  if (profile.measures === 'position' || profile.measures === 'angle') return { kind: 'track', ...TRACK };
+  if (isTrack({ profile, companion })) return { kind: 'track', ...TRACK };
   return wires.includes('battery-feed')
     ? {
         kind: 'stage',
