@@ -11,15 +11,21 @@ export interface LeftoversProps {
   onKeep: (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined>;
 }
 
+const LOOK_AGAIN_MS = 2000;
+
 /** Recordings of this job that never reached it: a page died, or the server was away. */
 export function Leftovers({ jobId, onKeep }: LeftoversProps) {
   const [found, setFound] = useState<readonly CaptureInfo[]>([]);
   const [problem, setProblem] = useState<Problem>();
   useEffect(() => {
     let current = true;
-    void leftOver(jobId).then((all) => current && setFound(all));
+    const look = () => void leftOver(jobId).then((all) => current && setFound(all));
+    look();
+    // A lock is let go of a moment after its capture, or when another page dies: look again.
+    const timer = setInterval(look, LOOK_AGAIN_MS);
     return () => {
       current = false;
+      clearInterval(timer);
     };
   }, [jobId]);
   const keep = async (info: CaptureInfo) => {
