@@ -8,3 +8,4 @@ export {
 } from './expectedValue.ts';
 export { liveDataStep } from './liveDataStep.ts';
 export { canBePumped, FAMILIES, FAMILY_IDS, familyOf, type Family, type FamilyId } from './families.ts';
+export { movedState, mustMove } from './movedState.ts';

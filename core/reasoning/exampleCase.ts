@@ -17,6 +17,28 @@ export const EXAMPLE_PROFILE: SensorProfile = {
   bias: 'pull-down',
 };
 
+/** For tests: a throttle, 0.9 V closed and 3.9 V wide open (common practice). */
+export const THROTTLE_PROFILE: SensorProfile = {
+  ...EXAMPLE_PROFILE,
+  measures: 'position',
+  transfer: { form: 'linear', low: { volts: 0.9, value: 0 }, high: { volts: 3.9, value: 100 } },
+  lowest: 0,
+  highest: 100,
+  tolerance: { form: 'plus-minus', plusMinus: 2 },
+  differenceThatMatters: 5,
+};
+
+/** For tests: a hot element, V² = 0.9 + 0.95·ṁ^0.52. */
+export const FLOW_PROFILE: SensorProfile = {
+  ...EXAMPLE_PROFILE,
+  measures: 'air-flow',
+  transfer: { form: 'hot-element', a: 0.9, b: 0.95, n: 0.52 },
+  lowest: 0,
+  highest: 300,
+  tolerance: { form: 'of-value', percent: 4, atLeast: 0.2 },
+  differenceThatMatters: 1.5,
+};
+
 /** For tests: a job on that sensor at an ambient of 100 kPa by barometer. */
 export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}): CaseFile => ({
   family: 'manifold-pressure',

@@ -1,7 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Evidence, MachineState } from '../evidence/index.ts';
-import type { SensorProfile } from '../transfer/index.ts';
-import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
+import { exampleCase, FLOW_PROFILE, THROTTLE_PROFILE } from './exampleCase.ts';
 import { disagreements, findingsIn, type CaseFile } from './index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
@@ -13,17 +12,8 @@ const wire = (
   state = koeo,
   place: 'unit' | 'plug' = 'plug',
 ): Evidence => ({ kind: 'wire', id: `w${++count}`, lane, place, volts, state });
-const throttle: SensorProfile = {
-  ...EXAMPLE_PROFILE,
-  measures: 'position',
-  transfer: { form: 'linear', low: { volts: 0.9, value: 0 }, high: { volts: 3.9, value: 100 } },
-  lowest: 0,
-  highest: 100,
-  tolerance: { form: 'plus-minus', plusMinus: 2 },
-  differenceThatMatters: 5,
-};
 const job = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
-  exampleCase(readings, { family: 'throttle', profile: throttle, ...over });
+  exampleCase(readings, { family: 'throttle', profile: THROTTLE_PROFILE, ...over });
 const answers = (readings: Evidence[]) =>
   Object.fromEntries(findingsIn(job(readings)).findings.map(({ check, outcomes }) => [check, outcomes]));
 const supply = () => [wire('reference', 5), wire('return', 0.01)];
@@ -68,15 +58,7 @@ test('a flow meter that shows 2.6 g/s on a 5.4 L engine at idle is told (common 
     exampleCase([...supply(), wire('signal', 1.58, { engine: 'idle', plug: 'connected' })], {
       family: 'air-flow',
       displacementLitres: 5.4,
-      profile: {
-        ...throttle,
-        measures: 'air-flow',
-        transfer: { form: 'hot-element', a: 0.9, b: 0.95, n: 0.52 },
-        lowest: 0,
-        highest: 300,
-        tolerance: { form: 'of-value', percent: 4, atLeast: 0.2 },
-        differenceThatMatters: 1.5,
-      },
+      profile: FLOW_PROFILE,
     }),
   );
   expect(found.map(({ sentence }) => sentence).join(' ')).toMatch(

@@ -7,13 +7,13 @@ import {
   type ScanReading,
   type WireReading,
 } from '../evidence/index.ts';
-import { expectedValue, type ExpectationFault } from '../family/index.ts';
+import { expectedValue, movedState, mustMove, type ExpectationFault } from '../family/index.ts';
 import { ok, type Result } from '../problem/index.ts';
 import { formatValue, isPressure, MEASURANDS } from '../quantity/index.ts';
 import { signalBand } from '../transfer/index.ts';
 import { compareValues, fromLimits, measuredValue, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { movedBy } from './movedBy.ts';
+
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
 import { liveAgainstWire } from './liveAgainstWire.ts';
@@ -133,7 +133,8 @@ const nounOf = ({ profile }: CaseFile): string =>
 
 function follows(caseFile: CaseFile): Partial<Found> {
   const stopped = at(caseFile, 'plug', 'koeo');
-  const drive = movedBy(caseFile.family);
+  const { family } = caseFile;
+  const drive = mustMove(family) ? movedState(family) : undefined;
   const driven =
     drive &&
     latestWire(
@@ -142,8 +143,8 @@ function follows(caseFile: CaseFile): Partial<Found> {
       'plug',
       (state) =>
         state.plug === 'connected' &&
-        state.engine === drive.state.engine &&
-        state.stimulus?.kind === drive.state.stimulus?.kind,
+        state.engine === drive.engine &&
+        state.stimulus?.kind === drive.stimulus?.kind,
     );
   if (!stopped || !driven) return {};
   const stuck = Math.abs(stopped.volts - driven.volts) < STUCK_VOLTS;

@@ -89,11 +89,6 @@ export class Answers {
     return signalFromValue(value, profile.nominalReferenceVolts, profile).signalVolts;
   }
 
-  /** Whether it was worked out before. */
-  knows(spot: CircuitSpot, state: MachineState, axis: Axis = 'quantity'): boolean {
-    return this.#known.has(keyOf(spot, state, axis));
-  }
-
   at(spot: CircuitSpot, state: MachineState, axis: Axis = 'quantity'): AnswerTable {
     const key = keyOf(spot, state, axis);
     const known = this.#known.get(key);

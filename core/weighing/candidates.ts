@@ -1,4 +1,5 @@
 import {
+  NO_HARNESS_WORK,
   sameDrive,
   type AnyEvidence,
   type Lane,
@@ -8,7 +9,7 @@ import {
   type Spot,
 } from '../evidence/index.ts';
 import { observationOf, observationsFor, type ObservationId } from '../observation/index.ts';
-import { canBePumped, type FamilyId } from '../family/index.ts';
+import { canBePumped, movedState, type FamilyId } from '../family/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 
 /** A reading that could be taken next. */
@@ -24,37 +25,12 @@ export type Reaches = Readonly<Partial<Record<Place, Reach>>>;
 
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
-const IDLE: MachineState = { engine: 'idle', plug: 'connected' };
 const FULL_TRAVEL: MachineState = { ...KOEO, stimulus: { kind: 'full-travel' } };
 const VALVE_OPEN: MachineState = {
   engine: 'held-revs',
   plug: 'connected',
   stimulus: { kind: 'valve-open' },
 };
-
-/** Where the quantity is driven away from its resting value, by what the machine does itself. */
-export function movedState(family: FamilyId): MachineState | undefined {
-  switch (family) {
-    case 'manifold-pressure':
-    case 'air-flow':
-      return IDLE;
-    case 'throttle':
-    case 'pedal':
-    case 'flap':
-      return FULL_TRAVEL;
-    case 'exhaust-flow-differential':
-      return VALVE_OPEN;
-    case 'filter-differential':
-    case 'boost-pressure':
-      return { engine: 'held-revs', plug: 'connected' };
-    case 'refrigerant-pressure':
-    case 'fuel-rail-pressure':
-      return IDLE;
-    case 'barometric-pressure':
-    case 'other':
-      return undefined;
-  }
-}
 
 /** Half way of what a hand does to the sensor itself, past whatever hose or linkage is before it. */
 export function handState({ family, profile }: { family: FamilyId; profile: SensorProfile }) {
@@ -72,7 +48,7 @@ const SWEPT: readonly FamilyId[] = ['throttle', 'pedal', 'flap'];
 const KEY_OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
 export const NEIGHBOURS_OFF: MachineState = {
   ...KOEO,
-  harness: { attachments: [], neighboursOff: [0], wiggled: false },
+  harness: { ...NO_HARNESS_WORK, neighboursOff: [0] },
 };
 
 /** At rest, driven by the machine, and moved by hand. */

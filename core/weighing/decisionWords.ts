@@ -1,6 +1,7 @@
 import { LANE_WORDS, LANES, type Lane } from '../evidence/index.ts';
-import { FAULT_KINDS, faultKind, JOINT_WORDS } from '../fault/index.ts';
+import { FAULT_KINDS, JOINT_WORDS } from '../fault/index.ts';
 import type { Joint } from '../wiring/index.ts';
+import { lowerFirst, upperFirst } from '../wording/index.ts';
 
 export interface DecisionWords {
   title: string;
@@ -116,14 +117,7 @@ const FIXED: Readonly<Record<string, Omit<DecisionWords, 'lanes'>>> = {
   ),
 };
 
-/** Kinds within a decision, for whoever asks what about the sensor. */
-export const kindName = (id: string): string => faultKind(id)?.name ?? '';
-
 const isLane = (name: string): name is Lane => (LANES as readonly string[]).includes(name);
 const isJoint = (name: string | undefined): name is Joint => name !== undefined && name in JOINT_WORDS;
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-function lowerFirst(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
-}
 
 export const titleOf = (id: string): string => decisionWords(id)?.title ?? id;

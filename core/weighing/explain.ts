@@ -4,14 +4,14 @@ import type { Decisions } from './decisions.ts';
 import { decisionShares } from './decisions.ts';
 import { Outlook, type Foresight } from './foresight.ts';
 import { NOTHING } from './hypotheses.ts';
+import type { Standing } from './judge.ts';
 import { posterior, type Posterior } from './posterior.ts';
 import { observationWords, readingWords, shownWords } from './readingWords.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
 
-export const STRENGTHS = ['decides', 'strong', 'some'] as const;
-export type Strength = (typeof STRENGTHS)[number];
+export type Strength = 'decides' | 'strong' | 'some';
 
 /** What one reading says to one cause. */
 export interface Statement {
@@ -52,14 +52,14 @@ export class Explainer {
   readonly #nothing: number;
   readonly #foresights = new Map<string, Foresight>();
 
-  constructor(weigher: Weigher, caseFile: CaseFile, weighed: WeighedCase, decisions: Decisions) {
+  constructor(weigher: Weigher, caseFile: CaseFile, { weighed, decisions, posterior: known }: Standing) {
     this.#caseFile = caseFile;
     this.#decisions = decisions;
     this.#nothing = decisions.all.findIndex(({ id }) => id === NOTHING);
     this.#weighed = weighed;
     const nothingRead = posterior({ ...weighed, readings: [] });
     this.#before = decisionShares(decisions, nothingRead.shares);
-    this.#all = decisionShares(decisions, posterior(weighed).shares);
+    this.#all = decisionShares(decisions, known.shares);
     this.#outlook = new Outlook(weigher, caseFile, nothingRead, decisions);
   }
 

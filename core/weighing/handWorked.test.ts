@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import type { AnyEvidence, Lane, MachineState } from '../evidence/index.ts';
-import { exampleCase } from '../reasoning/exampleCase.ts';
+import { exampleCase, FLOW_PROFILE, THROTTLE_PROFILE } from '../reasoning/exampleCase.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { goodSupply, IDLE, KOEO, looked, PLUG_OFF, wire, WIRES } from './exampleWeighing.ts';
 import { judge, posterior, weigherFor, weighJob } from './index.ts';
@@ -10,35 +10,12 @@ import { judge, posterior, weigherFor, weighJob } from './index.ts';
 
 const FULL: MachineState = { ...KOEO, stimulus: { kind: 'full-travel' } };
 const HELD: MachineState = { ...KOEO, stimulus: { kind: 'held', percent: 50 } };
-const { profile } = exampleCase([]);
-const position = { ...profile, measures: 'position', lowest: 0, highest: 100, bias: 'pull-down' } as const;
-/** 0.9 V closed, 3.9 V wide open; the second track mirrored. */
-const throttle: Partial<CaseFile> = {
-  family: 'throttle',
-  profile: {
-    ...position,
-    transfer: { form: 'linear', low: { volts: 0.9, value: 0 }, high: { volts: 3.9, value: 100 } },
-    tolerance: { form: 'plus-minus', plusMinus: 2 },
-    differenceThatMatters: 5,
-  },
-};
+const throttle: Partial<CaseFile> = { family: 'throttle', profile: THROTTLE_PROFILE };
 const paired: Partial<CaseFile> = {
   ...throttle,
   companion: { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false },
 };
-const flow: Partial<CaseFile> = {
-  family: 'air-flow',
-  displacementLitres: 5.4,
-  profile: {
-    ...profile,
-    measures: 'air-flow',
-    transfer: { form: 'hot-element', a: 0.9, b: 0.95, n: 0.52 },
-    lowest: 0,
-    highest: 300,
-    tolerance: { form: 'of-value', percent: 4, atLeast: 0.2 },
-    differenceThatMatters: 1.5,
-  },
-};
+const flow: Partial<CaseFile> = { family: 'air-flow', displacementLitres: 5.4, profile: FLOW_PROFILE };
 
 function sharesOf(readings: readonly AnyEvidence[], over: Partial<CaseFile>, wires: readonly Lane[] = WIRES) {
   const caseFile = exampleCase(readings as CaseFile['readings'][number][], over);

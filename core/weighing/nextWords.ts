@@ -9,6 +9,7 @@ import type { Foresight } from './foresight.ts';
 import type { Suggestion } from './judge.ts';
 import { shownWords } from './readingWords.ts';
 import { SWEEP_OUTCOMES } from './sweepLikelihood.ts';
+import { lowerFirst } from '../wording/index.ts';
 
 /** A reading worth taking next, with all that a technician wants to know before moving the probe. */
 export interface NextReading {
@@ -203,5 +204,3 @@ function outcomeWords(
 }
 
 const HIGHEST_LOOKED_FOR_VOLTS = 12;
-
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

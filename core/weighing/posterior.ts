@@ -15,8 +15,6 @@ export interface Posterior {
   sizedShares: Float64Array;
   /** By drive: for each sized hypothesis, tolerance and node how likely its readings are together with the node. */
   ofDrive: ReadonlyMap<string, Float64Array>;
-  /** The logarithm of how likely all readings are together, per unit of each. */
-  logEvidence: number;
 }
 
 const T = TOLERANCES.length;
@@ -56,7 +54,7 @@ export function posterior({ hypotheses, sized, weights, grids, readings }: Weigh
     const { hypothesis } = sized[Math.floor(k / T)]!;
     shares[hypothesis] = shares[hypothesis]! + share / total;
   });
-  return { shares, sizedShares, ofDrive, logEvidence: most + Math.log(total) };
+  return { shares, sizedShares, ofDrive };
 }
 
 /** The hypotheses by their shares, the likeliest first. */

@@ -1,4 +1,5 @@
 import type { Lane } from '../evidence/index.ts';
+import { lowerFirst } from '../wording/index.ts';
 import { disagreements, type CaseFile } from '../reasoning/index.ts';
 import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from './decisions.ts';
 import { titleOf } from './decisionWords.ts';
@@ -30,5 +31,5 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const missing = gateItems(decision, caseFile, wires).filter(({ state }) => state !== 'proven');
   return missing.length === 0
     ? undefined
-    : `Not proven yet: still to show: ${missing.map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join('; ')}.`;
+    : `Not proven yet: still to show: ${missing.map(({ label }) => lowerFirst(label)).join('; ')}.`;
 }

@@ -3,6 +3,7 @@ import { observationOf, type ObservationMade } from '../observation/index.ts';
 import { formatWithBasis, ohmsInWords } from '../quantity/index.ts';
 import { gaugeAgainstSensor, voltsInWords, type CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';
+import { upperFirst } from '../wording/index.ts';
 
 /** A reading as one would say it: where, what, in which state. */
 export function readingWords(reading: AnyEvidence, caseFile: CaseFile): string {
@@ -40,5 +41,3 @@ export function shownWords(kind: Candidate['target']['kind'], reads: number, cas
   const { profile, pressureUnit } = caseFile;
   return formatWithBasis(reads, profile.measures, pressureUnit);
 }
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

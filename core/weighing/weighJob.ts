@@ -17,6 +17,7 @@ import { kindsWithin } from './kindsWithin.ts';
 import { nextInWords, titleOfCandidate, type NextReading } from './nextWords.ts';
 import { Weigher } from './weigher.ts';
 import { NO_WHAT_IF, underCircumstances, withoutReadings, type WhatIf } from './whatIf.ts';
+import { lowerFirst, upperFirst } from '../wording/index.ts';
 
 export type CauseClass = Decision['class'];
 
@@ -93,7 +94,6 @@ export function* weighInStages(
     ({ decision, share }, i) =>
       (i < MOST_EXPLAINED && (i === 0 || share >= WORTH_EXPLAINING)) || decision.id === whatIf.suppose,
   );
-  const explainer = new Explainer(weigher, caseFile, weighed, standing.decisions);
   const nothingRead = weighed.readings.length === 0;
   const bare = shown.map(({ decision, share }) => causeOf(decision, share, standing));
   const wrong = disagreements(caseFile);
@@ -109,7 +109,7 @@ export function* weighInStages(
     next: judgement.suggestions
       .slice(0, MOST_SUGGESTED)
       .map((suggestion) => nextInWords(suggestion, standing.decisions, caseFile)),
-    doubtful: stage === 'reasons' ? explainer.doubtful(standing.posterior) : [],
+    doubtful: [],
     disagreements: wrong,
     overturns: nothingRead ? undefined : overturns(judgement, caseFile),
   });
@@ -122,13 +122,15 @@ export function* weighInStages(
   }
   const judgement = judgementOn(standing, found);
   yield view('next', judgement, bare);
+  // Only now: the ranking does not wait for its reasons.
+  const explainer = new Explainer(weigher, caseFile, standing);
   const causes: WeighedCause[] = [];
   for (const cause of bare) {
     const decision = standing.decisions.all.findIndex(({ id }) => id === cause.cause);
     causes.push({ ...cause, ...explainer.of(decision) });
     yield undefined;
   }
-  yield view('reasons', judgement, causes);
+  yield { ...view('reasons', judgement, causes), doubtful: explainer.doubtful(standing.posterior) };
 }
 
 function causeOf(decision: Decision, share: number, { weighed, posterior }: Standing): WeighedCause {
@@ -206,6 +208,3 @@ export function weigherFor(caseFile: CaseFile, wires: readonly Lane[]): Weigher 
   kept.set(key, weigher);
   return weigher;
 }
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -26,11 +26,12 @@ import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
 import { voltsInWords } from '@lettura/core/reasoning';
 import { causeTitle, type CauseClass } from '@lettura/core/weighing';
 import { ohmsInWords } from '@lettura/core/quantity';
+import { upperFirst } from '@lettura/core/wording';
 import type { Units } from './units.ts';
 
-const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
+export { upperFirst };
 
-export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
 
 /** The value of a reading as it is pinned on the sheet. */
 export function valueInWords(reading: Reading, units: Units): string {

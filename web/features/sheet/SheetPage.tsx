@@ -6,17 +6,11 @@ import type { MachineState, Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import { findingsIn } from '@lettura/core/reasoning';
-import {
-  changesNothing,
-  NO_WHAT_IF,
-  type NextReading,
-  type Reaches,
-  type WhatIf,
-} from '@lettura/core/weighing';
+import { changesNothing, NO_WHAT_IF, type Reaches, type WhatIf } from '@lettura/core/weighing';
 import { looksRight } from '@lettura/bench';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { useRestoreJobMutation } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
@@ -24,7 +18,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { ageInWords, placeInWords } from '../../ui/inWords.ts';
 import { useNow } from '../../ui/useNow.ts';
-import { machineOf, type MeterSet } from '../bench/index.ts';
+import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { DoneBar } from './DoneBar.tsx';
@@ -42,6 +36,7 @@ import { StretchDetail } from './StretchDetail.tsx';
 import { StateBar } from './StateBar.tsx';
 import { StimulusBar } from './StimulusBar.tsx';
 import { useEntry } from './useEntry.ts';
+import { useGoTo } from './useGoTo.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
 import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
@@ -75,12 +70,10 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const section = sectionFrom(search.get('section'));
   const entry = useEntry(sheet);
   const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
-  const [probes, setProbes] = useState<MeterSet>();
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
   const { weighing, settled } = useWeighing(caseFile, lanes, whatIf);
   const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
-  const navigate = useNavigate();
   const machine = job.bench && machineOf(job.bench);
   const now = useNow();
   const input = useRef<HTMLInputElement>(null);
@@ -105,34 +98,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     entry.clearProblem();
     input.current?.focus();
   };
-  const goTo = ({ target, state: wanted }: NextReading) => {
-    switch (target.kind) {
-      case 'sweep':
-        void navigate(`/jobs/${jobId}/sweeps/record`);
-        return;
-      case 'observation':
-        if (machine) entry.enterObservation(target.observation, looksRight(machine, target.observation));
-        return;
-      case 'between':
-      case 'ohms': {
-        dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
-        if (job.bench) {
-          setProbes({ mode: target.kind === 'ohms' ? 'ohms' : 'volts', red: target.from, black: target.to });
-          show('bench');
-          return;
-        }
-        const wire = typeof target.from === 'string' ? 'signal' : target.from.lane;
-        const part = target.kind === 'ohms' ? 'sensor' : 'wires';
-        setSearch({ section: 'isolate', part, wire }, { replace: true });
-        return;
-      }
-      case 'wire':
-      case 'gauge':
-      case 'scan':
-        bring(target, wanted);
-        show('reading');
-    }
-  };
+  const { goTo, probes } = useGoTo(sheet, { entry, bring, show, setSearch });
   useSheetKeys({
     input,
     onNext: () => weighing?.next[0] && goTo(weighing.next[0]),

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Remark } from '@lettura/core/reasoning';
 import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/weighing';
+import { lowerFirst } from '@lettura/core/wording';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
@@ -102,8 +103,7 @@ function Cause({ cause, leading, told }: { cause: WeighedCause; leading: boolean
         <Box sx={{ pl: '52px', pt: 0.5 }}>
           {kinds.length > 0 && cause.class !== 'physical' && (
             <Typography variant="body2">
-              Most like: {kinds.map(({ name }) => name.charAt(0).toLowerCase() + name.slice(1)).join(', or ')}
-              .
+              Most like: {kinds.map(({ name }) => lowerFirst(name)).join(', or ')}.
             </Typography>
           )}
           <Statements word="For" statements={speaksFor} />

@@ -1,0 +1,63 @@
+import { between, type AnswerTable } from './answers.ts';
+import type { Met, Places } from './places.ts';
+import type { SizedHypothesis } from './sizedHypotheses.ts';
+import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
+
+/** How likely a reading is where this is predicted, give or take what was not looked at. */
+export type Likely = (predicted: number, spread: number) => number;
+
+const SQRT_THREE = Math.sqrt(3);
+
+/** A list for each answer that differs, by itself or by what lies beside it. */
+export function listsOver(
+  { rows, rowOf }: AnswerTable,
+  { ways, wayOf }: Places,
+  sized: readonly SizedHypothesis[],
+  likely: Likely,
+): Pick<WeighedReading, 'lists' | 'listOf'> {
+  const lists: Float64Array[] = [];
+  const numbers = new Map<number, number>();
+  const listOf = Int32Array.from(sized, ({ smaller, larger }, s) => {
+    const [row, below, above, way] = [rowOf[s]!, rowOf[smaller]!, rowOf[larger]!, wayOf[s]!];
+    const key = ((row * rows.length + below) * rows.length + above) * ways.length + way;
+    const known = numbers.get(key);
+    if (known !== undefined) return known;
+    numbers.set(key, lists.length);
+    return lists.push(listOver(rows[row]!, rows[below]!, rows[above]!, ways[way]!, likely)) - 1;
+  });
+  return { lists, listOf };
+}
+
+/**
+ * Likelihoods along the tolerances and nodes of one answer, with the spread that comes from what lies between two quantities
+ * and two sizes that are looked at.
+ */
+function listOver(
+  row: Float64Array,
+  below: Float64Array,
+  above: Float64Array,
+  { placed, beside }: Met,
+  likely: Likely,
+): Float64Array {
+  const nodes = beside.length;
+  const list = new Float64Array(nodes * TOLERANCES.length);
+  const last = row.length - 1;
+  placed.forEach((places, t) => {
+    for (let node = 0; node < nodes; node++) {
+      const place = places[node]!;
+      const predicted = between(row, place);
+      const half = beside[node]!;
+      const quantity = half > 0 ? between(row, Math.min(last, place + half)) - predicted : 0;
+      const sizes = below === above ? 0 : (between(above, place) - between(below, place)) / 4;
+      list[t * nodes + node] = likely(predicted, Math.hypot(quantity, sizes) / SQRT_THREE);
+    }
+  });
+  return list;
+}
+
+/** The same for every tolerance: a gauge knows nothing of the sensor. */
+export function forEveryTolerance(list: Float64Array): Float64Array {
+  const all = new Float64Array(list.length * TOLERANCES.length);
+  TOLERANCES.forEach((_, t) => all.set(list, t * list.length));
+  return all;
+}
