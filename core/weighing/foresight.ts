@@ -1,13 +1,12 @@
 import type { ObservationId } from '../observation/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
-import { signalBand, valueAtNominal } from '../transfer/index.ts';
-import { between } from './answers.ts';
 import type { Candidate } from './candidates.ts';
 import type { Decisions } from './decisions.ts';
 import { observationLikelihood } from './observationLikelihood.ts';
 import type { Posterior } from './posterior.ts';
 import { MISTAKEN_SHARE } from './readingLikelihood.ts';
-import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
+import type { Scale } from './scales.ts';
+import { ANYTHING } from './shownSteps.ts';
 import { SWEEP_OUTCOMES, sweepLikelihood } from './sweepLikelihood.ts';
 import { TOLERANCES } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
@@ -22,15 +21,19 @@ export interface Foresight {
 /** Below this a sized hypothesis, or a value of its quantity, has no say in what comes next. */
 const NEGLIGIBLE = 1e-5;
 const T = TOLERANCES.length;
-const MIDDLE = 1;
-/** Of the range: as fine as live data and gauges are told apart. */
-const VALUE_STEP_SHARE = 0.012;
 
-/** What is still possible: sized hypotheses, each with a value of its quantity, and how likely both are. */
-interface Possible {
-  sized: Int32Array;
+/** How likely the values of a quantity are; those that hardly are left out. */
+interface Spread {
   node: Int32Array;
   weight: Float64Array;
+}
+
+/** What is still possible: sized hypotheses with their shares. */
+interface Possible {
+  sized: Int32Array;
+  share: Float64Array;
+  /** Of the quantity: for each of them, or one for all where no reading tells them apart yet. */
+  spreads: readonly Spread[];
 }
 
 /** Looks ahead from what is known: each reading that could be taken next, under everything that is still possible. */
@@ -41,6 +44,8 @@ export class Outlook {
   readonly #decisions: Decisions;
   /** By sized hypothesis, whatever its place in the tolerance. */
   readonly #shares: Float64Array;
+  /** By sized hypothesis. */
+  readonly #decisionOf: Int32Array;
   readonly #ofDrive = new Map<string, Possible>();
 
   constructor(weigher: Weigher, caseFile: CaseFile, known: Posterior, decisions: Decisions) {
@@ -48,6 +53,7 @@ export class Outlook {
     this.#caseFile = caseFile;
     this.#known = known;
     this.#decisions = decisions;
+    this.#decisionOf = Int32Array.from(weigher.answers.sized, ({ hypothesis }) => decisions.of[hypothesis]!);
     this.#shares = Float64Array.from(weigher.answers.sized, (_, s) => {
       let share = 0;
       for (let t = 0; t < T; t++) share += known.sizedShares[s * T + t]!;
@@ -59,47 +65,38 @@ export class Outlook {
   at({ target, state }: Candidate): Foresight {
     if (target.kind === 'sweep') return this.#recording();
     if (target.kind === 'observation') return this.#look(target.observation);
-    const weigher = this.#weigher;
-    const spoken = { ...target, state };
-    const { ways, wayOf } = weigher.placesFor(spoken, this.#caseFile);
-    const { profile } = this.#caseFile;
-    const scale = SCALES[target.kind] ?? valueScale(profile, VALUE_STEP_SHARE);
-    const joint = this.#decisions.all.map(() => new Float64Array(scale.steps));
-    const anything = new Float64Array(this.#decisions.all.length);
-    const table =
-      target.kind === 'gauge'
-        ? undefined
-        : weigher.answers.at(target, state, weigher.isOfTemperature(target) ? 'celsius' : 'quantity');
-    const { sized, node, weight } = this.#possible(spoken);
-    for (let i = 0; i < sized.length; i++) {
-      const s = sized[i]!;
-      const d = this.#decisions.of[weigher.answers.sized[s]!.hypothesis]!;
-      const way = ways[wayOf[s]!]!;
-      const at = node[i]!;
-      if (!table) {
-        const met = target.kind === 'gauge' && target.tap === 'manifold' ? way.atSource : way.met;
-        spread(joint[d]!, scale.stepOf(met[at]!), weight[i]!);
-        continue;
+    const { scale, listOf, list } = this.#weigher.shownSteps({ target, state }, this.#caseFile);
+    const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
+    const anything = new Float64Array(sharp.length);
+    const add = (d: number, number: number, share: number, { node, weight }: Spread): void => {
+      const row = sharp[d]!;
+      const steps = list(number);
+      for (let i = 0; i < node.length; i++) {
+        const step = steps[node[i]!]!;
+        if (step === ANYTHING) anything[d] = anything[d]! + share * weight[i]!;
+        else row[step] = row[step]! + share * weight[i]!;
       }
-      const volts = between(table.rows[table.rowOf[s]!]!, way.placed[MIDDLE]![at]!);
-      if (target.kind !== 'scan') {
-        spread(joint[d]!, scale.stepOf(volts), weight[i]!);
-        continue;
-      }
-      const band = signalBand(volts, profile.nominalReferenceVolts, profile);
-      // A lost signal may show anything.
-      if (band === 'circuit-low' || band === 'circuit-high') anything[d] = anything[d]! + weight[i]!;
-      else spread(joint[d]!, scale.stepOf(valueAtNominal(volts, profile)), weight[i]!);
+    };
+    const { sized, share, spreads } = this.#possible({ ...target, state });
+    if (spreads.length > 1)
+      sized.forEach((s, k) => add(this.#decisionOf[s]!, listOf[s]!, share[k]!, spreads[k]!));
+    else {
+      // Of one quantity all that answer alike are added up first: there are far fewer answers than hypotheses.
+      const sums = this.#decisions.all.map(() => new Map<number, number>());
+      sized.forEach((s, k) => {
+        const of = sums[this.#decisionOf[s]!]!;
+        of.set(listOf[s]!, (of.get(listOf[s]!) ?? 0) + share[k]!);
+      });
+      sums.forEach((of, d) => of.forEach((sum, number) => add(d, number, sum, spreads[0]!)));
     }
-    joint.forEach((row, d) => mistaken(row, anything[d]!));
-    return { scale, joint };
+    return { scale, joint: sharp.map((row, d) => mistaken(blurred(row), anything[d]!)) };
   }
 
   #recording(): Foresight {
     const { sized } = this.#weigher.answers;
     const joint = this.#decisions.all.map(() => new Float64Array(SWEEP_OUTCOMES.length));
     sized.forEach((one, s) => {
-      const row = joint[this.#decisions.of[one.hypothesis]!]!;
+      const row = joint[this.#decisionOf[s]!]!;
       SWEEP_OUTCOMES.forEach((outcome, step) => {
         row[step] = row[step]! + this.#shares[s]! * sweepLikelihood(outcome, one);
       });
@@ -111,7 +108,7 @@ export class Outlook {
     const { sized } = this.#weigher.answers;
     const joint = this.#decisions.all.map(() => new Float64Array(ANSWERS.length));
     sized.forEach(({ hypothesis }, s) => {
-      const row = joint[this.#decisions.of[hypothesis]!]!;
+      const row = joint[this.#decisionOf[s]!]!;
       ANSWERS.forEach((holds, step) => {
         const likelihood = observationLikelihood(id, holds, this.#weigher.hypotheses[hypothesis]!);
         row[step] = row[step]! + this.#shares[s]! * likelihood;
@@ -126,69 +123,72 @@ export class Outlook {
     if (before) return before;
     const { weights } = this.#weigher.gridFor(spoken, this.#caseFile);
     const products = this.#known.ofDrive.get(drive);
-    const { sizedShares } = this.#known;
-    const found = { sized: [] as number[], node: [] as number[], weight: [] as number[] };
-    const ofNodes = new Float64Array(weights.length);
-    this.#shares.forEach((share, s) => {
-      if (share < NEGLIGIBLE) return;
-      if (!products) ofNodes.set(weights.map((weight) => share * weight));
-      else {
-        ofNodes.fill(0);
-        for (let t = 0; t < T; t++) {
-          const from = (s * T + t) * weights.length;
-          let sum = 0;
-          for (let node = 0; node < weights.length; node++) sum += products[from + node]!;
-          const each = sizedShares[s * T + t]! / sum;
-          for (let node = 0; node < weights.length; node++)
-            ofNodes[node] = ofNodes[node]! + each * products[from + node]!;
-        }
-      }
-      ofNodes.forEach((weight, node) => {
-        if (weight <= LEAST_PART * share) return;
-        found.sized.push(s);
-        found.node.push(node);
-        found.weight.push(weight);
-      });
-    });
+    const sized = Int32Array.from(this.#shares.keys()).filter((s) => this.#shares[s]! >= NEGLIGIBLE);
     const possible = {
-      sized: Int32Array.from(found.sized),
-      node: Int32Array.from(found.node),
-      weight: Float64Array.from(found.weight),
+      sized,
+      share: Float64Array.from(sized, (s) => this.#shares[s]!),
+      spreads: products
+        ? Array.from(sized, (s) => this.#spreadOf(s, products, weights.length))
+        : [spreadOver(weights)],
     };
     this.#ofDrive.set(drive, possible);
     return possible;
   }
+
+  /** Of the quantity under one sized hypothesis, over all places in the tolerance. */
+  #spreadOf(s: number, products: Float64Array, nodes: number): Spread {
+    const ofNodes = new Float64Array(nodes);
+    for (let t = 0; t < T; t++) {
+      const from = (s * T + t) * nodes;
+      let sum = 0;
+      for (let node = 0; node < nodes; node++) sum += products[from + node]!;
+      const each = this.#known.sizedShares[s * T + t]! / (sum * this.#shares[s]!);
+      for (let node = 0; node < nodes; node++) ofNodes[node] = ofNodes[node]! + each * products[from + node]!;
+    }
+    return spreadOver(ofNodes);
+  }
+}
+
+function spreadOver(weights: Float64Array): Spread {
+  const node: number[] = [];
+  const weight: number[] = [];
+  for (let at = 0; at < weights.length; at++)
+    if (weights[at]! > LEAST_PART) {
+      node.push(at);
+      weight.push(weights[at]!);
+    }
+  return { node: Int32Array.from(node), weight: Float64Array.from(weight) };
 }
 
 /** As it should be, and not. */
 const ANSWERS = [true, false] as const;
 const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) => step };
 const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
-const SCALES: Readonly<Partial<Record<Candidate['target']['kind'], Scale>>> = {
-  wire: METER_SCALE,
-  between: METER_SCALE,
-  ohms: OHMS_SCALE,
-};
-
 /** Of a sized hypothesis: a value of the quantity this unlikely under it is left out. */
 const LEAST_PART = 1e-4;
 
 /** An instrument is not quite sure of its step. */
-function spread(row: Float64Array, step: number, weight: number): void {
-  const below = step > 0 ? step - 1 : 0;
-  const above = step < row.length - 1 ? step + 1 : step;
-  row[below] = row[below]! + 0.25 * weight;
-  row[step] = row[step]! + 0.5 * weight;
-  row[above] = row[above]! + 0.25 * weight;
+function blurred(sharp: Float64Array): Float64Array {
+  const row = new Float64Array(sharp.length);
+  sharp.forEach((weight, step) => {
+    if (weight === 0) return;
+    const below = step > 0 ? step - 1 : 0;
+    const above = step < row.length - 1 ? step + 1 : step;
+    row[below] = row[below]! + 0.25 * weight;
+    row[step] = row[step]! + 0.5 * weight;
+    row[above] = row[above]! + 0.25 * weight;
+  });
+  return row;
 }
 
 /** Now and then a reading is anything at all, and so is live data without its signal. */
-function mistaken(row: Float64Array, anything: number): void {
+function mistaken(row: Float64Array, anything: number): Float64Array {
   let asNoted = 0;
   for (let step = 0; step < row.length; step++) asNoted += row[step]!;
-  if (asNoted === 0 && anything === 0) return;
+  if (asNoted === 0 && anything === 0) return row;
   const each = (MISTAKEN_SHARE * asNoted + anything) / row.length;
   for (let step = 0; step < row.length; step++) row[step] = (1 - MISTAKEN_SHARE) * row[step]! + each;
+  return row;
 }
 
 export interface Worth {

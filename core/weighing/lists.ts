@@ -6,8 +6,6 @@ import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
 /** How likely a reading is where this is predicted, give or take what was not looked at. */
 export type Likely = (predicted: number, spread: number) => number;
 
-const SQRT_THREE = Math.sqrt(3);
-
 /** A list for each answer that differs, by itself or by what lies beside it. */
 export function listsOver(
   { rows, rowOf }: AnswerTable,
@@ -49,7 +47,7 @@ function listOver(
       const half = beside[node]!;
       const quantity = half > 0 ? between(row, Math.min(last, place + half)) - predicted : 0;
       const sizes = below === above ? 0 : (between(above, place) - between(below, place)) / 4;
-      list[t * nodes + node] = likely(predicted, Math.hypot(quantity, sizes) / SQRT_THREE);
+      list[t * nodes + node] = likely(predicted, Math.sqrt((quantity ** 2 + sizes ** 2) / 3));
     }
   });
   return list;

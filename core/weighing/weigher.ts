@@ -1,4 +1,11 @@
-import { isPlain, keyOn, type AnyEvidence, type Lane } from '../evidence/index.ts';
+import {
+  isPlain,
+  keyOn,
+  type AnyEvidence,
+  type Lane,
+  type MachineState,
+  type Spot,
+} from '../evidence/index.ts';
 import { effectsOf, type Effect } from '../fault/index.ts';
 import { liveDataStep } from '../family/index.ts';
 import { expectationContext, gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
@@ -23,6 +30,7 @@ import {
   scanLikelihood,
   voltsLikelihood,
 } from './readingLikelihood.ts';
+import { stepsOfAnswers, stepsOfGauge, type ShownSteps } from './shownSteps.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
 import { type WeighedCase, type WeighedReading } from './weighedCase.ts';
 
@@ -45,6 +53,7 @@ export class Weigher {
   readonly #grids = new Map<string, QuantityGrid>();
   readonly #places = new Map<string, Places>();
   readonly #likelihoods = new Map<string, Lists | undefined>();
+  readonly #shown = new Map<string, ShownSteps>();
 
   constructor({ family, profile, companion, ambient }: CaseFile, wires: readonly Lane[]) {
     const sensor = { family, profile, companion, wires };
@@ -78,7 +87,7 @@ export class Weigher {
     const context = JSON.stringify([family, profile, ambient, displacementLitres, meter, gauge]);
     if (context !== this.#context) {
       this.#context = context;
-      for (const kept of [this.#grids, this.#places, this.#likelihoods]) kept.clear();
+      for (const kept of [this.#grids, this.#places, this.#likelihoods, this.#shown]) kept.clear();
       this.#grids.set(SWEEP_DRIVE, ONE_NODE);
       this.#grids.set(LOOKED_DRIVE, ONE_NODE);
     }
@@ -155,6 +164,22 @@ export class Weigher {
     };
     this.#places.set(drive, places);
     return places;
+  }
+
+  /** What a reading would show in each case, whether it is likely or not. */
+  shownSteps({ target, state }: { target: Spot; state: MachineState }, caseFile: CaseFile): ShownSteps {
+    const key = JSON.stringify([target, state]);
+    const known = this.#shown.get(key);
+    if (known) return known;
+    const spoken = { ...target, state };
+    const places = this.placesFor(spoken, caseFile);
+    const axis = this.isOfTemperature(target) ? 'celsius' : 'quantity';
+    const steps =
+      target.kind === 'gauge'
+        ? stepsOfGauge(target.tap, places, caseFile.profile)
+        : stepsOfAnswers(target.kind, this.answers.at(target, state, axis), places, caseFile.profile);
+    this.#shown.set(key, steps);
+    return steps;
   }
 
   #likelihoodOf(reading: AnyEvidence, caseFile: CaseFile): Lists | undefined {
