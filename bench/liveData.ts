@@ -1,6 +1,6 @@
 import { keyOn, type MachineState } from '@lettura/core/evidence';
 import { liveDataStep } from '@lettura/core/family';
-import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
+import { isComplainedOf, limitsOf, pairSeen } from '@lettura/core/code';
 import { signalBand, valueAtNominal } from '@lettura/core/transfer';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
@@ -12,9 +12,6 @@ export interface LiveData {
   substituted: boolean;
   codes: readonly string[];
 }
-
-/** Common practice: outside this the unit calls its own sensor supply faulty. */
-const REFERENCE_BAND_VOLTS = [4.5, 5.5] as const;
 
 /** Undefined with the key off: nobody answers. */
 export function liveData(machine: SimulatedMachine, state: MachineState): LiveData | undefined {
@@ -30,27 +27,21 @@ export function liveData(machine: SimulatedMachine, state: MachineState): LiveDa
   const second = codes['second-signal'];
   if (second) {
     const secondVolts = machine.unitReadsVolts('second-signal', state);
-    // A temperature nearly at 5 V is an open thermistor; a second track has the limits of the first.
-    const [low, high] = companion?.kind === 'temperature' ? [0.1, 4.85] : [0.2, 4.8];
-    if (secondVolts < low) found.push(second.low);
-    else if (secondVolts > high) found.push(second.high);
-    if (pairCode && companion?.kind === 'second-track') {
-      const { deviationPercentOfReference } = pairDeviation(
-        volts,
-        secondVolts,
-        wiring.unitVolts,
-        companion.pair,
-      );
-      if (Math.abs(deviationPercentOfReference) > PAIR_LIMIT_PERCENT_OF_REFERENCE) found.push(pairCode);
-    }
+    const limits = limitsOf('second-signal', profile, companion);
+    if (isComplainedOf({ reads: 'low' }, secondVolts, limits)) found.push(second.low);
+    if (isComplainedOf({ reads: 'high' }, secondVolts, limits)) found.push(second.high);
+    const deviation = pairSeen(volts, secondVolts, wiring.unitVolts, companion);
+    if (pairCode && isComplainedOf({ reads: 'off' }, deviation, limitsOf('pair', profile, companion)))
+      found.push(pairCode);
   }
   if (referenceCode) {
-    const [low, high] = REFERENCE_BAND_VOLTS;
-    const supplied = wiring.rails.every((_, rail) => {
-      const railVolts = machine.unitRailVolts(rail, state);
-      return railVolts >= low && railVolts <= high;
-    });
-    if (!supplied) found.push(referenceCode);
+    const limits = limitsOf('supply', profile, companion);
+    if (
+      wiring.rails.some((_, rail) =>
+        isComplainedOf({ reads: 'off' }, machine.unitRailVolts(rail, state), limits),
+      )
+    )
+      found.push(referenceCode);
   }
   const lost = band === 'circuit-low' || band === 'circuit-high';
   return {

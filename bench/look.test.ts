@@ -1,3 +1,4 @@
+import { standardCode } from '@lettura/core/code';
 import { OBSERVATION_IDS } from '@lettura/core/observation';
 import { expect, test } from 'vitest';
 import { caseFault, looksRight, MACHINES, simulatedMachine, surroundingsOf } from './index.ts';
@@ -41,4 +42,34 @@ test('a pump on its own port moves the sensor past a blocked hose', () => {
   const idle = { engine: 'idle', plug: 'connected' } as const;
   expect(blocked.quantity(pumped, 'sensor')).toBeCloseTo(pump.ambientKpaAbs - 40, 6);
   expect(blocked.quantity(idle, 'sensor')).toBeCloseTo(pump.ambientKpaAbs, 6);
+});
+
+test('what a machine calls its codes is what the standard means by them', () => {
+  for (const { sensor, codes, pairCode, referenceCode } of MACHINES) {
+    for (const [about, { low, high }] of Object.entries(codes)) {
+      expect(standardCode(low, sensor.family)).toEqual({ about, reads: 'low' });
+      expect(standardCode(high, sensor.family)).toEqual({ about, reads: 'high' });
+    }
+    if (pairCode) expect(standardCode(pairCode, sensor.family)).toEqual({ about: 'pair', reads: 'off' });
+    if (referenceCode)
+      expect(standardCode(referenceCode, sensor.family)).toEqual({ about: 'supply', reads: 'off' });
+  }
+});
+
+test('a code comes back while the unit has its reason, and a line of telegrams sets another once it is fed', () => {
+  const codesOf = (kind: string, site: string) => {
+    const one = withFault(kind, site);
+    return (['code-low', 'code-high', 'code-supply'] as const).map((id) => looksRight(one, id));
+  };
+  expect(codesOf('wire-open', 'signal:first')).toEqual([false, true, true]);
+  expect(codesOf('wires-together', 'reference+signal')).toEqual([true, false, true]);
+  expect(codesOf('unit-gives-no-reference', 'rail:0')[2]).toBe(false);
+  for (const machine of MACHINES) {
+    const sound = simulatedMachine(
+      machine,
+      [],
+      surroundingsOf(machine, () => 0.5),
+    );
+    expect(looksRight(sound, 'code-fed')).toBe(machine.telegrams === undefined);
+  }
 });

@@ -58,6 +58,7 @@ function workTheCase(letter: CaseLetter, seed: number): Worked {
       readings: taken.filter(isPlain),
       isolation: taken.filter((reading) => !isPlain(reading)),
       observations: [...observations],
+      codes: [],
       sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,

@@ -3,12 +3,14 @@ import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { Instrument } from './instruments.ts';
+import type { Job } from './jobs.ts';
 import type { RecordingInfo } from './recordings.ts';
 import { standingReadings, type Reading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
 
 export interface JobRecord {
+  job: Pick<Job, 'codes'>;
   readings: readonly Reading[];
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
@@ -18,7 +20,7 @@ export interface JobRecord {
 
 /** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
 export function caseFileOf(
-  { readings, sensor, vehicle, instruments, recordings }: JobRecord,
+  { job, readings, sensor, vehicle, instruments, recordings }: JobRecord,
   pressureUnit: PressureUnit,
 ): CaseFile {
   const standing = standingReadings(readings);
@@ -42,6 +44,7 @@ export function caseFileOf(
     readings: measured.filter(isPlain),
     isolation: measured.filter((reading) => !isPlain(reading)),
     observations: [...observations.values()],
+    codes: job.codes,
     sweeps: recordings.map(({ name, channels, findings }) => ({
       name,
       uses: channels.map(({ use }) => use),

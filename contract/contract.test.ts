@@ -46,12 +46,16 @@ test('the newest ambient pressure of a job is the one that counts', () => {
     ambient(1, { source: 'altitude', altitudeM: 0 }),
     ambient(2, { source: 'barometer', stationKpaAbs: 98.7 }),
   ];
-  const caseFile = caseFileOf({ readings, sensor, vehicle: {}, instruments: [], recordings: [] }, 'kPa');
+  const caseFile = caseFileOf(
+    { job: { codes: [] }, readings, sensor, vehicle: {}, instruments: [], recordings: [] },
+    'kPa',
+  );
   expect(caseFile.ambient).toMatchObject({ pressureKpaAbs: 98.7, source: 'barometer' });
   expect(caseFile.readings).toEqual([]);
   expect(
     caseFileOf(
       {
+        job: { codes: [] },
         readings: [...readings, withdrawal(3, uuid(2))],
         sensor,
         vehicle: {},
@@ -155,7 +159,7 @@ test('a reading, and the gauge of a pump step, carry the accuracy of the instrum
   const row = wire(1, { instrumentId: uuid(50), state });
   expect(instrumentsNamed(row)).toEqual([uuid(50), uuid(51)]);
   const [reading] = caseFileOf(
-    { readings: [row], sensor, vehicle: {}, instruments, recordings: [] },
+    { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments, recordings: [] },
     'kPa',
   ).readings;
   expect(reading).toMatchObject({
@@ -164,7 +168,7 @@ test('a reading, and the gauge of a pump step, carry the accuracy of the instrum
   });
   // Without the instruments at hand the common ones are taken, and nothing fails.
   const [bare] = caseFileOf(
-    { readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
+    { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
     'kPa',
   ).readings;
   expect(bare).not.toHaveProperty('meter');
@@ -225,6 +229,7 @@ test('what was taken with something attached, held or between two points stands 
   ];
   const { readings, isolation: apart } = caseFileOf(
     {
+      job: { codes: [] },
       readings: rows,
       sensor: { profile, family: 'manifold-pressure' },
       vehicle: {},

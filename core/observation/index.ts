@@ -1,8 +1,12 @@
 export {
+  CODE_LOOKS,
+  isCodeLook,
   OBSERVATION_IDS,
   observationOf,
   observationsFor,
+  type CodeLookId,
   type Observation,
   type ObservationId,
   type ObservationMade,
+  type PlainLookId,
 } from './observations.ts';

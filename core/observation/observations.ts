@@ -1,4 +1,5 @@
-import type { FamilyId } from '../family/index.ts';
+import type { Complaint } from '../code/index.ts';
+import { FAMILY_IDS, type FamilyId } from '../family/index.ts';
 
 /** Something that is looked at rather than measured: a question with yes, as it should be, or no. */
 export interface Observation {
@@ -21,8 +22,15 @@ export const OBSERVATION_IDS = [
   'duct',
   'stumbles',
   'part-number',
+  'code-low',
+  'code-high',
+  'code-supply',
+  'code-fed',
 ] as const;
 export type ObservationId = (typeof OBSERVATION_IDS)[number];
+
+const CLEAR_AND_READ =
+  'Note all codes and clear them. Plug connected, key off and on again, engine off; read them once more.';
 
 const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly FamilyId[] }> = {
   'plug-contacts': {
@@ -80,6 +88,35 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     how: 'Read it on the sensor itself and compare all of it, letters too.',
     minutes: 2,
   },
+  'code-low': {
+    question: 'Once cleared, does a code for this signal too low stay away?',
+    yes: 'it stays away',
+    no: 'it comes back',
+    how: CLEAR_AND_READ,
+    minutes: 2,
+  },
+  'code-high': {
+    question: 'Once cleared, does a code for this signal too high stay away?',
+    yes: 'it stays away',
+    no: 'it comes back',
+    how: CLEAR_AND_READ,
+    minutes: 2,
+  },
+  'code-supply': {
+    question: 'Once cleared, does a code for the sensor supply stay away?',
+    yes: 'it stays away',
+    no: 'it comes back',
+    how: CLEAR_AND_READ,
+    minutes: 2,
+  },
+  'code-fed': {
+    question: 'With a known voltage fed into the signal wire, does every other code stay away?',
+    yes: 'no other code is set',
+    no: 'another code is set',
+    how: 'Key off, plug off, clip a known voltage behind a resistor onto the signal wire, key on, read the codes. A line that carries telegrams sets another code then.',
+    minutes: 4,
+    families: FAMILY_IDS.filter((id) => !['throttle', 'pedal', 'flap'].includes(id)),
+  },
 };
 
 export const observationOf = (id: ObservationId): Observation => {
@@ -91,10 +128,21 @@ export const observationOf = (id: ObservationId): Observation => {
 export const observationsFor = (family: FamilyId): Observation[] =>
   OBSERVATION_IDS.filter((id) => ALL[id].families?.includes(family) ?? true).map(observationOf);
 
+/** Looks at what the control unit itself complains of; what they say follows from the circuit. */
+export const CODE_LOOKS = {
+  'code-low': { about: 'signal', reads: 'low' },
+  'code-high': { about: 'signal', reads: 'high' },
+  'code-supply': { about: 'supply', reads: 'off' },
+} as const satisfies Partial<Record<ObservationId, Complaint>>;
+export type CodeLookId = keyof typeof CODE_LOOKS;
+export type PlainLookId = Exclude<ObservationId, CodeLookId>;
+
+export const isCodeLook = (id: ObservationId): id is CodeLookId => id in CODE_LOOKS;
+
 /** One answer on record. */
-export interface ObservationMade {
+export interface ObservationMade<Id extends ObservationId = ObservationId> {
   id: string;
-  observation: ObservationId;
+  observation: Id;
   /** As it should be. */
   holds: boolean;
 }

@@ -27,6 +27,8 @@ export interface CaseFile {
   isolation: readonly AnyEvidence[];
   /** What was looked at; the newest answer to each question. */
   observations: readonly ObservationMade[];
+  /** As they were found stored, before any work. */
+  codes: readonly string[];
   /** In the order recorded. */
   sweeps: readonly SweepOnRecord[];
   /** Of the engine, where it is known. */

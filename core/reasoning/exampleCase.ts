@@ -47,6 +47,7 @@ export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}):
   readings,
   isolation: [],
   observations: [],
+  codes: [],
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

@@ -22,6 +22,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
       readings: evidence,
       isolation: [],
       observations: [],
+      codes: [],
       sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,

@@ -1,3 +1,4 @@
+import { pairSeen, type Watched } from '../code/index.ts';
 import { keyOn, type HarnessWork, type MachineState, type Spot } from '../evidence/index.ts';
 import { effectsOf, type Effect } from '../fault/index.ts';
 import type { IsolatedSensor } from '../isolation/index.ts';
@@ -13,8 +14,12 @@ import {
   type SolvedSize,
 } from './sizedHypotheses.ts';
 
-/** Spots that the circuit answers for; a gauge is no part of it. */
-export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }>;
+/** Spots that the circuit answers for; a gauge is no part of it. What the unit watches is read by nobody but the unit. */
+export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }> | UnitSees;
+export interface UnitSees {
+  kind: 'unit-sees';
+  what: Watched;
+}
 
 /** What the answers are laid out along: what the sensor measures, or the temperature of a thermistor in its body. */
 export type Axis = 'quantity' | 'celsius';
@@ -144,6 +149,45 @@ export class Answers {
     };
   }
 
+  #readOn(rig: Rig, spot: CircuitSpot, effects: readonly Effect[]): number {
+    switch (spot.kind) {
+      case 'wire':
+        return rig.volts({ lane: spot.lane, place: spot.place }, 'battery-negative');
+      case 'between':
+        return rig.volts(spot.from, spot.to);
+      case 'ohms':
+        return rig.ohms(spot.from, spot.to);
+      case 'scan':
+        return convertedVolts(rig, 'signal', effects);
+      case 'unit-sees':
+        return this.#seenByUnit(rig, spot.what, effects);
+    }
+  }
+
+  #seenByUnit(rig: Rig, what: Watched, effects: readonly Effect[]): number {
+    switch (what) {
+      case 'signal':
+      case 'second-signal':
+        return convertedVolts(rig, what, effects);
+      case 'supply':
+        return this.#worstRailVolts(rig);
+      case 'pair':
+        return pairSeen(
+          convertedVolts(rig, 'signal', effects),
+          convertedVolts(rig, 'second-signal', effects),
+          this.#sensor.profile.nominalReferenceVolts,
+          this.#sensor.companion,
+        );
+    }
+  }
+
+  #worstRailVolts(rig: Rig): number {
+    const { nominalReferenceVolts } = this.#sensor.profile;
+    const all = rig.wiring.spec.rails.map((_, rail) => rig.railVolts(rail));
+    const off = (volts: number) => Math.abs(volts - nominalReferenceVolts);
+    return all.reduce((worst, volts) => (off(volts) > off(worst) ? volts : worst), nominalReferenceVolts);
+  }
+
   #solved(
     spot: CircuitSpot,
     state: MachineState,
@@ -161,7 +205,7 @@ export class Answers {
         celsius,
       };
       rig.bring(this.#sensor, effects, situation, modelled(state.harness));
-      return readOn(rig, spot, effects);
+      return this.#readOn(rig, spot, effects);
     };
     const values = this.#nodeValues;
     // With its plug off the sensor says nothing, whatever it meets.
@@ -186,22 +230,13 @@ export class Answers {
   }
 }
 
-function readOn(rig: Rig, spot: CircuitSpot, effects: readonly Effect[]): number {
-  switch (spot.kind) {
-    case 'wire':
-      return rig.volts({ lane: spot.lane, place: spot.place }, 'battery-negative');
-    case 'between':
-      return rig.volts(spot.from, spot.to);
-    case 'ohms':
-      return rig.ohms(spot.from, spot.to);
-    case 'scan': {
-      const stuck = effects.find((effect) => effect.on === 'converter' && effect.wire === 'signal');
-      if (stuck?.on === 'converter') return stuck.reads;
-      const volts = rig.inputVolts('signal');
-      // Where nothing holds an input it is taken for nothing.
-      return Number.isNaN(volts) ? 0 : volts;
-    }
-  }
+/** What the unit's converter makes of an input. */
+function convertedVolts(rig: Rig, lane: 'signal' | 'second-signal', effects: readonly Effect[]): number {
+  const stuck = effects.find((effect) => effect.on === 'converter' && effect.wire === lane);
+  if (stuck?.on === 'converter') return stuck.reads;
+  const volts = rig.inputVolts(lane);
+  // Where nothing holds an input it is taken for nothing.
+  return Number.isNaN(volts) ? 0 : volts;
 }
 
 /** The model has one neighbour on the rail, which stands for all of them: whichever is unplugged, it is that one. */
@@ -209,14 +244,13 @@ const modelled = (harness: HarnessWork | undefined): HarnessWork | undefined =>
   harness && { ...harness, neighboursOff: harness.neighboursOff.length > 0 ? [0] : [] };
 
 const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
-  JSON.stringify([
-    spot.kind,
-    spot.kind === 'wire' ? [spot.lane, spot.place] : spot.kind === 'scan' ? [] : [spot.from, spot.to],
-    state.engine === 'key-off',
-    state.plug,
-    state.harness,
-    axis,
-  ]);
+  JSON.stringify([spot.kind, pointsOf(spot), state.engine === 'key-off', state.plug, state.harness, axis]);
+
+function pointsOf(spot: CircuitSpot): unknown[] {
+  if (spot.kind === 'wire') return [spot.lane, spot.place];
+  if (spot.kind === 'scan') return [];
+  return spot.kind === 'unit-sees' ? [spot.what] : [spot.from, spot.to];
+}
 
 /** The farthest apart that two rows are anywhere. */
 const distance = (a: Float64Array, b: Float64Array): number =>

@@ -97,10 +97,12 @@ export function candidatesFor(
           ...(measured.includes('second-signal') ? [ohms('second-signal', second('return', measured))] : []),
         ]
       : []),
-    ...observationsFor(family).map(({ id, valveOpen }): Candidate => ({
-      target: { kind: 'observation', observation: id },
-      state: valveOpen ? VALVE_OPEN : KOEO,
-    })),
+    ...observationsFor(family)
+      .filter(({ id }) => id !== 'code-supply' || measured.includes('reference'))
+      .map(({ id, valveOpen }): Candidate => ({
+        target: { kind: 'observation', observation: id },
+        state: valveOpen ? VALVE_OPEN : KOEO,
+      })),
     ...(HOSED.includes(family) && moved
       ? (['manifold', 'sensor-hose'] as const).map((tap): Candidate => ({
           target: { kind: 'gauge', tap },

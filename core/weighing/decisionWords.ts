@@ -107,7 +107,8 @@ const FIXED: Readonly<Record<string, Omit<DecisionWords, 'lanes'>>> = {
   },
   'wrong-part': {
     title: 'Wrong part fitted',
-    remedy: 'Compare the part number with the maker’s data for this machine.',
+    remedy:
+      'Compare the part number with the maker’s data for this machine. Where that is a digital sensor, its line is judged by live data, not by volts.',
   },
   ...Object.fromEntries(
     FAULT_KINDS.filter(({ class: sort }) => sort === 'physical').map(({ id, name, hides }) => [

@@ -1,5 +1,7 @@
+import { complaintWords } from '../code/index.ts';
 import type { AnyEvidence } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
+import { codesThatTell } from './codeEvidence.ts';
 import type { Decisions } from './decisions.ts';
 import { decisionShares } from './decisions.ts';
 import { Outlook, type Foresight } from './foresight.ts';
@@ -50,11 +52,13 @@ export class Explainer {
   readonly #without = new Map<string, Float64Array>();
   readonly #outlook: Outlook;
   readonly #nothing: number;
+  readonly #codes: ReturnType<typeof codesThatTell>;
   readonly #foresights = new Map<string, Foresight>();
 
   constructor(weigher: Weigher, caseFile: CaseFile, { weighed, decisions, posterior: known }: Standing) {
     this.#caseFile = caseFile;
     this.#decisions = decisions;
+    this.#codes = codesThatTell(caseFile, weigher.wires);
     this.#nothing = decisions.all.findIndex(({ id }) => id === NOTHING);
     this.#weighed = weighed;
     const nothingRead = posterior({ ...weighed, readings: [] });
@@ -120,6 +124,8 @@ export class Explainer {
       return speaksFor ? 'The recording shows what this would show.' : 'The recording does not show it.';
     const made = this.#caseFile.observations.find((one) => one.id === id);
     if (made) return `${observationWords(made)}.`;
+    const code = this.#codes.find((one) => one.id === id);
+    if (code) return `The code ${code.code} was stored: ${complaintWords(code.complaint)}.`;
     const reading = evidenceOf(this.#caseFile, id);
     if (!reading) return '';
     const words = readingWords(reading, this.#caseFile);
@@ -202,7 +208,7 @@ function mistakenProbability(
   { sizedShares, ofDrive }: Posterior,
 ): number {
   const nodes = grids.get(drive)!.weights.length;
-  const products = ofDrive.get(drive)!;
+  const { products } = ofDrive.get(drive)!;
   const T = TOLERANCES.length;
   let probability = 0;
   for (let k = 0; k < sized.length * T; k++) {

@@ -1,12 +1,14 @@
-import type { ObservationId } from '../observation/index.ts';
+import type { Complaint } from '../code/index.ts';
+import { CODE_LOOKS, isCodeLook, type PlainLookId } from '../observation/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';
+import { comesBack, spokenOf } from './codeEvidence.ts';
 import type { Decisions } from './decisions.ts';
 import { observationLikelihood } from './observationLikelihood.ts';
-import type { Posterior } from './posterior.ts';
+import type { DriveProducts, Posterior } from './posterior.ts';
 import { MISTAKEN_SHARE } from './readingLikelihood.ts';
 import type { Scale } from './scales.ts';
-import { ANYTHING } from './shownSteps.ts';
+import { ANYTHING, type ShownSteps } from './shownSteps.ts';
 import { SWEEP_OUTCOMES, sweepLikelihood } from './sweepLikelihood.ts';
 import { TOLERANCES } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
@@ -22,18 +24,13 @@ export interface Foresight {
 const NEGLIGIBLE = 1e-5;
 const T = TOLERANCES.length;
 
-/** How likely the values of a quantity are; those that hardly are left out. */
-interface Spread {
-  node: Int32Array;
-  weight: Float64Array;
-}
-
-/** What is still possible: sized hypotheses with their shares. */
+/** What is still possible: sized hypotheses, and how likely each makes the values of a quantity. */
 interface Possible {
   sized: Int32Array;
-  share: Float64Array;
-  /** Of the quantity: for each of them, or one for all where no reading tells them apart yet. */
-  spreads: readonly Spread[];
+  /** By place in `sized`: those with the same number make the same of the quantity, but for the sensor's tolerance. */
+  alikeOf: Int32Array;
+  /** By that number, then tolerance. */
+  spreads: readonly (readonly Float64Array[])[];
 }
 
 /** Looks ahead from what is known: each reading that could be taken next, under everything that is still possible. */
@@ -64,32 +61,64 @@ export class Outlook {
   /** The predicted readings of a candidate. */
   at({ target, state }: Candidate): Foresight {
     if (target.kind === 'sweep') return this.#recording();
-    if (target.kind === 'observation') return this.#look(target.observation);
-    const { scale, listOf, list } = this.#weigher.shownSteps({ target, state }, this.#caseFile);
+    if (target.kind === 'observation')
+      return isCodeLook(target.observation)
+        ? this.#codes(CODE_LOOKS[target.observation])
+        : this.#look(target.observation);
+    const steps = this.#weigher.shownSteps({ target, state }, this.#caseFile);
+    const { sharp, anything } = this.#shown(steps, { ...target, state });
+    return { scale: steps.scale, joint: sharp.map((row, d) => mistaken(blurred(row), anything[d]!)) };
+  }
+
+  /** Before any doubt about the instrument: by decision and step, and by decision whatever may be shown. */
+  #shown(
+    { scale, listOf, list }: ShownSteps,
+    spoken: Parameters<Weigher['driveOf']>[0],
+  ): { sharp: Float64Array[]; anything: Float64Array } {
     const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
     const anything = new Float64Array(sharp.length);
-    const add = (d: number, number: number, share: number, { node, weight }: Spread): void => {
+    const { sized, alikeOf, spreads } = this.#possible(spoken);
+    // All that answer alike and make the same of the quantity are added up first: there are far fewer of these.
+    const groups = this.#decisions.all.map(() => new Map<number, Float64Array>());
+    sized.forEach((s, k) => {
+      const of = groups[this.#decisionOf[s]!]!;
+      const key = listOf[s]! * spreads.length + alikeOf[k]!;
+      let sums = of.get(key);
+      if (!sums) of.set(key, (sums = new Float64Array(T)));
+      for (let t = 0; t < T; t++) sums[t] = sums[t]! + this.#known.sizedShares[s * T + t]!;
+    });
+    groups.forEach((of, d) => {
       const row = sharp[d]!;
-      const steps = list(number);
-      for (let i = 0; i < node.length; i++) {
-        const step = steps[node[i]!]!;
-        if (step === ANYTHING) anything[d] = anything[d]! + share * weight[i]!;
-        else row[step] = row[step]! + share * weight[i]!;
-      }
-    };
-    const { sized, share, spreads } = this.#possible({ ...target, state });
-    if (spreads.length > 1)
-      sized.forEach((s, k) => add(this.#decisionOf[s]!, listOf[s]!, share[k]!, spreads[k]!));
-    else {
-      // Of one quantity all that answer alike are added up first: there are far fewer answers than hypotheses.
-      const sums = this.#decisions.all.map(() => new Map<number, number>());
-      sized.forEach((s, k) => {
-        const of = sums[this.#decisionOf[s]!]!;
-        of.set(listOf[s]!, (of.get(listOf[s]!) ?? 0) + share[k]!);
+      of.forEach((sums, key) => {
+        const steps = list(Math.floor(key / spreads.length));
+        const spread = spreads[key % spreads.length]!;
+        for (let node = 0; node < steps.length; node++) {
+          let weight = 0;
+          for (let t = 0; t < T; t++) weight += sums[t]! * spread[t]![node]!;
+          const step = steps[node]!;
+          if (step === ANYTHING) anything[d] = anything[d]! + weight;
+          else row[step] = row[step]! + weight;
+        }
       });
-      sums.forEach((of, d) => of.forEach((sum, number) => add(d, number, sum, spreads[0]!)));
-    }
-    return { scale, joint: sharp.map((row, d) => mistaken(blurred(row), anything[d]!)) };
+    });
+    return { sharp, anything };
+  }
+
+  /** A code stays away or comes back, by how sure the unit's reason for it would be. */
+  #codes(complaint: Complaint): Foresight {
+    const steps = this.#weigher.reasonSteps(complaint, this.#caseFile);
+    const { sharp } = this.#shown(steps, spokenOf(complaint));
+    const joint = sharp.map((row) => {
+      let back = 0;
+      let away = 0;
+      row.forEach((weight, step) => {
+        const often = comesBack(steps.scale.readAt(step));
+        back += weight * often;
+        away += weight * (1 - often);
+      });
+      return Float64Array.of(away, back);
+    });
+    return { scale: TWO_ANSWERS, joint };
   }
 
   #recording(): Foresight {
@@ -104,7 +133,7 @@ export class Outlook {
     return { scale: SWEEP_SCALE, joint };
   }
 
-  #look(id: ObservationId): Foresight {
+  #look(id: PlainLookId): Foresight {
     const { sized } = this.#weigher.answers;
     const joint = this.#decisions.all.map(() => new Float64Array(ANSWERS.length));
     sized.forEach(({ hypothesis }, s) => {
@@ -122,51 +151,43 @@ export class Outlook {
     const before = this.#ofDrive.get(drive);
     if (before) return before;
     const { weights } = this.#weigher.gridFor(spoken, this.#caseFile);
-    const products = this.#known.ofDrive.get(drive);
+    const known = this.#known.ofDrive.get(drive);
     const sized = Int32Array.from(this.#shares.keys()).filter((s) => this.#shares[s]! >= NEGLIGIBLE);
-    const possible = {
-      sized,
-      share: Float64Array.from(sized, (s) => this.#shares[s]!),
-      spreads: products
-        ? Array.from(sized, (s) => this.#spreadOf(s, products, weights.length))
-        : [spreadOver(weights)],
-    };
+    const possible = known
+      ? spreadsOf(sized, known, weights.length)
+      : { sized, alikeOf: new Int32Array(sized.length), spreads: [TOLERANCES.map(() => weights)] };
     this.#ofDrive.set(drive, possible);
     return possible;
   }
-
-  /** Of the quantity under one sized hypothesis, over all places in the tolerance. */
-  #spreadOf(s: number, products: Float64Array, nodes: number): Spread {
-    const ofNodes = new Float64Array(nodes);
-    for (let t = 0; t < T; t++) {
-      const from = (s * T + t) * nodes;
-      let sum = 0;
-      for (let node = 0; node < nodes; node++) sum += products[from + node]!;
-      const each = this.#known.sizedShares[s * T + t]! / (sum * this.#shares[s]!);
-      for (let node = 0; node < nodes; node++) ofNodes[node] = ofNodes[node]! + each * products[from + node]!;
-    }
-    return spreadOver(ofNodes);
-  }
 }
 
-function spreadOver(weights: Float64Array): Spread {
-  const node: number[] = [];
-  const weight: number[] = [];
-  for (let at = 0; at < weights.length; at++)
-    if (weights[at]! > LEAST_PART) {
-      node.push(at);
-      weight.push(weights[at]!);
-    }
-  return { node: Int32Array.from(node), weight: Float64Array.from(weight) };
+/** Numbers anew those that are alike among what is still possible. */
+function spreadsOf(sized: Int32Array, { products, alikeOf }: DriveProducts, nodes: number): Possible {
+  const spreads: Float64Array[][] = [];
+  const numbers = new Map<number, number>();
+  const of = sized.map((s) => {
+    const known = numbers.get(alikeOf[s]!);
+    if (known !== undefined) return known;
+    numbers.set(alikeOf[s]!, spreads.length);
+    return (
+      spreads.push(
+        TOLERANCES.map((_, t) => normalised(products.subarray((s * T + t) * nodes, (s * T + t + 1) * nodes))),
+      ) - 1
+    );
+  });
+  return { sized, alikeOf: of, spreads };
+}
+
+function normalised(weights: Float64Array): Float64Array {
+  let sum = 0;
+  for (let at = 0; at < weights.length; at++) sum += weights[at]!;
+  return weights.map((weight) => weight / sum);
 }
 
 /** As it should be, and not. */
 const ANSWERS = [true, false] as const;
 const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) => step };
 const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
-/** Of a sized hypothesis: a value of the quantity this unlikely under it is left out. */
-const LEAST_PART = 1e-4;
-
 /** An instrument is not quite sure of its step. */
 function blurred(sharp: Float64Array): Float64Array {
   const row = new Float64Array(sharp.length);

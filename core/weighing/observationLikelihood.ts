@@ -1,4 +1,4 @@
-import type { ObservationId, ObservationMade } from '../observation/index.ts';
+import type { ObservationMade, PlainLookId } from '../observation/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
 import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
@@ -18,7 +18,8 @@ const kind =
   (hypothesis: Hypothesis): boolean =>
     hypothesis.kind?.id === id;
 
-const SHARPNESS: Record<ObservationId, Sharpness> = {
+/** Codes follow from the circuit; all else is looked at. */
+const SHARPNESS: Record<PlainLookId, Sharpness> = {
   'plug-contacts': {
     isOf: ({ kind: of, site }) => of?.class === 'wire' && (site?.id.endsWith(':plug') ?? false),
     found: 0.85,
@@ -29,11 +30,12 @@ const SHARPNESS: Record<ObservationId, Sharpness> = {
   arm: { isOf: kind('linkage'), found: 0.93, imagined: 0.03 },
   duct: { isOf: kind('unmetered-air'), found: 0.88, imagined: 0.03 },
   stumbles: { isOf: kind('restricted-passages'), found: 0.92, imagined: 0.06 },
+  'code-fed': { isOf: kind('digital-part'), found: 0.9, imagined: 0.02 },
   'part-number': { isOf: ({ class: sort }) => sort === 'wrong-part', found: 0.95, imagined: 0.01 },
 };
 
 /** How likely an answer is for one thing that may be wrong. */
-export function observationLikelihood(id: ObservationId, holds: boolean, hypothesis: Hypothesis): number {
+export function observationLikelihood(id: PlainLookId, holds: boolean, hypothesis: Hypothesis): number {
   const { isOf, found, imagined } = SHARPNESS[id];
   const wrong = isOf(hypothesis) ? found : imagined;
   return holds ? 1 - wrong : wrong;
@@ -41,7 +43,7 @@ export function observationLikelihood(id: ObservationId, holds: boolean, hypothe
 
 /** A look as a reading: it is of no quantity. */
 export function observationReading(
-  { id, observation, holds }: ObservationMade,
+  { id, observation, holds }: ObservationMade<PlainLookId>,
   hypotheses: readonly Hypothesis[],
   sized: readonly SizedHypothesis[],
 ): WeighedReading {

@@ -13,8 +13,15 @@ export interface Posterior {
   shares: Float64Array;
   /** By sized hypothesis, then tolerance; they sum to one. */
   sizedShares: Float64Array;
-  /** By drive: for each sized hypothesis, tolerance and node how likely its readings are together with the node. */
-  ofDrive: ReadonlyMap<string, Float64Array>;
+  ofDrive: ReadonlyMap<string, DriveProducts>;
+}
+
+/** What the readings of one drive say of their quantity. */
+export interface DriveProducts {
+  /** For each sized hypothesis, tolerance and node how likely the readings are together with the node. */
+  products: Float64Array;
+  /** By sized hypothesis: those with the same number have the same products. */
+  alikeOf: Int32Array;
 }
 
 const T = TOLERANCES.length;
@@ -30,16 +37,17 @@ export function posterior({ hypotheses, sized, weights, grids, readings }: Weigh
       logs[s * T + t] = Math.log(hypotheses[hypothesis]!.prior * weights[s]! * often);
     }),
   );
-  const ofDrive = new Map<string, Float64Array>();
+  const ofDrive = new Map<string, DriveProducts>();
   for (const [drive, group] of byDrive(readings)) {
-    const products = productsOf(group, grids.get(drive)!.weights, sized.length);
+    const found = productsOf(group, grids.get(drive)!.weights, sized.length);
+    const { products } = found;
     const nodes = grids.get(drive)!.weights.length;
     for (let k = 0; k < logs.length; k++) {
       let sum = 0;
       for (let at = k * nodes; at < (k + 1) * nodes; at++) sum += products[at]!;
       logs[k] = logs[k]! + Math.log(sum);
     }
-    ofDrive.set(drive, products);
+    ofDrive.set(drive, found);
   }
   const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
   let total = 0;
@@ -76,24 +84,27 @@ function productsOf(
   group: readonly WeighedReading[],
   weights: Float64Array,
   sizedCount: number,
-): Float64Array {
+): DriveProducts {
   const nodes = weights.length;
   const products = new Float64Array(sizedCount * T * nodes);
-  const before = new Map<string, number>();
+  const alikeOf = new Int32Array(sizedCount);
+  const before = new Map<string, { number: number; from: number }>();
   for (let s = 0; s < sizedCount; s++) {
     const from = s * T * nodes;
     const lists = group.map(({ listOf }) => listOf[s]!).join(' ');
     const same = before.get(lists);
     if (same !== undefined) {
-      products.copyWithin(from, same, same + T * nodes);
+      products.copyWithin(from, same.from, same.from + T * nodes);
+      alikeOf[s] = same.number;
       continue;
     }
-    before.set(lists, from);
+    alikeOf[s] = before.size;
+    before.set(lists, { number: before.size, from });
     for (let t = 0; t < T; t++) products.set(weights, from + t * nodes);
     for (const { lists: all, listOf } of group) {
       const list = all[listOf[s]!]!;
       for (let i = 0; i < list.length; i++) products[from + i] = products[from + i]! * list[i]!;
     }
   }
-  return products;
+  return { products, alikeOf };
 }

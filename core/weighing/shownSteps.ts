@@ -38,13 +38,23 @@ export function stepsOfGauge(
 /** Of whatever the circuit answers for. */
 export function stepsOfAnswers(
   kind: Exclude<Spot['kind'], 'gauge'>,
-  { rows, rowOf }: AnswerTable,
-  { ways, wayOf }: Places,
+  table: AnswerTable,
+  places: Places,
   profile: SensorProfile,
 ): ShownSteps {
   const scale =
     kind === 'scan' ? valueScale(profile, VALUE_STEP_SHARE) : kind === 'ohms' ? OHMS_SCALE : METER_SCALE;
   const stepOf = kind === 'scan' ? (volts: number) => liveStep(volts, profile, scale) : scale.stepOf;
+  return shownSteps(scale, table, places, stepOf);
+}
+
+/** @param stepOf of what is predicted at a node */
+export function shownSteps(
+  scale: Scale,
+  { rows, rowOf }: AnswerTable,
+  { ways, wayOf }: Places,
+  stepOf: (predicted: number) => number,
+): ShownSteps {
   const listOf = rowOf.map((row, s) => row * ways.length + wayOf[s]!);
   return shown(scale, listOf, (number) => {
     const row = rows[Math.floor(number / ways.length)]!;

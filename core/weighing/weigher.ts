@@ -7,12 +7,24 @@ import {
   type Spot,
 } from '../evidence/index.ts';
 import { effectsOf, type Effect } from '../fault/index.ts';
+import { CODE_LOOKS, isCodeLook } from '../observation/index.ts';
+import type { Complaint } from '../code/index.ts';
 import { liveDataStep } from '../family/index.ts';
 import { expectationContext, gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
 import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import { acrossTheSensor, isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
-import { Answers, type CircuitSpot } from './answers.ts';
+import { Answers, type AnswerTable, type CircuitSpot } from './answers.ts';
+import {
+  CODES_READ_IN,
+  codesThatTell,
+  foundStored,
+  readAgain,
+  reasonsOver,
+  reasonSteps,
+  spokenOf,
+  spotOf,
+} from './codeEvidence.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from './drives.ts';
 import { hypothesesFor, type Hypothesis } from './hypotheses.ts';
 import { forEveryTolerance, listsOver, type Likely } from './lists.ts';
@@ -46,7 +58,7 @@ export class Weigher {
   /** By sized hypothesis, what it does to the quantity, as the number of one of the ways. */
   readonly #wayOf: Int32Array;
   readonly #ways: readonly (readonly Effect[])[];
-  readonly #wires: readonly Lane[];
+  readonly wires: readonly Lane[];
   readonly #companion: CaseFile['companion'];
   /** Of the context in which they were last asked for; likelihoods of a reading stay while it does. */
   #context = '';
@@ -54,11 +66,12 @@ export class Weigher {
   readonly #places = new Map<string, Places>();
   readonly #likelihoods = new Map<string, Lists | undefined>();
   readonly #shown = new Map<string, ShownSteps>();
+  readonly #reasons = new Map<string, ReturnType<typeof reasonsOver>>();
 
   constructor({ family, profile, companion, ambient }: CaseFile, wires: readonly Lane[]) {
     const sensor = { family, profile, companion, wires };
     this.#companion = companion;
-    this.#wires = wires;
+    this.wires = wires;
     this.hypotheses = hypothesesFor({ family, wiring: wiringFor(sensor) });
     this.#restingValue =
       profile.measures === 'absolute-pressure'
@@ -87,7 +100,8 @@ export class Weigher {
     const context = JSON.stringify([family, profile, ambient, displacementLitres, meter, gauge]);
     if (context !== this.#context) {
       this.#context = context;
-      for (const kept of [this.#grids, this.#places, this.#likelihoods, this.#shown]) kept.clear();
+      for (const kept of [this.#grids, this.#places, this.#likelihoods, this.#shown, this.#reasons])
+        kept.clear();
       this.#grids.set(SWEEP_DRIVE, ONE_NODE);
       this.#grids.set(LOOKED_DRIVE, ONE_NODE);
     }
@@ -105,8 +119,14 @@ export class Weigher {
       const lists = this.#likelihoods.get(key);
       return lists ? [{ id: reading.id, drive, ...lists }] : [];
     });
-    for (const made of caseFile.observations)
-      readings.push(observationReading(made, this.hypotheses, this.answers.sized));
+    for (const { id, observation, holds } of caseFile.observations)
+      readings.push(
+        isCodeLook(observation)
+          ? this.#codeReadAgain(id, holds, CODE_LOOKS[observation], caseFile)
+          : observationReading({ id, observation, holds }, this.hypotheses, this.answers.sized),
+      );
+    for (const { id, complaint } of codesThatTell(caseFile, this.wires))
+      readings.push(this.#codeFound(id, complaint, caseFile));
     const outcome = sweepOutcome(caseFile);
     if (outcome !== undefined) readings.push(sweepReading(outcome, this.answers.sized));
     return {
@@ -120,7 +140,7 @@ export class Weigher {
 
   /** A wire that the body does not have says nothing of it. */
   #isOfThisBody(reading: AnyEvidence): boolean {
-    return lanesIn(reading).every((lane) => this.#wires.includes(lane));
+    return lanesIn(reading).every((lane) => this.wires.includes(lane));
   }
 
   /** Of what a reading speaks of. */
@@ -164,6 +184,41 @@ export class Weigher {
     };
     this.#places.set(drive, places);
     return places;
+  }
+
+  /** What the unit sees that may make it complain, and where that lies among the answers. */
+  #seenByUnit(complaint: Complaint, caseFile: CaseFile): [AnswerTable, Places] {
+    const spoken = spokenOf(complaint);
+    const axis = this.isOfTemperature(spoken) ? 'celsius' : 'quantity';
+    return [this.answers.at(spotOf(complaint), CODES_READ_IN, axis), this.placesFor(spoken, caseFile)];
+  }
+
+  #reasonsFor(complaint: Complaint, caseFile: CaseFile): ReturnType<typeof reasonsOver> {
+    const key = complaintKey(complaint);
+    const seen = this.#seenByUnit(complaint, caseFile);
+    const reasons = this.#reasons.get(key) ?? reasonsOver(complaint, caseFile, ...seen, this.answers.sized);
+    this.#reasons.set(key, reasons);
+    return reasons;
+  }
+
+  #codeReadAgain(id: string, holds: boolean, complaint: Complaint, caseFile: CaseFile): WeighedReading {
+    const lists = readAgain(this.#reasonsFor(complaint, caseFile), holds);
+    return { id, drive: this.driveOf(spokenOf(complaint)), ...lists };
+  }
+
+  #codeFound(id: string, complaint: Complaint, caseFile: CaseFile): WeighedReading {
+    const reasons = this.#reasonsFor(complaint, caseFile);
+    const lists = foundStored(reasons, this.answers.sized, this.hypotheses);
+    return { id, drive: this.driveOf(spokenOf(complaint)), ...lists };
+  }
+
+  /** The reason for a code that the unit would have in each case. */
+  reasonSteps(complaint: Complaint, caseFile: CaseFile): ShownSteps {
+    const known = this.#shown.get(complaintKey(complaint));
+    if (known) return known;
+    const steps = reasonSteps(complaint, caseFile, ...this.#seenByUnit(complaint, caseFile));
+    this.#shown.set(complaintKey(complaint), steps);
+    return steps;
   }
 
   /** What a reading would show in each case, whether it is likely or not. */
@@ -234,6 +289,8 @@ export class Weigher {
     }
   }
 }
+
+const complaintKey = ({ about, reads }: Complaint): string => `${about} ${reads}`;
 
 const STANDARD_KPA = 101.325;
 /** A recording is of no quantity in particular, nor is a look. */

@@ -1,4 +1,5 @@
 import type { CaseFile } from '../reasoning/index.ts';
+import { codeId } from './codeEvidence.ts';
 import type { Reaches } from './candidates.ts';
 import type { Hypothesis } from './hypotheses.ts';
 
@@ -69,6 +70,7 @@ export function withoutReadings(caseFile: CaseFile, without: readonly string[]):
     readings: caseFile.readings.filter(stays),
     isolation: caseFile.isolation.filter(stays),
     observations: caseFile.observations.filter(stays),
+    codes: caseFile.codes.filter((code) => stays({ id: codeId(code) })),
   };
 }
 

@@ -157,6 +157,19 @@ function read(
   }
 }
 
+/** Of the codes that the machine sets at rest and moved, those that somebody wrote down; now and then one of another day. */
+function codesNoted(machine: SimulatedMachine, random: () => number): string[] {
+  const { sensor, codes } = machine.machine;
+  const set = drivenStates(sensor).flatMap((state) => liveData(machine, state)?.codes ?? []);
+  const old = Object.values(codes).flatMap(({ low, high }) => [low, high]);
+  return [
+    ...[...new Set(set)].filter(() => random() < CODE_NOTED),
+    ...old.filter(() => random() < OLD_CODE / old.length),
+  ];
+}
+const CODE_NOTED = 0.85;
+const OLD_CODE = 0.06;
+
 /** A look finds most of what is there to be seen, and now and then what is not. */
 const LOOK_FINDS = 0.9;
 const LOOK_IMAGINES = 0.03;
@@ -235,6 +248,7 @@ function workThrough(one: SimulatedMachine, order: Order, seed: number, random: 
     readings: [],
     isolation: [],
     observations: [],
+    codes: codesNoted(one, random),
     sweeps: [],
     displacementLitres: machine.litres,
     meter: COMMON_METER,

@@ -11,6 +11,7 @@ const caseFile: CaseFile = {
   readings: [],
   isolation: [],
   observations: [],
+  codes: [],
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,
