@@ -17,6 +17,7 @@ import {
   type CaseLetter,
   type SimulatedMachine,
 } from './index.ts';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
 /** What each letter hides on the pump engine, as a class of verdict. */
 const CLASS_OF: Record<CaseLetter, string> = {
@@ -59,6 +60,7 @@ function workTheCase(letter: CaseLetter, seed: number): Worked {
       isolation: taken.filter((reading) => !isPlain(reading)),
       observations: [...observations],
       codes: [],
+      starting: USUAL_WEIGHTS,
       sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,

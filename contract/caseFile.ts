@@ -1,6 +1,7 @@
 import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
 import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
@@ -10,7 +11,7 @@ import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
 
 export interface JobRecord {
-  job: Pick<Job, 'codes'>;
+  job: Pick<Job, 'codes' | 'starting'>;
   readings: readonly Reading[];
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
@@ -45,6 +46,7 @@ export function caseFileOf(
     isolation: measured.filter((reading) => !isPlain(reading)),
     observations: [...observations.values()],
     codes: job.codes,
+    starting: job.starting ?? USUAL_WEIGHTS,
     sweeps: recordings.map(({ name, channels, findings }) => ({
       name,
       uses: channels.map(({ use }) => use),

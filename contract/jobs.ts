@@ -1,3 +1,4 @@
+import { CIRCUMSTANCE_IDS, MOST_PRIOR, usualPriors } from '@lettura/core/starting';
 import { causeTitle } from '@lettura/core/weighing';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
@@ -18,6 +19,16 @@ const troubleCode = z
   .toUpperCase()
   .regex(/^[PBCU][0-9A-F]{4}$/u, 'A code is a letter and four digits, for example P0107.');
 
+/** Circumstances, and weights of kinds of fault that were changed for this job. */
+const startingWeights = z.strictObject({
+  circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length),
+  priors: z
+    .record(z.string().max(40), z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`))
+    .refine((priors) => Object.keys(priors).every((id) => id in usualPriors('other')), {
+      error: 'A weight was given for a kind of fault that is not known.',
+    }),
+});
+
 export const jobDetails = z.strictObject({
   complaint: z.string().trim().min(1, 'Say what the customer complains of.').max(2000),
   codes: z.array(troubleCode).max(20),
@@ -25,6 +36,8 @@ export const jobDetails = z.strictObject({
   history: z.string().trim().max(2000),
   /** The plug as found on this vehicle, where it differs from the sensor's own list. */
   pins: pins.optional(),
+  /** Left out while they are the usual ones. */
+  starting: startingWeights.optional(),
 });
 
 export const newJob = z.strictObject({

@@ -46,6 +46,21 @@ export type Target =
 /** Where a line of the record was read. */
 export type Spot = Target | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint };
 
+/** Where a reading was taken, without what it showed. */
+export function spotOf(reading: Spot): Spot {
+  switch (reading.kind) {
+    case 'wire':
+      return { kind: 'wire', lane: reading.lane, place: reading.place };
+    case 'gauge':
+      return { kind: 'gauge', tap: reading.tap };
+    case 'scan':
+      return { kind: 'scan' };
+    case 'between':
+    case 'ohms':
+      return { kind: reading.kind, from: reading.from, to: reading.to };
+  }
+}
+
 /** Read at one point, rather than between two. */
 export const isTarget = <T extends { kind: string }>(
   spot: T,

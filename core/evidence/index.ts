@@ -29,6 +29,7 @@ export {
   type StimulusKind,
   type Target,
   type WireReading,
+  spotOf,
 } from './evidence.ts';
 export {
   harnessOf,

@@ -4,6 +4,7 @@ import type { ObservationMade } from '../observation/index.ts';
 import type { Ambient, PressureUnit } from '../quantity/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { ChannelUse, SweepFinding } from '../sweep/index.ts';
+import type { StartingWeights } from '../starting/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../uncertainty/index.ts';
 
@@ -29,6 +30,8 @@ export interface CaseFile {
   observations: readonly ObservationMade[];
   /** As they were found stored, before any work. */
   codes: readonly string[];
+  /** What shifts the weights before anything is read. */
+  starting: StartingWeights;
   /** In the order recorded. */
   sweeps: readonly SweepOnRecord[];
   /** Of the engine, where it is known. */

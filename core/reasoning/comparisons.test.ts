@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { toKpa } from '../quantity/index.ts';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
 import { comparisonsIn, type CaseFile } from './index.ts';
+import { USUAL_WEIGHTS } from '../starting/index.ts';
 
 const idle = { engine: 'idle', plug: 'connected' } as const;
 const wire = (lane: 'reference' | 'signal' | 'return', volts: number) =>
@@ -25,6 +26,7 @@ const caseFile: CaseFile = {
   isolation: [],
   observations: [],
   codes: [],
+  starting: USUAL_WEIGHTS,
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

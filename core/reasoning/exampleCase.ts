@@ -2,6 +2,7 @@ import type { Evidence } from '../evidence/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { USUAL_WEIGHTS } from '../starting/index.ts';
 
 /** For tests: 5 · (0.0078·P + 0.02) volts, so 4.00 V at 100 kPa and 1.66 V at 40 kPa; a pulled-down input. */
 export const EXAMPLE_PROFILE: SensorProfile = {
@@ -48,6 +49,7 @@ export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}):
   isolation: [],
   observations: [],
   codes: [],
+  starting: USUAL_WEIGHTS,
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

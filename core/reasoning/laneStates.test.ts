@@ -3,6 +3,7 @@ import type { Evidence, Lane, MachineState, Place } from '../evidence/index.ts';
 import { MPX4250A } from '../transfer/index.ts';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
 import { laneSegments } from './index.ts';
+import { USUAL_WEIGHTS } from '../starting/index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
@@ -23,6 +24,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
       isolation: [],
       observations: [],
       codes: [],
+      starting: USUAL_WEIGHTS,
       sweeps: [],
       meter: COMMON_METER,
       gauge: COMMON_VACUUM_GAUGE,

@@ -7,6 +7,7 @@ import { signalFromValue, valueAtNominal } from '../transfer/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
 import {
+  rangesOf,
   sizedHypotheses,
   solvedSizes,
   type KnownBias,
@@ -24,8 +25,11 @@ export interface UnitSees {
 /** What the answers are laid out along: what the sensor measures, or the temperature of a thermistor in its body. */
 export type Axis = 'quantity' | 'celsius';
 
-/** At so many signal voltages of a sound sensor the circuit is solved; between them it is linear, but for its rails. */
-const QUANTITY_NODES = 5;
+/** Answers stand at so many signal voltages of a sound sensor; between them they are linear, so that rails need it fine. */
+const QUANTITY_NODES = 17;
+/** Where nothing bends, two ends and this one show it: not the middle, since both ends may bend alike. */
+const PROVING_NODE = 5;
+const QUARTERS = [0, 4, 8, 12, 16] as const;
 /** Temperatures at which a thermistor is looked at: air and engine bay, from frost to heat. */
 export const CELSIUS_NODES: readonly number[] = [-20, 0, 10, 20, 30, 45, 65, 90, 120];
 const ROOM_CELSIUS = 20;
@@ -44,6 +48,10 @@ const MOST_STEPS = 16;
 const QUANTITY_STEPS = 4;
 /** Nearer than this to a straight line it is one: far below what any meter tells. */
 const STRAIGHT_VOLTS = 5e-4;
+/** Nearer than this to the curve of a loaded track, or to a rail, a line is as good: half of what circuits differ by. */
+const BENT_VOLTS = 4e-3;
+/** Of ohms nothing is near enough: they go over decades. */
+const NO_VOLTS = 0;
 
 /**
  * What an instrument would show at one spot in one state, along an axis: one row for each that differs, and which row
@@ -65,14 +73,17 @@ export class Answers {
   readonly #nodeValues: readonly number[];
   /** Of the solved sizes: what they do to the circuit. */
   readonly #solvedSizes: readonly SolvedSize[];
+  readonly #ranges: readonly { first: number; last: number }[];
   readonly #effects: readonly (readonly Effect[])[];
   readonly #known = new Map<string, AnswerTable>();
+  readonly #solvedKnown = new Map<string, readonly Float64Array[]>();
 
   /** @param restingValue what the sensor meets while nothing goes on, in the measurand's unit */
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
     this.#sensor = sensor;
     this.#restingValue = restingValue;
     this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
+    this.#ranges = rangesOf(this.#solvedSizes);
     // What happens to the quantity before the sensor is no matter of the circuit.
     this.#effects = this.#solvedSizes.map(({ fault }) =>
       fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
@@ -101,13 +112,19 @@ export class Answers {
     const solved = this.#solvedRows(spot, state, axis);
     const rows: Float64Array[] = [];
     const numbers = new Map<string, number>();
+    const ofRow = new Map<Float64Array, number>();
     const rowOf = new Int32Array(this.sized.length);
     this.sized.forEach(({ solvedBelow, solvedAbove, past }, s) => {
       const row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
-      const name = row.join(' ');
-      const before = numbers.get(name);
-      rowOf[s] = before ?? rows.push(row) - 1;
-      numbers.set(name, rowOf[s]);
+      // Most share one and the same row; only others are compared by what they say.
+      let number = ofRow.get(row);
+      if (number === undefined) {
+        const said = row.join(' ');
+        number = numbers.get(said) ?? rows.push(row) - 1;
+        numbers.set(said, number);
+        ofRow.set(row, number);
+      }
+      rowOf[s] = number;
     });
     const table = { axis, rows, rowOf };
     this.#known.set(key, table);
@@ -124,15 +141,41 @@ export class Answers {
   }
 
   /** What an instrument would show for each solved size; whatever has no effect on the circuit answers as if nothing were wrong. */
-  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): Float64Array[] {
+  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): readonly Float64Array[] {
+    const key = keyOf(spot, state, axis);
+    const known = this.#solvedKnown.get(key) ?? this.#solveRows(spot, state, axis);
+    this.#solvedKnown.set(key, known);
+    return known;
+  }
+
+  #solveRows(spot: CircuitSpot, state: MachineState, axis: Axis): Float64Array[] {
     const rows: Float64Array[] = [];
     let sound: Float64Array | undefined;
-    this.#solvedSizes.forEach(({ fault, bias }, size) => {
+    const solve = (size: number): Float64Array => {
+      const { fault, bias } = this.#solvedSizes[size]!;
       const effects = this.#effects[size]!;
-      const row = fault && effects.length === 0 ? sound! : this.#solved(spot, state, axis, bias, effects);
-      if (!fault) sound = row;
-      rows.push(row);
-    });
+      if (fault && effects.length === 0) return sound!;
+      const row = this.#solved(spot, state, axis, bias, effects);
+      return fault && isSame(row, sound!) ? sound! : row;
+    };
+    // Most faults change nothing at most spots, in no size: where ends and middle answer alike, so does all between.
+    const fill = (first: number, last: number): void => {
+      if (last - first <= 1) return;
+      const middle = (first + last) >> 1;
+      const row = (rows[middle] = solve(middle));
+      if (isSame(rows[first]!, row) && isSame(row, rows[last]!)) rows.fill(row, first, last + 1);
+      else {
+        fill(first, middle);
+        fill(middle, last);
+      }
+    };
+    for (const { first, last } of this.#ranges) {
+      rows.length = last + 1;
+      rows[first] = solve(first);
+      if (!this.#solvedSizes[first]!.fault) sound = rows[first];
+      if (last > first) rows[last] = solve(last);
+      fill(first, last);
+    }
     return rows;
   }
 
@@ -211,23 +254,70 @@ export class Answers {
     // With its plug off the sensor says nothing, whatever it meets.
     const silent = state.plug === 'unplugged' && spot.kind !== 'ohms';
     if (axis === 'celsius') {
-      const rest = values[1]!;
+      const rest = values[QUARTERS[1]]!;
       return silent
         ? new Float64Array(CELSIUS_NODES.length).fill(rounded(read(rest, ROOM_CELSIUS)))
         : Float64Array.from(CELSIUS_NODES, (celsius) => rounded(read(rest, celsius)));
     }
     const row = new Float64Array(QUANTITY_NODES);
     if (silent) return row.fill(rounded(read(values[0]!, ROOM_CELSIUS)));
+    const solve = (node: number): number => (row[node] = rounded(read(values[node]!, ROOM_CELSIUS)));
     const last = QUANTITY_NODES - 1;
-    for (const node of [0, last, 1]) row[node] = rounded(read(values[node]!, ROOM_CELSIUS));
-    // Ends and a point between them on one line: a rail would have bent it.
-    const straight = Math.abs(row[1]! - row[0]! - (row[last]! - row[0]!) / last) < STRAIGHT_VOLTS;
-    for (let node = 2; node < last; node++)
-      row[node] = straight
-        ? row[0]! + ((row[last]! - row[0]!) * node) / last
-        : rounded(read(values[node]!, ROOM_CELSIUS));
+    for (const node of [0, last, PROVING_NODE]) solve(node);
+    if (isOnLine(row, 0, PROVING_NODE, last, STRAIGHT_VOLTS)) line(row, 0, last);
+    else {
+      for (const node of QUARTERS.slice(1, -1)) solve(node);
+      const tolerance = spot.kind === 'ohms' ? NO_VOLTS : BENT_VOLTS;
+      bendAtQuarters(row, solve, tolerance);
+    }
     return row;
   }
+}
+
+/** Solves on in those quarters at whose ends the row bends: lines between the others are near enough. */
+function bendAtQuarters(row: Float64Array, solve: (node: number) => number, tolerance: number): void {
+  const bends = QUARTERS.map((node, q) =>
+    q === 0 || q === QUARTERS.length - 1
+      ? 0
+      : Math.abs(row[QUARTERS[q - 1]!]! - 2 * row[node]! + row[QUARTERS[q + 1]!]!),
+  );
+  for (let q = 1; q < QUARTERS.length; q++) {
+    const [from, to] = [QUARTERS[q - 1]!, QUARTERS[q]!];
+    // What a line leaves out of a curve is an eighth of this.
+    if (Math.max(bends[q - 1]!, bends[q]!) < 8 * tolerance) line(row, from, to);
+    else bend(row, from, to, solve, tolerance);
+  }
+}
+
+/** Solves between two nodes as long as what is found there is not on the line between them. */
+function bend(
+  row: Float64Array,
+  from: number,
+  to: number,
+  solve: (node: number) => number,
+  tolerance: number,
+): void {
+  if (to - from <= 1) return;
+  const middle = (from + to) >> 1;
+  solve(middle);
+  if (isOnLine(row, from, middle, to, tolerance)) line(row, from, to);
+  else {
+    bend(row, from, middle, solve, tolerance);
+    bend(row, middle, to, solve, tolerance);
+  }
+}
+
+const onLine = (row: Float64Array, from: number, node: number, to: number): number =>
+  row[from]! + ((row[to]! - row[from]!) * (node - from)) / (to - from);
+
+const isOnLine = (row: Float64Array, from: number, node: number, to: number, tolerance: number): boolean =>
+  row[from] === row[to]
+    ? row[node] === row[from]
+    : Math.abs(row[node]! - onLine(row, from, node, to)) < tolerance;
+
+function line(row: Float64Array, from: number, to: number): void {
+  if (row[from] === row[to]) row.fill(row[from]!, from, to + 1);
+  else for (let node = from + 1; node < to; node++) row[node] = onLine(row, from, node, to);
 }
 
 /** What the unit's converter makes of an input. */
@@ -258,12 +348,20 @@ const distance = (a: Float64Array, b: Float64Array): number =>
 
 /** Between two sizes: ohms by their logarithm, volts on a line. */
 const mixed = (below: Float64Array, above: Float64Array, past: number): Float64Array =>
-  below.map((reads, node) => {
-    const other = above[node]!;
-    if (reads === other) return reads;
-    if (reads === Infinity || other === Infinity) return past < 0.5 ? reads : other;
-    return rounded(reads + past * (other - reads));
-  });
+  below === above
+    ? below
+    : below.map((reads, node) => {
+        const other = above[node]!;
+        if (reads === other) return reads;
+        if (reads === Infinity || other === Infinity) return past < 0.5 ? reads : other;
+        return rounded(reads + past * (other - reads));
+      });
+
+function isSame(a: Float64Array, b: Float64Array): boolean {
+  if (a === b) return true;
+  for (let node = 0; node < a.length; node++) if (a[node] !== b[node]) return false;
+  return true;
+}
 
 /** To a tenth of a millivolt: what differs by less is one answer. */
 const rounded = (reads: number): number => (Math.abs(reads) < 100 ? Math.round(reads * 1e4) / 1e4 : reads);

@@ -96,8 +96,7 @@ test('a code is told among the reasons, and can be struck out to see what it doe
   expect(sentences.find(({ readingId }) => readingId === 'code:P0107')?.sentence).toBe(
     'The code P0107 was stored: signal too low.',
   );
-  const shareOf = (without: string[]) =>
-    weighJob(caseFile, WIRES, { without, circumstances: [], reaches: {} }).causes[0]!.share;
+  const shareOf = (without: string[]) => weighJob(caseFile, WIRES, { without, reaches: {} }).causes[0]!.share;
   expect(shareOf([codeId('P0107')])).not.toBeCloseTo(shareOf([]), 3);
 });
 

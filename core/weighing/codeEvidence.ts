@@ -63,6 +63,8 @@ export function codesThatTell(
 
 /** What the code of a job goes by among its readings. */
 export const codeId = (code: string): string => `code:${code}`;
+/** A code brought the machine in; by itself it ranks nothing. */
+export const isCode = ({ id }: { id: string }): boolean => id.startsWith('code:');
 
 /** How sure it is that the unit has its reason, by what it sees; its limits are not quite those of our model. */
 export function reasonFor(

@@ -1,4 +1,5 @@
 import { keyOn, type AnyEvidence, type Lane, type MachineState, type Place } from '../evidence/index.ts';
+import { movedState } from '../family/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { NEIGHBOURS_OFF, type Candidate } from './candidates.ts';
 import type { Decision } from './decisions.ts';
@@ -41,7 +42,7 @@ const MOST_RETURN_VOLTS = 0.06;
  */
 export function gateItems(
   { class: sort, id }: Decision,
-  { readings, isolation, profile }: CaseFile,
+  { family, readings, isolation, profile }: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
   const taken = [...readings, ...isolation];
@@ -68,11 +69,15 @@ export function gateItems(
   switch (sort) {
     case 'sensor':
     case 'wrong-part':
-    case 'nothing':
+    case 'nothing': {
+      const moved = movedState(family);
       return [
         ...(Object.keys(SUPPLY_LABELS) as Lane[]).filter(has).map(good),
         read('signal', 'plug', 'Signal seen at the plug'),
+        // Much is right at rest only.
+        ...(sort === 'nothing' && moved ? [read('signal', 'plug', 'Signal seen while it moves', moved)] : []),
       ];
+    }
     case 'control-unit': {
       const [lane = 'return'] = decisionWords(id)?.lanes ?? [];
       if (!has(lane)) return [];
@@ -112,5 +117,9 @@ const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineStat
   reading.place === place &&
   keyOn(reading.state) &&
   reading.state.plug === state.plug &&
+  (!moves(state) || moves(reading.state)) &&
   (reading.state.harness?.attachments ?? []).length === 0 &&
   (reading.state.harness?.neighboursOff ?? []).length > 0 === (state.harness !== undefined);
+
+/** Whatever moves it. */
+const moves = ({ engine, stimulus }: MachineState): boolean => engine !== 'koeo' || stimulus !== undefined;

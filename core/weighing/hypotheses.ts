@@ -7,7 +7,7 @@ import {
   type FaultSite,
   type FaultSubject,
 } from '../fault/index.ts';
-import { KIND_PRIORS, NOTHING_PRIOR } from './kindPriors.ts';
+import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../starting/index.ts';
 
 /** One thing that may be wrong, of unknown size; or nothing. */
 export interface Hypothesis {
@@ -24,18 +24,23 @@ export interface Hypothesis {
   sizes: readonly (Fault | undefined)[];
 }
 
-export const NOTHING = 'nothing';
+export { NOTHING };
 /** For so many sizes the circuit is solved; between two of them it goes on a line. */
 const SIZES = 13;
 
 /** Everything that can be wrong with one sensor, its harness and its unit; each fault of the catalogue at each of its sites. */
 export function hypothesesFor(
   subject: FaultSubject,
-  priors: Readonly<Record<string, number>> = KIND_PRIORS,
-  nothingPrior = NOTHING_PRIOR,
+  priors: Readonly<Record<string, number>> = usualPriors(subject.family),
 ): Hypothesis[] {
   const found: Hypothesis[] = [
-    { id: NOTHING, class: 'nothing', title: 'Nothing is wrong now', prior: nothingPrior, sizes: [undefined] },
+    {
+      id: NOTHING,
+      class: 'nothing',
+      title: 'Nothing is wrong now',
+      prior: priors[NOTHING] ?? 1,
+      sizes: [undefined],
+    },
   ];
   for (const kind of FAULT_KINDS) {
     const sites = kind.sites(subject);
@@ -52,6 +57,32 @@ export function hypothesesFor(
           : [faultOf(kind, site, 0)],
       });
   }
-  const total = found.reduce((sum, { prior }) => sum + prior, 0);
-  return found.map((hypothesis) => ({ ...hypothesis, prior: hypothesis.prior / total }));
+  return normalised(found);
+}
+
+/** The same under the starting weights of a job. */
+export function underStartingWeights(
+  hypotheses: readonly Hypothesis[],
+  usual: Readonly<Record<string, number>>,
+  { circumstances, priors }: StartingWeights,
+): readonly Hypothesis[] {
+  return normalised(
+    hypotheses.map((hypothesis) => {
+      const kind = hypothesis.kind?.id ?? NOTHING;
+      const changed = (priors[kind] ?? usual[kind] ?? 1) / (usual[kind] ?? 1);
+      return {
+        ...hypothesis,
+        prior: hypothesis.prior * changed * circumstancesFactor(circumstances, hypothesis),
+      };
+    }),
+  );
+}
+
+function normalised(hypotheses: readonly Hypothesis[]): Hypothesis[] {
+  const total = hypotheses.reduce((sum, { prior }) => sum + prior, 0);
+  return hypotheses.map((hypothesis) => ({
+    ...hypothesis,
+    // Who rules out everything rules out nothing.
+    prior: total > 0 ? hypothesis.prior / total : 1 / hypotheses.length,
+  }));
 }

@@ -8,9 +8,9 @@ export {
   type Reaches,
 } from './candidates.ts';
 export { decisionsFor, decisionShares, type Decision, type Decisions } from './decisions.ts';
+export { codesThatTell } from './codeEvidence.ts';
 export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses.ts';
 export { judge, type Judgement, type Suggestion } from './judge.ts';
-export { KIND_PRIORS, NOTHING_PRIOR } from './kindPriors.ts';
 export { posterior, ranked, type Posterior, type WeighedHypothesis } from './posterior.ts';
 export { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 export { MISTAKEN_SHARE } from './readingLikelihood.ts';
@@ -22,14 +22,7 @@ export { decisionWords, titleOf } from './decisionWords.ts';
 export type { Doubtful, Statement, Strength } from './explain.ts';
 export type { NextReading } from './nextWords.ts';
 export { missingProof } from './provenByReadings.ts';
-export {
-  changesNothing,
-  CIRCUMSTANCE_IDS,
-  circumstanceWords,
-  NO_WHAT_IF,
-  type CircumstanceId,
-  type WhatIf,
-} from './whatIf.ts';
+export { changesNothing, NO_WHAT_IF, type WhatIf } from './whatIf.ts';
 export {
   weigherFor,
   weighInStages,

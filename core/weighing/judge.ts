@@ -11,6 +11,7 @@ import {
 } from './decisions.ts';
 import { Outlook, worthOf, type Foresight, type Worth } from './foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
+import { loneWitnesses } from './loneWitness.ts';
 import { posterior, type Posterior } from './posterior.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import type { WeighedCase } from './weighedCase.ts';
@@ -65,16 +66,25 @@ export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: read
   const ranked = decisions.all
     .map((decision, d) => ({ decision, share: shares[d]! }))
     .sort((a, b) => b.share - a.share);
+  const leader = ranked[0]!.decision;
+  const placeShare = shareAtItsPlace(decisions, shares, decisions.all.indexOf(leader));
+  const classes = classShares(decisions, shares);
   return {
     weighed,
     posterior: known,
     decisions,
     ranked,
-    placeShare: shareAtItsPlace(decisions, shares, decisions.all.indexOf(ranked[0]!.decision)),
-    classes: classShares(decisions, shares),
-    gate: gateItems(ranked[0]!.decision, caseFile, wires),
+    placeShare,
+    classes,
+    gate: [
+      ...gateItems(leader, caseFile, wires),
+      ...(isSure({ classes, placeShare }) ? loneWitnesses(leader, weighed, decisions, caseFile) : []),
+    ],
   };
 }
+
+const isSure = ({ classes, placeShare }: Pick<Standing, 'classes' | 'placeShare'>): boolean =>
+  classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;
 
 /** Looks at every reading that could be taken next, one after the other, so that whoever asks can stop in between. */
 export function* lookAhead(
@@ -93,11 +103,15 @@ export function* lookAhead(
     if (target.kind === 'observation')
       return caseFile.observations.some(({ observation }) => observation === target.observation);
     const before = taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length;
-    // What stands against a verdict is worth reading once more.
-    const refuted = gate.some((item) => item.state === 'refuted' && sameReading(item.reading, candidate));
-    return before > (refuted ? 1 : 0);
+    // What stands against a verdict is worth reading once more, and so is what it hangs on alone.
+    const again = gate.some((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
+    return before > (again ? 1 : 0);
   };
-  for (const candidate of candidatesFor(caseFile, wires)) {
+  const usual = candidatesFor(caseFile, wires);
+  const besides = gate
+    .filter(({ state, reading }) => state !== 'proven' && !usual.some((one) => sameReading(one, reading)))
+    .map(({ reading }) => reading);
+  for (const candidate of [...usual, ...besides]) {
     if (placesOf(candidate.target).some((place) => reaches[place] === 'out-of-reach')) continue;
     if (isTaken(candidate)) continue;
     const foresight = outlook.at(candidate);
@@ -114,8 +128,8 @@ export function* lookAhead(
 
 /** Whether a verdict may be given, and in which order the readings that are left are worth taking. */
 export function judgementOn(standing: Standing, suggestions: readonly Suggestion[]): Judgement {
-  const { classes, placeShare, gate } = standing;
-  const sure = classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;
+  const { gate } = standing;
+  const sure = isSure(standing);
   const missing = suggestions.filter(({ forGate }) => forGate);
   const doubts = suggestions.filter(
     ({ mayChangeTheMind, minutes, bits }) =>

@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest';
+import { FAMILY_IDS } from '../family/index.ts';
 import { FAULT_KINDS } from '../fault/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from '../reasoning/exampleCase.ts';
 import { wiringFor } from '../wiring/index.ts';
 import { Answers, between } from './answers.ts';
-import { hypothesesFor, KIND_PRIORS, quantityGrid } from './index.ts';
+import { NOTHING, usualPriors } from '../starting/index.ts';
+import { hypothesesFor, quantityGrid } from './index.ts';
 import {
   gaugeLikelihood,
   MISTAKEN_SHARE,
@@ -30,11 +32,17 @@ test('every fault of the catalogue is a hypothesis at each of its sites, and a k
 });
 
 test('every kind of the catalogue has a prior, and every prior a kind', () => {
-  expect(Object.keys(KIND_PRIORS).sort()).toEqual(FAULT_KINDS.map(({ id }) => id).sort());
+  for (const family of FAMILY_IDS)
+    expect(Object.keys(usualPriors(family)).sort()).toEqual(
+      [NOTHING, ...FAULT_KINDS.map(({ id }) => id)].sort(),
+    );
 });
 
 test('other priors shift the weight openly', () => {
-  const [nothing] = hypothesesFor(subject, { ...KIND_PRIORS, 'wire-open': 500 }, 12);
+  const [nothing] = hypothesesFor(subject, {
+    ...usualPriors(subject.family),
+    'wire-open': 500,
+  });
   expect(nothing!.prior).toBeLessThan(hypothesesFor(subject)[0]!.prior / 4);
 });
 

@@ -1,9 +1,11 @@
 import type { Lane } from '../evidence/index.ts';
 import { lowerFirst } from '../wording/index.ts';
 import { disagreements, type CaseFile } from '../reasoning/index.ts';
+import { isCode } from './codeEvidence.ts';
 import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from './decisions.ts';
 import { titleOf } from './decisionWords.ts';
 import { gateItems } from './gate.ts';
+import { loneWitnesses } from './loneWitness.ts';
 import { CLASS_SHARE, PLACE_SHARE } from './judge.ts';
 import { posterior } from './posterior.ts';
 import { weigherFor } from './weighJob.ts';
@@ -22,13 +24,16 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const wanted = decisions.all.findIndex(({ id }) => id === cause);
   const decision = decisions.all[wanted];
   if (!decision) return `“${titleOf(cause)}” is no cause that this sensor and its wires can have.`;
-  if (weighed.readings.length === 0) return 'No reading says anything so far.';
+  if (weighed.readings.every(isCode)) return 'No reading says anything so far.';
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
     return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
-  const missing = gateItems(decision, caseFile, wires).filter(({ state }) => state !== 'proven');
+  const missing = [
+    ...gateItems(decision, caseFile, wires),
+    ...loneWitnesses(decision, weighed, decisions, caseFile),
+  ].filter(({ state }) => state !== 'proven');
   return missing.length === 0
     ? undefined
     : `Not proven yet: still to show: ${missing.map(({ label }) => lowerFirst(label)).join('; ')}.`;

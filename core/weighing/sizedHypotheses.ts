@@ -35,6 +35,17 @@ export const solvedSizes = (hypotheses: readonly Hypothesis[], bias: Bias): Solv
     hypotheses.flatMap(({ sizes }, hypothesis) => sizes.map((fault) => ({ hypothesis, fault, bias: one }))),
   );
 
+/** Of the solved sizes, first and last of each hypothesis on each bias. */
+export function rangesOf(solved: readonly SolvedSize[]): { first: number; last: number }[] {
+  const ranges: { first: number; last: number }[] = [];
+  solved.forEach(({ hypothesis, bias }, at) => {
+    const before = solved[at - 1];
+    if (before?.hypothesis === hypothesis && before.bias === bias) ranges.at(-1)!.last = at;
+    else ranges.push({ first: at, last: at });
+  });
+  return ranges;
+}
+
 /**
  * All sizes of all hypotheses in one row, in which the weighing works.
  *
@@ -47,10 +58,8 @@ export function sizedHypotheses(
   const all: SizedHypothesis[] = [];
   const biases = new Set(solved.map(({ bias }) => bias)).size;
   let sound = 0;
-  for (let first = 0; first < solved.length;) {
-    const { hypothesis, fault, bias } = solved[first]!;
-    let last = first;
-    while (solved[last + 1]?.hypothesis === hypothesis && solved[last + 1]?.bias === bias) last++;
+  for (const { first, last } of rangesOf(solved)) {
+    const { hypothesis, fault } = solved[first]!;
     const from = all.length;
     if (!fault) sound = from;
     const one = { hypothesis, sound, smaller: from, larger: from };
@@ -74,7 +83,6 @@ export function sizedHypotheses(
       all[s]!.smaller = Math.max(from, s - 1);
       all[s]!.larger = Math.min(all.length - 1, s + 1);
     }
-    first = last + 1;
   }
   return all;
 }

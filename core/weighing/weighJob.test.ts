@@ -2,16 +2,8 @@ import { expect, test } from 'vitest';
 import { exampleCase } from '../reasoning/exampleCase.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { goodSupply, IDLE, looked, PLUG_OFF, wire, WIRES } from './exampleWeighing.ts';
-import {
-  causeTitle,
-  CIRCUMSTANCE_IDS,
-  circumstanceWords,
-  costOfGuessing,
-  NO_WHAT_IF,
-  weighInStages,
-  weighJob,
-  type WhatIf,
-} from './index.ts';
+import { CIRCUMSTANCE_IDS, circumstanceWords } from '../starting/index.ts';
+import { causeTitle, costOfGuessing, NO_WHAT_IF, weighInStages, weighJob, type WhatIf } from './index.ts';
 
 type Reading = ReturnType<typeof wire>;
 const weighed = (readings: readonly Reading[], over: Partial<CaseFile> = {}, whatIf: Partial<WhatIf> = {}) =>
@@ -95,9 +87,13 @@ test('a reading struck out, a circumstance and a supposed fault move the weights
   const readings = [wire('signal', 'plug', 4.6), against];
   const before = weighed(readings);
   expect(weighed(readings, {}, { without: [against.id] })).not.toEqual(before);
-  const replaced = weighed(readings, {}, { circumstances: ['sensor-replaced'] });
+  const replaced = weighed(readings, {}, { starting: { circumstances: ['sensor-replaced'], priors: {} } });
   expect(shareOf(replaced, 'sensor')).toBeLessThan(shareOf(before, 'sensor'));
-  const damaged = weighed([wire('signal', 'plug', 0.02)], {}, { circumstances: ['loom-damaged'] });
+  const damaged = weighed(
+    [wire('signal', 'plug', 0.02)],
+    {},
+    { starting: { circumstances: ['loom-damaged'], priors: {} } },
+  );
   const wires = (view: ReturnType<typeof weighJob>) =>
     view.causes.filter((one) => one.class === 'wire').reduce((sum, { share }) => sum + share, 0);
   expect(wires(damaged)).toBeGreaterThan(wires(weighed([wire('signal', 'plug', 0.02)])));

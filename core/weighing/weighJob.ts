@@ -1,5 +1,6 @@
 import type { Lane } from '../evidence/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../reasoning/index.ts';
+import { isCode } from './codeEvidence.ts';
 import type { Decision } from './decisions.ts';
 import { decisionWords, titleOf } from './decisionWords.ts';
 import { Explainer, type Doubtful, type Statement } from './explain.ts';
@@ -16,7 +17,7 @@ import {
 import { kindsWithin } from './kindsWithin.ts';
 import { nextInWords, titleOfCandidate, type NextReading } from './nextWords.ts';
 import { Weigher } from './weigher.ts';
-import { NO_WHAT_IF, underCircumstances, withoutReadings, type WhatIf } from './whatIf.ts';
+import { NO_WHAT_IF, tried, type WhatIf } from './whatIf.ts';
 import { lowerFirst, upperFirst } from '../wording/index.ts';
 
 export type CauseClass = Decision['class'];
@@ -85,16 +86,15 @@ export function* weighInStages(
   wires: readonly Lane[],
   whatIf: WhatIf = NO_WHAT_IF,
 ): Generator<JobWeighing | undefined> {
-  const caseFile = withoutReadings(onRecord, whatIf.without);
+  const caseFile = tried(onRecord, whatIf);
   const weigher = weigherFor(caseFile, wires);
-  const own = weigher.caseOf(caseFile);
-  const weighed = { ...own, hypotheses: underCircumstances(own.hypotheses, whatIf.circumstances) };
+  const weighed = weigher.caseOf(caseFile);
   const standing = standingOf(weighed, caseFile, wires);
   const shown = standing.ranked.filter(
     ({ decision, share }, i) =>
       (i < MOST_EXPLAINED && (i === 0 || share >= WORTH_EXPLAINING)) || decision.id === whatIf.suppose,
   );
-  const nothingRead = weighed.readings.length === 0;
+  const nothingRead = weighed.readings.every(isCode);
   const bare = shown.map(({ decision, share }) => causeOf(decision, share, standing));
   const wrong = disagreements(caseFile);
   const view = (stage: JobWeighing['stage'], judgement: Judgement, causes: WeighedCause[]): JobWeighing => ({

@@ -12,6 +12,7 @@ import type { Complaint } from '../code/index.ts';
 import { liveDataStep } from '../family/index.ts';
 import { expectationContext, gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
 import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
+import { isUsual, usualPriors } from '../starting/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import { acrossTheSensor, isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
 import { Answers, type AnswerTable, type CircuitSpot } from './answers.ts';
@@ -26,7 +27,7 @@ import {
   spotOf,
 } from './codeEvidence.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from './drives.ts';
-import { hypothesesFor, type Hypothesis } from './hypotheses.ts';
+import { hypothesesFor, underStartingWeights, type Hypothesis } from './hypotheses.ts';
 import { forEveryTolerance, listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from './noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
@@ -96,7 +97,7 @@ export class Weigher {
 
   /** Every reading of a job that the circuit, or the quantity itself, has something to say to. */
   caseOf(caseFile: CaseFile): WeighedCase {
-    const { family, profile, ambient, displacementLitres, meter, gauge } = caseFile;
+    const { family, profile, ambient, displacementLitres, meter, gauge, starting } = caseFile;
     const context = JSON.stringify([family, profile, ambient, displacementLitres, meter, gauge]);
     if (context !== this.#context) {
       this.#context = context;
@@ -130,7 +131,9 @@ export class Weigher {
     const outcome = sweepOutcome(caseFile);
     if (outcome !== undefined) readings.push(sweepReading(outcome, this.answers.sized));
     return {
-      hypotheses: this.hypotheses,
+      hypotheses: isUsual(starting)
+        ? this.hypotheses
+        : underStartingWeights(this.hypotheses, usualPriors(family), starting),
       sized: this.answers.sized,
       weights: this.weights,
       grids: this.#grids,

@@ -18,16 +18,15 @@ import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { analyseSweep } from '@lettura/core/sweep';
+import { USUAL_WEIGHTS, usualPriors } from '@lettura/core/starting';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import {
   candidatesFor,
   drivenStates,
   judge,
-  KIND_PRIORS,
   minutesFor,
   MISTAKEN_SHARE,
   NOTHING,
-  NOTHING_PRIOR,
   Weigher,
   type Candidate,
   type Judgement,
@@ -65,11 +64,12 @@ function randomFault(machine: BenchMachine, random: () => number): Fault | undef
   const kinds = FAULT_KINDS.map((kind) => ({ kind, sites: kind.sites(subject) })).filter(
     ({ sites }) => sites.length > 0,
   );
-  const total = kinds.reduce((sum, { kind }) => sum + (KIND_PRIORS[kind.id] ?? 1), NOTHING_PRIOR);
-  let at = random() * total - NOTHING_PRIOR;
+  const priors = usualPriors(machine.sensor.family);
+  const total = kinds.reduce((sum, { kind }) => sum + priors[kind.id]!, priors[NOTHING]!);
+  let at = random() * total - priors[NOTHING]!;
   if (at < 0) return undefined;
   for (const { kind, sites } of kinds) {
-    at -= KIND_PRIORS[kind.id] ?? 1;
+    at -= priors[kind.id]!;
     if (at < 0) return faultOf(kind, sites[Math.floor(random() * sites.length)]!, random());
   }
   return undefined;
@@ -249,6 +249,7 @@ function workThrough(one: SimulatedMachine, order: Order, seed: number, random: 
     isolation: [],
     observations: [],
     codes: codesNoted(one, random),
+    starting: USUAL_WEIGHTS,
     sweeps: [],
     displacementLitres: machine.litres,
     meter: COMMON_METER,

@@ -102,6 +102,8 @@ export const jobTable = pgTable('job', {
   codes: text().array().notNull(),
   history: text().notNull(),
   pins: jsonb().$type<readonly Pin[]>(),
+  /** Left out while they are the usual ones. */
+  starting: jsonb().$type<NonNullable<Job['starting']>>(),
   bench: jsonb().$type<NonNullable<Job['bench']>>(),
   openedAt: instant('opened_at').notNull(),
   deletedAt: instant('deleted_at'),

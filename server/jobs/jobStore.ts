@@ -99,6 +99,7 @@ export const jobStore = (db: Database) => {
             openedAt: new Date(given.openedAt),
             bench: given.bench ?? null,
             pins: given.pins ?? null,
+            starting: given.starting ?? null,
           };
           const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
           return row && toJob(row);
@@ -127,7 +128,12 @@ export const jobStore = (db: Database) => {
       if (!open.ok) return open;
       const [row] = await db
         .update(jobTable)
-        .set({ ...details, pins: details.pins ?? null, revision: sql`${jobTable.revision} + 1` })
+        .set({
+          ...details,
+          pins: details.pins ?? null,
+          starting: details.starting ?? null,
+          revision: sql`${jobTable.revision} + 1`,
+        })
         .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
         .returning();
       return row
@@ -146,10 +152,19 @@ export const jobStore = (db: Database) => {
   };
 };
 
-const toJob = ({ recordedAt: _recordedAt, bench, pins, deletedAt, openedAt, ...row }: JobRow): Job => ({
+const toJob = ({
+  recordedAt: _recordedAt,
+  bench,
+  pins,
+  starting,
+  deletedAt,
+  openedAt,
+  ...row
+}: JobRow): Job => ({
   ...row,
   openedAt: openedAt.toISOString(),
   ...(bench ? { bench } : {}),
   ...(pins ? { pins } : {}),
+  ...(starting ? { starting } : {}),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
 });

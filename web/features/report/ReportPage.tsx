@@ -5,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import { ENGINE_STATES, isTarget, sameState, stateWords, type MachineState } from '@lettura/core/evidence';
 import { formatPressure } from '@lettura/core/quantity';
 import { comparisonsIn, findingsIn } from '@lettura/core/reasoning';
+import { startingInWords } from '@lettura/core/starting';
+import { lowerFirst } from '@lettura/core/wording';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
@@ -31,6 +33,7 @@ function Report({ sheet }: { sheet: Sheet }) {
   const units = useSelector(selectUnits);
   const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
   const [leader] = weighing?.causes ?? [];
+  const starting = startingInWords(caseFile.starting);
   const verdict = verdicts.at(-1);
   useEffect(() => {
     document.title = `${vehicle.name} · report · Lettura`;
@@ -73,6 +76,7 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       <Heading>What the readings say</Heading>
       <Typography>{weighing ? weighing.verdict.sentence : 'The readings are being weighed.'}</Typography>
+      {starting.length > 0 && <Typography>Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>}
       {weighing?.disagreements.map(({ sentence }) => (
         <Typography key={sentence} sx={{ fontWeight: 600 }}>
           ✕ {sentence}

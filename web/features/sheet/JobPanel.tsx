@@ -37,7 +37,10 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
     if (!checkedPins.success) return;
     // The sensor's own list is not copied onto the job: only what differs here is kept with it.
     const own = JSON.stringify(checkedPins.data) === JSON.stringify(sensor.pins);
-    const kept = own ? {} : { pins: checkedPins.data };
+    const kept = {
+      ...(own ? {} : { pins: checkedPins.data }),
+      ...(job.starting && { starting: job.starting }),
+    };
     const saved = await change({ jobId: job.id, change: { ...details, ...kept, revision: job.revision } });
     if (!('error' in saved)) setPins(undefined);
   };

@@ -6,6 +6,7 @@ import type { MachineState, Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import { findingsIn } from '@lettura/core/reasoning';
+import { startingInWords } from '@lettura/core/starting';
 import { changesNothing, NO_WHAT_IF, type Reaches, type WhatIf } from '@lettura/core/weighing';
 import { looksRight } from '@lettura/bench';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -250,7 +251,10 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             onReach={(place, reach) => dispatch(reachSet({ jobId, place, reach }))}
           />
           <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
-            <StandingPanel {...{ weighing, settled, remarks }}>
+            <StandingPanel
+              {...{ weighing, settled, remarks }}
+              starting={startingInWords(whatIf.starting ?? caseFile.starting)}
+            >
               <WhatIfPanel {...{ sheet, whatIf, units }} onChange={setTried} />
             </StandingPanel>
           </Box>

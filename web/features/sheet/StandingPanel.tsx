@@ -15,12 +15,14 @@ export interface StandingPanelProps {
   /** False while something newer is being weighed. */
   settled: boolean;
   remarks: readonly Remark[];
+  /** What was changed before anything was read, in words. */
+  starting: readonly string[];
   /** Below the causes. */
   children?: ReactNode;
 }
 
 /** The ranked causes, what speaks for and against each, and what is missing before one may be named. */
-export function StandingPanel({ weighing, settled, remarks, children }: StandingPanelProps) {
+export function StandingPanel({ weighing, settled, remarks, starting, children }: StandingPanelProps) {
   const causes = weighing?.causes ?? [];
   const disagreements = weighing?.disagreements ?? [];
   return (
@@ -32,6 +34,9 @@ export function StandingPanel({ weighing, settled, remarks, children }: Standing
         <Typography sx={{ fontWeight: 600 }}>
           {weighing.verdict.sentence.replace(NOT_PROVEN_YET, '')}
         </Typography>
+      )}
+      {starting.length > 0 && (
+        <Typography variant="body2">Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>
       )}
       {disagreements.map(({ sentence }) => (
         <Typography key={sentence} sx={{ color: 'standing.faulty', fontWeight: 600, mt: 0.5 }}>

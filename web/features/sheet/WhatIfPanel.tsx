@@ -5,18 +5,14 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import {
-  CIRCUMSTANCE_IDS,
-  circumstanceWords,
-  decisionsFor,
-  hypothesesFor,
-  titleOf,
-  type WhatIf,
-} from '@lettura/core/weighing';
+import { codesThatTell, decisionsFor, hypothesesFor, titleOf, type WhatIf } from '@lettura/core/weighing';
+import { complaintWords } from '@lettura/core/code';
 import { wiringFor } from '@lettura/core/wiring';
 import { useMemo } from 'react';
 import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { StartingFields } from './StartingFields.tsx';
+import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
 
 export interface WhatIfPanelProps {
@@ -36,8 +32,6 @@ export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps
       .all.map(({ id }) => ({ id, title: titleOf(id) }))
       .sort((a, b) => a.title.localeCompare(b.title, 'en'));
   }, [caseFile, lanes]);
-  const toggled = <T,>(list: readonly T[], item: T): T[] =>
-    list.includes(item) ? list.filter((one) => one !== item) : [...list, item];
   return (
     <Box component="section" aria-label="What if" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}>
       <details>
@@ -65,28 +59,24 @@ export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps
             </MenuItem>
           ))}
         </TextField>
+        <StartingFields sheet={sheet} whatIf={whatIf} onChange={onChange} />
         <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
           <Typography component="legend" variant="h3">
-            Circumstances
+            Readings that count
           </Typography>
-          {CIRCUMSTANCE_IDS.map((id) => (
+          {codesThatTell(caseFile, lanes).map(({ id, code, complaint }) => (
             <FormControlLabel
               key={id}
               sx={{ display: 'flex', m: 0 }}
               control={
                 <Checkbox
-                  checked={whatIf.circumstances.includes(id)}
-                  onChange={() => onChange({ ...whatIf, circumstances: toggled(whatIf.circumstances, id) })}
+                  checked={!whatIf.without.includes(id)}
+                  onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, id) })}
                 />
               }
-              label={circumstanceWords(id)}
+              label={`Code ${code}: ${complaintWords(complaint)}`}
             />
           ))}
-        </Box>
-        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
-          <Typography component="legend" variant="h3">
-            Readings that count
-          </Typography>
           {standing
             .filter(({ kind }) => kind !== 'ambient')
             .map((reading) => (

@@ -3,6 +3,7 @@ import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { expect, test } from 'vitest';
 import { meaningOf } from './meaning.ts';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
 const caseFile: CaseFile = {
   family: 'manifold-pressure',
@@ -12,6 +13,7 @@ const caseFile: CaseFile = {
   isolation: [],
   observations: [],
   codes: [],
+  starting: USUAL_WEIGHTS,
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

@@ -5,6 +5,7 @@ import { MPX4250A } from '@lettura/core/transfer';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import { expect, test } from 'vitest';
 import { padIn } from './padOf.ts';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -30,6 +31,7 @@ const caseFile: CaseFile = {
   isolation: [],
   observations: [],
   codes: [],
+  starting: USUAL_WEIGHTS,
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,

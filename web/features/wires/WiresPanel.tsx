@@ -57,8 +57,8 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const plug = finding && !finding.contradictory ? plugOf(finding.terminals, names) : undefined;
   const measured = (reading: PlugReading) => dispatch(terminalMeasured({ jobId, reading }));
   const writeDown = async (pins: Pin[]) => {
-    const { complaint, codes, history, revision } = job;
-    await change({ jobId, change: { complaint, codes, history, pins, revision } });
+    const { complaint, codes, history, starting, revision } = job;
+    await change({ jobId, change: { complaint, codes, history, pins, starting, revision } });
   };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.25 }}>

@@ -1,8 +1,10 @@
+import type { FamilyId } from '../family/index.ts';
+
 /**
  * How often each kind of fault is what is wrong, before anything is read: our own starting values, common practice at best.
  * Only their proportions count; a kind's weight is shared out over the sites that a machine has for it.
  */
-export const KIND_PRIORS: Readonly<Record<string, number>> = {
+const KIND_PRIORS: Readonly<Record<string, number>> = {
   'wire-open': 18,
   'wire-high-resistance': 14,
   'wire-to-ground': 6,
@@ -36,4 +38,25 @@ export const KIND_PRIORS: Readonly<Record<string, number>> = {
 };
 
 /** Nothing is wrong now: no fault, or one that comes and goes. */
-export const NOTHING_PRIOR = 12;
+export const NOTHING = 'nothing';
+const NOTHING_PRIOR = 12;
+
+/** Where a family has its own weak spots: our own starting values as well. */
+const FAMILY_PRIORS: Partial<Record<FamilyId, Readonly<Record<string, number>>>> = {
+  // Dirt on the element.
+  'air-flow': { 'sensor-shifted': 9, 'sensor-gain': 9 },
+  // Soot and water in the hoses.
+  'exhaust-flow-differential': { hose: 12 },
+  'filter-differential': { hose: 12, 'hoses-swapped': 2.5 },
+  // Worn where the foot rests, and where the engine idles.
+  pedal: { 'dead-spot': 7, linkage: 3 },
+  throttle: { 'dead-spot': 6, linkage: 3 },
+  flap: { linkage: 9 },
+};
+
+/** Starting weights of every kind, and of nothing, for a family; defaults that a job may change. */
+export const usualPriors = (family: FamilyId): Readonly<Record<string, number>> => ({
+  [NOTHING]: NOTHING_PRIOR,
+  ...KIND_PRIORS,
+  ...FAMILY_PRIORS[family],
+});

@@ -1,0 +1,15 @@
+export {
+  CIRCUMSTANCE_IDS,
+  circumstancesFactor,
+  circumstanceWords,
+  type CircumstanceId,
+} from './circumstances.ts';
+export { NOTHING, usualPriors } from './kindPriors.ts';
+export {
+  isUsual,
+  kindName,
+  MOST_PRIOR,
+  startingInWords,
+  USUAL_WEIGHTS,
+  type StartingWeights,
+} from './startingWeights.ts';

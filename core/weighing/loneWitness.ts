@@ -1,0 +1,44 @@
+import { sameState, sameTarget, spotOf, type AnyEvidence } from '../evidence/index.ts';
+import type { CaseFile } from '../reasoning/index.ts';
+import { upperFirst } from '../wording/index.ts';
+import { titleOfCandidate } from './nextWords.ts';
+import { classShares, decisionShares, type Decision, type Decisions } from './decisions.ts';
+import type { GateItem } from './gate.ts';
+import { posterior } from './posterior.ts';
+import type { WeighedCase } from './weighedCase.ts';
+
+/** Parts that are thrown away: what condemns them is read twice. */
+const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'control-unit'];
+/** A reading without which the class of the leading decision would stand at less than this is its only witness. */
+const STANDS_WITHOUT = 0.5;
+
+/**
+ * Readings that a part would be condemned by alone: each is read a second time, since now and then a reading is not what it is
+ * noted as.
+ */
+export function loneWitnesses(
+  { class: sort }: Decision,
+  weighed: WeighedCase,
+  decisions: Decisions,
+  { readings, isolation }: CaseFile,
+): GateItem[] {
+  if (!CONDEMNED.includes(sort)) return [];
+  const taken = [...readings, ...isolation];
+  return weighed.readings.flatMap(({ id }) => {
+    const one = taken.find((reading) => reading.id === id);
+    if (!one || taken.some((other) => other !== one && isSame(other, one))) return [];
+    const without = { ...weighed, readings: weighed.readings.filter((reading) => reading.id !== id) };
+    const shares = classShares(decisions, decisionShares(decisions, posterior(without).shares));
+    if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
+    const reading = { target: spotOf(one), state: one.state };
+    return [
+      {
+        label: `${upperFirst(titleOfCandidate(reading))}, read a second time`,
+        state: 'missing' as const,
+        reading,
+      },
+    ];
+  });
+}
+
+const isSame = (a: AnyEvidence, b: AnyEvidence): boolean => sameTarget(a, b) && sameState(a.state, b.state);
