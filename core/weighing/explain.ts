@@ -204,26 +204,22 @@ const evidenceOf = ({ readings, isolation }: CaseFile, id: string): AnyEvidence 
 /** How likely a reading is not what it is noted as, given everything else. */
 function mistakenProbability(
   { drive, lists, listOf, floor }: WeighedReading,
-  { grids, sized }: WeighedCase,
+  { sized }: WeighedCase,
   { sizedShares, ofDrive }: Posterior,
 ): number {
-  const nodes = grids.get(drive)!.weights.length;
-  const { products } = ofDrive.get(drive)!;
+  const { products, sums, alikeOf } = ofDrive.get(drive)!;
   const T = TOLERANCES.length;
   let probability = 0;
   for (let k = 0; k < sized.length * T; k++) {
     const share = sizedShares[k]!;
     if (share < 1e-6) continue;
-    const list = lists[listOf[Math.floor(k / T)]!]!;
-    const t = k % T;
-    let sum = 0;
+    const [s, t] = [Math.floor(k / T), k % T];
+    const list = lists[listOf[s]!]!;
+    const product = products[alikeOf[s]!]!;
+    const nodes = product.length / T;
     let mistaken = 0;
-    for (let node = 0; node < nodes; node++) {
-      const product = products[k * nodes + node]!;
-      sum += product;
-      mistaken += (product * floor) / list[t * nodes + node]!;
-    }
-    probability += (share * mistaken) / sum;
+    for (let i = t * nodes; i < (t + 1) * nodes; i++) mistaken += (product[i]! * floor) / list[i]!;
+    probability += (share * mistaken) / sums[alikeOf[s]! * T + t]!;
   }
   return probability;
 }

@@ -154,7 +154,7 @@ export class Outlook {
     const known = this.#known.ofDrive.get(drive);
     const sized = Int32Array.from(this.#shares.keys()).filter((s) => this.#shares[s]! >= NEGLIGIBLE);
     const possible = known
-      ? spreadsOf(sized, known, weights.length)
+      ? spreadsOf(sized, known)
       : { sized, alikeOf: new Int32Array(sized.length), spreads: [TOLERANCES.map(() => weights)] };
     this.#ofDrive.set(drive, possible);
     return possible;
@@ -162,26 +162,25 @@ export class Outlook {
 }
 
 /** Numbers anew those that are alike among what is still possible. */
-function spreadsOf(sized: Int32Array, { products, alikeOf }: DriveProducts, nodes: number): Possible {
+function spreadsOf(sized: Int32Array, { products, sums, alikeOf }: DriveProducts): Possible {
   const spreads: Float64Array[][] = [];
   const numbers = new Map<number, number>();
   const of = sized.map((s) => {
-    const known = numbers.get(alikeOf[s]!);
+    const alike = alikeOf[s]!;
+    const known = numbers.get(alike);
     if (known !== undefined) return known;
-    numbers.set(alikeOf[s]!, spreads.length);
+    numbers.set(alike, spreads.length);
+    const product = products[alike]!;
+    const nodes = product.length / T;
     return (
       spreads.push(
-        TOLERANCES.map((_, t) => normalised(products.subarray((s * T + t) * nodes, (s * T + t + 1) * nodes))),
+        TOLERANCES.map((_, t) =>
+          product.slice(t * nodes, (t + 1) * nodes).map((weight) => weight / sums[alike * T + t]!),
+        ),
       ) - 1
     );
   });
   return { sized, alikeOf: of, spreads };
-}
-
-function normalised(weights: Float64Array): Float64Array {
-  let sum = 0;
-  for (let at = 0; at < weights.length; at++) sum += weights[at]!;
-  return weights.map((weight) => weight / sum);
 }
 
 /** As it should be, and not. */

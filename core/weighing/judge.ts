@@ -11,7 +11,7 @@ import {
 } from './decisions.ts';
 import { Outlook, worthOf, type Foresight, type Worth } from './foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
-import { loneWitnesses } from './loneWitness.ts';
+import { wholeGate } from './loneWitness.ts';
 import { posterior, type Posterior } from './posterior.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import type { WeighedCase } from './weighedCase.ts';
@@ -76,10 +76,9 @@ export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: read
     ranked,
     placeShare,
     classes,
-    gate: [
-      ...gateItems(leader, caseFile, wires),
-      ...(isSure({ classes, placeShare }) ? loneWitnesses(leader, weighed, decisions, caseFile) : []),
-    ],
+    gate: isSure({ classes, placeShare })
+      ? wholeGate(leader, weighed, decisions, caseFile, wires)
+      : gateItems(leader, caseFile, wires),
   };
 }
 

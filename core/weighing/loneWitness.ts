@@ -1,9 +1,9 @@
-import { sameState, sameTarget, spotOf, type AnyEvidence } from '../evidence/index.ts';
+import { sameState, sameTarget, spotOf, type AnyEvidence, type Lane } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { upperFirst } from '../wording/index.ts';
 import { titleOfCandidate } from './nextWords.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from './decisions.ts';
-import type { GateItem } from './gate.ts';
+import { gateItems, type GateItem } from './gate.ts';
 import { posterior } from './posterior.ts';
 import type { WeighedCase } from './weighedCase.ts';
 
@@ -12,11 +12,25 @@ const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'contro
 /** A reading without which the class of the leading decision would stand at less than this is its only witness. */
 const STANDS_WITHOUT = 0.5;
 
+/** All that must be on record before a verdict on a decision that leads clearly: at last, what it hangs on alone. */
+export function wholeGate(
+  decision: Decision,
+  weighed: WeighedCase,
+  decisions: Decisions,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+): GateItem[] {
+  const items = gateItems(decision, caseFile, wires);
+  return items.every(({ state }) => state === 'proven')
+    ? [...items, ...loneWitnesses(decision, weighed, decisions, caseFile)]
+    : items;
+}
+
 /**
  * Readings that a part would be condemned by alone: each is read a second time, since now and then a reading is not what it is
  * noted as.
  */
-export function loneWitnesses(
+function loneWitnesses(
   { class: sort }: Decision,
   weighed: WeighedCase,
   decisions: Decisions,

@@ -16,15 +16,18 @@ export interface Posterior {
   ofDrive: ReadonlyMap<string, DriveProducts>;
 }
 
-/** What the readings of one drive say of their quantity. */
+/** What the readings of one drive say of their quantity; sized hypotheses of which they say the same share it. */
 export interface DriveProducts {
-  /** For each sized hypothesis, tolerance and node how likely the readings are together with the node. */
-  products: Float64Array;
-  /** By sized hypothesis: those with the same number have the same products. */
+  /** By sized hypothesis: the number of what is said of it. */
   alikeOf: Int32Array;
+  /** By that number: along tolerances and nodes how likely the readings are together with the node. */
+  products: readonly Float64Array[];
+  /** By that number, then tolerance: the same over all nodes. */
+  sums: Float64Array;
 }
 
 const T = TOLERANCES.length;
+const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
 
 /**
  * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
@@ -32,37 +35,42 @@ const T = TOLERANCES.length;
  */
 export function posterior({ hypotheses, sized, weights, grids, readings }: WeighedCase): Posterior {
   const logs = new Float64Array(sized.length * T);
-  sized.forEach(({ hypothesis }, s) =>
-    TOLERANCES.forEach(({ weight: often }, t) => {
-      logs[s * T + t] = Math.log(hypotheses[hypothesis]!.prior * weights[s]! * often);
-    }),
-  );
+  const logPriors = hypotheses.map(({ prior }) => Math.log(prior));
+  for (let s = 0; s < sized.length; s++) {
+    const own = logPriors[sized[s]!.hypothesis]! + Math.log(weights[s]!);
+    for (let t = 0; t < T; t++) logs[s * T + t] = own + LOG_TOLERANCES[t]!;
+  }
   const ofDrive = new Map<string, DriveProducts>();
   for (const [drive, group] of byDrive(readings)) {
     const found = productsOf(group, grids.get(drive)!.weights, sized.length);
-    const { products } = found;
-    const nodes = grids.get(drive)!.weights.length;
-    for (let k = 0; k < logs.length; k++) {
-      let sum = 0;
-      for (let at = k * nodes; at < (k + 1) * nodes; at++) sum += products[at]!;
-      logs[k] = logs[k]! + Math.log(sum);
-    }
+    const { alikeOf, sums } = found;
+    const logSums = sums.map(Math.log);
+    for (let s = 0; s < sized.length; s++)
+      for (let t = 0; t < T; t++) logs[s * T + t] = logs[s * T + t]! + logSums[alikeOf[s]! * T + t]!;
     ofDrive.set(drive, found);
   }
-  const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
+  return { ...sharesFrom(logs, sized, hypotheses.length), ofDrive };
+}
+
+function sharesFrom(
+  logs: Float64Array,
+  sized: WeighedCase['sized'],
+  hypothesisCount: number,
+): Pick<Posterior, 'shares' | 'sizedShares'> {
+  let most = -Infinity;
+  for (let k = 0; k < logs.length; k++) if (logs[k]! > most) most = logs[k]!;
   let total = 0;
-  const sizedShares = logs.map((log) => {
-    const share = Math.exp(log - most);
-    total += share;
-    return share;
-  });
-  const shares = new Float64Array(hypotheses.length);
-  sizedShares.forEach((share, k) => {
-    sizedShares[k] = share / total;
-    const { hypothesis } = sized[Math.floor(k / T)]!;
-    shares[hypothesis] = shares[hypothesis]! + share / total;
-  });
-  return { shares, sizedShares, ofDrive };
+  const sizedShares = new Float64Array(logs.length);
+  for (let k = 0; k < logs.length; k++) total += sizedShares[k] = Math.exp(logs[k]! - most);
+  const shares = new Float64Array(hypothesisCount);
+  for (let s = 0; s < sized.length; s++) {
+    const { hypothesis } = sized[s]!;
+    for (let t = 0; t < T; t++) {
+      const share = (sizedShares[s * T + t] = sizedShares[s * T + t]! / total);
+      shares[hypothesis] = shares[hypothesis]! + share;
+    }
+  }
+  return { shares, sizedShares };
 }
 
 /** The hypotheses by their shares, the likeliest first. */
@@ -79,32 +87,50 @@ function byDrive(readings: readonly WeighedReading[]): Map<string, WeighedReadin
   return groups;
 }
 
-/** Hypotheses that share their lists for every reading of a drive share their products too. */
 function productsOf(
   group: readonly WeighedReading[],
   weights: Float64Array,
   sizedCount: number,
 ): DriveProducts {
+  const { alikeOf, firsts } = alike(group, sizedCount);
   const nodes = weights.length;
-  const products = new Float64Array(sizedCount * T * nodes);
-  const alikeOf = new Int32Array(sizedCount);
-  const before = new Map<string, { number: number; from: number }>();
-  for (let s = 0; s < sizedCount; s++) {
-    const from = s * T * nodes;
-    const lists = group.map(({ listOf }) => listOf[s]!).join(' ');
-    const same = before.get(lists);
-    if (same !== undefined) {
-      products.copyWithin(from, same.from, same.from + T * nodes);
-      alikeOf[s] = same.number;
-      continue;
+  const sums = new Float64Array(firsts.length * T);
+  const products = firsts.map((first, number) => {
+    const product = new Float64Array(T * nodes);
+    for (let t = 0; t < T; t++) product.set(weights, t * nodes);
+    for (const { lists, listOf } of group) {
+      const list = lists[listOf[first]!]!;
+      for (let i = 0; i < product.length; i++) product[i] = product[i]! * list[i]!;
     }
-    alikeOf[s] = before.size;
-    before.set(lists, { number: before.size, from });
-    for (let t = 0; t < T; t++) products.set(weights, from + t * nodes);
-    for (const { lists: all, listOf } of group) {
-      const list = all[listOf[s]!]!;
-      for (let i = 0; i < list.length; i++) products[from + i] = products[from + i]! * list[i]!;
+    for (let t = 0; t < T; t++) {
+      let sum = 0;
+      for (let i = t * nodes; i < (t + 1) * nodes; i++) sum += product[i]!;
+      sums[number * T + t] = sum;
+    }
+    return product;
+  });
+  return { alikeOf, products, sums };
+}
+
+/** Those that share their lists for every reading of a drive get one number; and the first of each. */
+function alike(
+  group: readonly WeighedReading[],
+  sizedCount: number,
+): { alikeOf: Int32Array; firsts: number[] } {
+  const alikeOf = new Int32Array(sizedCount);
+  let firsts = [0];
+  for (const { lists, listOf } of group) {
+    const numbers = new Map<number, number>();
+    firsts = [];
+    for (let s = 0; s < sizedCount; s++) {
+      const key = alikeOf[s]! * lists.length + listOf[s]!;
+      let number = numbers.get(key);
+      if (number === undefined) {
+        number = firsts.push(s) - 1;
+        numbers.set(key, number);
+      }
+      alikeOf[s] = number;
     }
   }
-  return { products, alikeOf };
+  return { alikeOf, firsts };
 }

@@ -4,8 +4,7 @@ import { disagreements, type CaseFile } from '../reasoning/index.ts';
 import { isCode } from './codeEvidence.ts';
 import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from './decisions.ts';
 import { titleOf } from './decisionWords.ts';
-import { gateItems } from './gate.ts';
-import { loneWitnesses } from './loneWitness.ts';
+import { wholeGate } from './loneWitness.ts';
 import { CLASS_SHARE, PLACE_SHARE } from './judge.ts';
 import { posterior } from './posterior.ts';
 import { weigherFor } from './weighJob.ts';
@@ -30,10 +29,9 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
     return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
-  const missing = [
-    ...gateItems(decision, caseFile, wires),
-    ...loneWitnesses(decision, weighed, decisions, caseFile),
-  ].filter(({ state }) => state !== 'proven');
+  const missing = wholeGate(decision, weighed, decisions, caseFile, wires).filter(
+    ({ state }) => state !== 'proven',
+  );
   return missing.length === 0
     ? undefined
     : `Not proven yet: still to show: ${missing.map(({ label }) => lowerFirst(label)).join('; ')}.`;
