@@ -10,7 +10,15 @@ export {
 export { decisionsFor, decisionShares, type Decision, type Decisions } from './decisions.ts';
 export { codesThatTell } from './codeEvidence.ts';
 export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses.ts';
-export { judge, type Judgement, type Suggestion } from './judge.ts';
+export {
+  judge,
+  judgementOn,
+  lookAhead,
+  mayBeDecided,
+  standingOf,
+  type Judgement,
+  type Suggestion,
+} from './judge.ts';
 export { posterior, ranked, type Posterior, type WeighedHypothesis } from './posterior.ts';
 export { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 export { MISTAKEN_SHARE } from './readingLikelihood.ts';

@@ -125,9 +125,17 @@ export function* lookAhead(
   }
 }
 
-/** Whether a verdict may be given, and in which order the readings that are left are worth taking. */
-export function judgementOn(standing: Standing, suggestions: readonly Suggestion[]): Judgement {
-  const { gate } = standing;
+/** Whether only what could still be read stands between the readings and a verdict. */
+export const mayBeDecided = (standing: Standing): boolean =>
+  isSure(standing) && standing.gate.every(({ state }) => state === 'proven');
+
+/**
+ * Whether a verdict may be given, and in which order the readings that are left are worth taking.
+ *
+ * @param lookedAt every reading that is left; undefined where nobody looked, so that nothing is decided
+ */
+export function judgementOn(standing: Standing, lookedAt: readonly Suggestion[] | undefined): Judgement {
+  const suggestions = lookedAt ?? [];
   const sure = isSure(standing);
   const missing = suggestions.filter(({ forGate }) => forGate);
   const doubts = suggestions.filter(
@@ -136,9 +144,9 @@ export function judgementOn(standing: Standing, suggestions: readonly Suggestion
   );
   const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
   const verdict =
-    sure && gate.every(({ state }) => state === 'proven') && doubts.length === 0
+    lookedAt && mayBeDecided(standing) && doubts.length === 0
       ? 'decided'
-      : missing.length === 0 && telling.length === 0
+      : lookedAt && missing.length === 0 && telling.length === 0
         ? 'cannot-tell'
         : 'open';
   const needed = sure ? suggestions : suggestions.map(({ forGate: _forGate, ...one }) => one);

@@ -23,9 +23,12 @@ import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import {
   candidatesFor,
   drivenStates,
-  judge,
+  judgementOn,
+  lookAhead,
+  mayBeDecided,
   minutesFor,
   MISTAKEN_SHARE,
+  standingOf,
   NOTHING,
   Weigher,
   type Candidate,
@@ -267,7 +270,10 @@ function workThrough(one: SimulatedMachine, order: Order, seed: number, random: 
   const trail: string[] = [];
   for (let tick = 1; tick <= MOST_READINGS; tick++) {
     const start = performance.now();
-    judgement = judge(weigher, caseFile, wires);
+    const standing = standingOf(weigher.caseOf(caseFile), caseFile, wires);
+    // A fixed order looks ahead only where a verdict may be given.
+    const looks = order === 'chosen' || mayBeDecided(standing);
+    judgement = judgementOn(standing, looks ? [...lookAhead(weigher, caseFile, wires, standing)] : undefined);
     milliseconds += performance.now() - start;
     if (judgement.verdict !== 'open') break;
     const open =
@@ -331,23 +337,27 @@ function workThrough(one: SimulatedMachine, order: Order, seed: number, random: 
   };
 }
 
-/** Machines of every family with random faults, each worked through in one order. */
-export function workedCases(
+/** Machines of every family with random faults, each worked through in one order; the machines take turns. */
+export function* eachWorkedCase(
   casesAMachine: number,
   order: Order,
   seed = 1,
   of: (machine: BenchMachine) => boolean = () => true,
-): WorkedCase[] {
+): Generator<WorkedCase> {
   let state = seed;
   const random = () => (state = (state * 16807) % 2147483647) / 2147483647;
-  return MACHINES.filter((machine) => !machine.telegrams && of(machine)).flatMap((machine) =>
-    Array.from({ length: casesAMachine }, () => {
+  const machines = MACHINES.filter((machine) => !machine.telegrams && of(machine));
+  for (let turn = 0; turn < casesAMachine; turn++)
+    for (const machine of machines) {
       const one = broughtIn(machine, random);
       // Both orders meet the same machines, with the same noise.
       const own = Math.floor(random() * 2147483646) + 1;
       let ownState = own;
       const ownRandom = () => (ownState = (ownState * 48271) % 2147483647) / 2147483647;
-      return workThrough(one, order, own, ownRandom);
-    }),
-  );
+      yield workThrough(one, order, own, ownRandom);
+    }
 }
+
+export const workedCases = (...given: Parameters<typeof eachWorkedCase>): WorkedCase[] => [
+  ...eachWorkedCase(...given),
+];

@@ -1,9 +1,18 @@
-// node --import tsx scripts/bench/diagnosisReport.ts 160 chosen: the whole diagnosis benchmark, with its tables for docs/weighing.md.
-import { workedCases, type Order } from './diagnosis.ts';
+// node --import tsx scripts/bench/diagnosisReport.ts 154 chosen: the whole diagnosis benchmark, with its tables for docs/weighing.md.
+import { setImmediate } from 'node:timers/promises';
+import { eachWorkedCase, type Order, type WorkedCase } from './diagnosis.ts';
 import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
 
 const [casesAMachine = '10', order = 'chosen', seed = '1'] = process.argv.slice(2);
-const cases = workedCases(Number(casesAMachine), order as Order, Number(seed));
+const cases: WorkedCase[] = [];
+let stopped = false;
+// A long run that is stopped reports what it has done.
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => (stopped = true));
+for (const worked of eachWorkedCase(Number(casesAMachine), order as Order, Number(seed))) {
+  cases.push(worked);
+  await setImmediate();
+  if (stopped) break;
+}
 const figures = diagnosisFigures(cases);
 console.log(figuresInWords(order, figures));
 console.log(
