@@ -1,7 +1,16 @@
 import type { Page } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { opened, openPage } from './application.ts';
-import { nextReading, practise, section, standing, weighed } from './steps.ts';
+import {
+  enter,
+  nextReading,
+  noAccessibilityFault,
+  openJob,
+  practise,
+  section,
+  standing,
+  weighed,
+} from './steps.ts';
 
 const { app, browser } = await opened();
 
@@ -115,5 +124,70 @@ test('what is out of reach is not asked for', async () => {
     expect(await heading.textContent()).not.toMatch(/control unit|inline connector/u);
     await takeNext(page);
   }
+  await page.close();
+});
+
+test('what is known of the machine shifts the weights, is kept with the job, and is told on the report', async () => {
+  const { page } = await openPage(browser);
+  await openJob(page, app.url, {
+    machine: 'Brill P4',
+    sensor: 'Tern 2-bar',
+    complaint: 'Low pressure',
+    codes: 'P0107',
+  });
+  await enter(page, '4.6');
+  await weighed(page);
+  const shares = () => standing(page).getByRole('list', { name: 'Causes, likeliest first' }).innerText();
+  const usual = await shares();
+  const whatIf = standing(page).getByRole('region', { name: 'What if' });
+  await whatIf.getByText('What if …').click();
+  expect(await whatIf.getByRole('checkbox', { name: 'Code P0107: signal too low' }).isChecked()).toBe(true);
+  await whatIf.getByRole('checkbox', { name: 'The sensor was replaced for this already' }).check();
+  await whatIf.getByText('How often each kind of fault is the one').click();
+  await whatIf.getByLabel('Sensor reads shifted').fill('40');
+  await weighed(page);
+  expect(await shares()).not.toBe(usual);
+  await whatIf.getByRole('button', { name: 'Keep these with the job' }).click();
+  const words = /Weighed with: the sensor was replaced for this already; sensor reads shifted: weight 40/u;
+  await page.getByText('What if: this is not the record.').waitFor({ state: 'detached' });
+  await standing(page).getByText(words).waitFor();
+  await page.reload();
+  await standing(page).getByText(words).waitFor();
+  // Other details of the job are changed without it.
+  await section(page, 'Job');
+  await page.getByLabel('Complaint').fill('Low pressure when cold');
+  await page.getByRole('button', { name: 'Save job details' }).click();
+  await page.getByRole('status').filter({ hasText: 'Saved' }).waitFor();
+  await page.goto(`${page.url().split('?')[0]!}/report`);
+  await page.getByText(words).waitFor();
+  await page.close();
+});
+
+test('a look that nobody asked for is recorded all the same, and counts', async () => {
+  const { page } = await openPage(browser);
+  await openJob(page, app.url, {
+    machine: 'Brill P4',
+    sensor: 'Tern 2-bar',
+    complaint: 'Low pressure',
+    codes: '',
+  });
+  await enter(page, '0.02');
+  await weighed(page);
+  await nextReading(page).getByText('Other readings and looks').click();
+  await nextReading(page)
+    .getByRole('combobox', { name: /^Looked at something/u })
+    .click();
+  await page.getByRole('option', { name: /for this signal too low/u }).click();
+  await nextReading(page)
+    .getByText(/Note all codes and clear them/u)
+    .waitFor();
+  await nextReading(page).getByRole('button', { name: 'It stays away' }).last().click();
+  await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
+  await weighed(page);
+  await standing(page)
+    .getByText(/code for this signal too low stay away\? It stays away/u)
+    .first()
+    .waitFor();
+  await noAccessibilityFault(page);
   await page.close();
 });

@@ -4,18 +4,16 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Place } from '@lettura/core/evidence';
-import { observationOf, type ObservationId } from '@lettura/core/observation';
+import type { FamilyId } from '@lettura/core/family';
 import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/weighing';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, upperFirst } from '../../ui/inWords.ts';
+import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
 
-export interface NextReadingPanelProps {
+export interface NextReadingPanelProps extends LookedProps {
   weighing: JobWeighing | undefined;
+  family: FamilyId;
   onGo: (next: NextReading) => void;
-  /** An answer to a look; undefined where the simulated machine is looked at. */
-  onLooked: (observation: ObservationId, holds: boolean) => void;
-  /** Looks at the simulated machine. */
-  look: ((observation: ObservationId) => boolean) | undefined;
   reaches: Reaches;
   onReach: (place: Place, reach: Reach) => void;
 }
@@ -36,6 +34,7 @@ export function NextReadingPanel(props: NextReadingPanelProps) {
 
 function More({
   others,
+  family,
   onGo,
   onLooked,
   look,
@@ -44,7 +43,7 @@ function More({
   return (
     <details>
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontSize: '0.85rem' }}>
-        Other readings, and what is hard to reach here
+        Other readings and looks, and what is hard to reach here
       </Box>
       <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {others.map((next) => (
@@ -53,6 +52,7 @@ function More({
           </li>
         ))}
       </Box>
+      <AnyLook {...{ family, onLooked, look }} />
       <HardToReach {...reach} />
     </details>
   );
@@ -71,7 +71,7 @@ function Other({
         <Typography variant="body2" sx={{ fontWeight: 600, pt: 0.5 }}>
           {upperFirst(title)} {minutes} min
         </Typography>
-        <Looked observation={target.observation} onLooked={onLooked} />
+        <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       </>
     );
   const where =
@@ -117,7 +117,7 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
         {upperFirst(briefState(next.state))} · about {next.minutes} min. {next.why}
       </Typography>
       {target.kind === 'observation' && !look && (
-        <Looked observation={target.observation} onLooked={onLooked} />
+        <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       )}
       <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
         {next.answers.map(({ outcome, then }) => (
@@ -129,23 +129,6 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
       <Typography variant="body2">{next.how}</Typography>
       <Cautions cautions={next.cautions} />
     </>
-  );
-}
-
-function Looked({
-  observation,
-  onLooked,
-}: Pick<NextReadingPanelProps, 'onLooked'> & { observation: ObservationId }) {
-  const { yes, no } = observationOf(observation);
-  return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
-      <Button variant="outlined" onClick={() => onLooked(observation, true)}>
-        {upperFirst(yes)}
-      </Button>
-      <Button variant="outlined" onClick={() => onLooked(observation, false)}>
-        {upperFirst(no)}
-      </Button>
-    </Box>
   );
 }
 

@@ -244,6 +244,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
           <NextReadingPanel
             weighing={weighing}
+            family={caseFile.family}
             onGo={goTo}
             onLooked={entry.enterObservation}
             look={machine && ((observation) => looksRight(machine, observation))}

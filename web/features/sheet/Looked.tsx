@@ -1,0 +1,71 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { FamilyId } from '@lettura/core/family';
+import { observationOf, observationsFor, type ObservationId } from '@lettura/core/observation';
+import { useState } from 'react';
+import { upperFirst } from '../../ui/inWords.ts';
+
+export interface LookedProps {
+  /** An answer to a look; undefined where the simulated machine is looked at. */
+  onLooked: (observation: ObservationId, holds: boolean) => void;
+  /** Looks at the simulated machine. */
+  look: ((observation: ObservationId) => boolean) | undefined;
+}
+
+/** The two answers of a look, or a look at the simulated machine. */
+export function Looked({ observation, onLooked, look }: LookedProps & { observation: ObservationId }) {
+  const { yes, no } = observationOf(observation);
+  if (look)
+    return (
+      <Button variant="outlined" onClick={() => onLooked(observation, look(observation))}>
+        Look
+      </Button>
+    );
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
+      <Button variant="outlined" onClick={() => onLooked(observation, true)}>
+        {upperFirst(yes)}
+      </Button>
+      <Button variant="outlined" onClick={() => onLooked(observation, false)}>
+        {upperFirst(no)}
+      </Button>
+    </Box>
+  );
+}
+
+/** Whatever was looked at, or what the unit complains of, suggested or not. */
+export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId }) {
+  const [chosen, setChosen] = useState<ObservationId | ''>('');
+  const all = observationsFor(family);
+  const observation = all.find(({ id }) => id === chosen);
+  return (
+    <Box sx={{ py: 0.5 }}>
+      <TextField
+        select
+        fullWidth
+        size="small"
+        label="Looked at something, or read the codes"
+        value={observation ? chosen : ''}
+        onChange={({ target }) => setChosen(target.value as ObservationId | '')}
+      >
+        <MenuItem value="">choose what</MenuItem>
+        {all.map(({ id, question }) => (
+          <MenuItem key={id} value={id} sx={{ whiteSpace: 'normal' }}>
+            {question}
+          </MenuItem>
+        ))}
+      </TextField>
+      {observation && (
+        <>
+          <Typography variant="body2" sx={{ mt: 0.5 }}>
+            {observation.how}
+          </Typography>
+          <Looked observation={observation.id} {...looked} />
+        </>
+      )}
+    </Box>
+  );
+}
