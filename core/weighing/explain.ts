@@ -7,7 +7,7 @@ import { decisionShares } from './decisions.ts';
 import { Outlook, type Foresight } from './foresight.ts';
 import { NOTHING } from './hypotheses.ts';
 import type { Standing } from './judge.ts';
-import { posterior, type Posterior } from './posterior.ts';
+import { posterior, sharesWithout, type Posterior } from './posterior.ts';
 import { observationWords, readingWords, shownWords } from './readingWords.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
@@ -46,6 +46,7 @@ export class Explainer {
   readonly #caseFile: CaseFile;
   readonly #decisions: Decisions;
   readonly #weighed: WeighedCase;
+  readonly #known: Posterior;
   readonly #before: Float64Array;
   readonly #all: Float64Array;
   readonly #alone = new Map<string, Float64Array>();
@@ -61,7 +62,8 @@ export class Explainer {
     this.#codes = codesThatTell(caseFile, weigher.wires);
     this.#nothing = decisions.all.findIndex(({ id }) => id === NOTHING);
     this.#weighed = weighed;
-    const nothingRead = posterior({ ...weighed, readings: [] });
+    this.#known = known;
+    const nothingRead = posterior({ ...weighed, readings: [], kept: undefined });
     this.#before = decisionShares(decisions, nothingRead.shares);
     this.#all = decisionShares(decisions, known.shares);
     this.#outlook = new Outlook(weigher, caseFile, nothingRead, decisions);
@@ -96,25 +98,23 @@ export class Explainer {
   }
 
   #sharesAlone(reading: WeighedReading): Float64Array {
-    return this.#kept(this.#alone, reading, [reading]);
-  }
-
-  #sharesWithout(reading: WeighedReading): Float64Array {
-    return this.#kept(
-      this.#without,
+    return this.#told(
+      this.#alone,
       reading,
-      this.#weighed.readings.filter((other) => other !== reading),
+      () => posterior({ ...this.#weighed, readings: [reading], kept: undefined }).shares,
     );
   }
 
-  #kept(
+  #sharesWithout(reading: WeighedReading): Float64Array {
+    return this.#told(this.#without, reading, () => sharesWithout(reading, this.#known, this.#weighed));
+  }
+
+  #told(
     known: Map<string, Float64Array>,
     { id }: WeighedReading,
-    readings: readonly WeighedReading[],
+    sharesOf: () => Float64Array,
   ): Float64Array {
-    const before = known.get(id);
-    if (before) return before;
-    const shares = decisionShares(this.#decisions, posterior({ ...this.#weighed, readings }).shares);
+    const shares = known.get(id) ?? decisionShares(this.#decisions, sharesOf());
     known.set(id, shares);
     return shares;
   }

@@ -77,7 +77,7 @@ export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: read
     placeShare,
     classes,
     gate: isSure({ classes, placeShare })
-      ? wholeGate(leader, weighed, decisions, caseFile, wires)
+      ? wholeGate(leader, weighed, known, decisions, caseFile, wires)
       : gateItems(leader, caseFile, wires),
   };
 }

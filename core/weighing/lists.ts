@@ -14,6 +14,7 @@ export function listsOver(
   likely: Likely,
 ): Pick<WeighedReading, 'lists' | 'listOf'> {
   const lists: Float64Array[] = [];
+  const flat = rows.map(isFlat);
   const numbers = new Map<number, number>();
   const listOf = Int32Array.from(sized, ({ smaller, larger }, s) => {
     const [row, below, above, way] = [rowOf[s]!, rowOf[smaller]!, rowOf[larger]!, wayOf[s]!];
@@ -21,7 +22,13 @@ export function listsOver(
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, lists.length);
-    return lists.push(listOver(rows[row]!, rows[below]!, rows[above]!, ways[way]!, likely)) - 1;
+    const beside = [rows[row]!, rows[below]!, rows[above]!] as const;
+    const isAllFlat = flat[row]! && flat[below]! && flat[above]!;
+    return (
+      lists.push(
+        isAllFlat ? flatList(...beside, ways[way]!, likely) : listOver(...beside, ways[way]!, likely),
+      ) - 1
+    );
   });
   return { lists, listOf };
 }
@@ -51,6 +58,24 @@ function listOver(
     }
   });
   return list;
+}
+
+/** Most wires carry the same whatever the quantity is: then one likelihood does for all of it. */
+function flatList(
+  row: Float64Array,
+  below: Float64Array,
+  above: Float64Array,
+  { beside }: Met,
+  likely: Likely,
+): Float64Array {
+  const sizes = (above[0]! - below[0]!) / 4;
+  const spread = below === above ? 0 : Math.sqrt((sizes * sizes) / 3);
+  return new Float64Array(beside.length * TOLERANCES.length).fill(likely(row[0]!, spread));
+}
+
+function isFlat(row: Float64Array): boolean {
+  for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;
+  return true;
 }
 
 /** The same for every tolerance: a gauge knows nothing of the sensor. */

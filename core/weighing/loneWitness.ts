@@ -4,7 +4,7 @@ import { upperFirst } from '../wording/index.ts';
 import { titleOfCandidate } from './nextWords.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from './decisions.ts';
 import { gateItems, type GateItem } from './gate.ts';
-import { posterior } from './posterior.ts';
+import { sharesWithout, type Posterior } from './posterior.ts';
 import type { WeighedCase } from './weighedCase.ts';
 
 /** Parts that are thrown away: what condemns them is read twice. */
@@ -16,13 +16,14 @@ const STANDS_WITHOUT = 0.5;
 export function wholeGate(
   decision: Decision,
   weighed: WeighedCase,
+  known: Posterior,
   decisions: Decisions,
   caseFile: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
   const items = gateItems(decision, caseFile, wires);
   return items.every(({ state }) => state === 'proven')
-    ? [...items, ...loneWitnesses(decision, weighed, decisions, caseFile)]
+    ? [...items, ...loneWitnesses(decision, weighed, known, decisions, caseFile)]
     : items;
 }
 
@@ -33,16 +34,17 @@ export function wholeGate(
 function loneWitnesses(
   { class: sort }: Decision,
   weighed: WeighedCase,
+  known: Posterior,
   decisions: Decisions,
   { readings, isolation }: CaseFile,
 ): GateItem[] {
   if (!CONDEMNED.includes(sort)) return [];
   const taken = [...readings, ...isolation];
-  return weighed.readings.flatMap(({ id }) => {
+  return weighed.readings.flatMap((witness) => {
+    const { id } = witness;
     const one = taken.find((reading) => reading.id === id);
     if (!one || taken.some((other) => other !== one && isSame(other, one))) return [];
-    const without = { ...weighed, readings: weighed.readings.filter((reading) => reading.id !== id) };
-    const shares = classShares(decisions, decisionShares(decisions, posterior(without).shares));
+    const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
     if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
     const reading = { target: spotOf(one), state: one.state };
     return [

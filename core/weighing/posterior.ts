@@ -1,4 +1,5 @@
 import type { Hypothesis } from './hypotheses.ts';
+import { productsOf, sumsWithout, type DriveProducts } from './products.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 
 export interface WeighedHypothesis {
@@ -13,17 +14,9 @@ export interface Posterior {
   shares: Float64Array;
   /** By sized hypothesis, then tolerance; they sum to one. */
   sizedShares: Float64Array;
+  /** The same before they were made to sum to one, as natural logarithms. */
+  logs: Float64Array;
   ofDrive: ReadonlyMap<string, DriveProducts>;
-}
-
-/** What the readings of one drive say of their quantity; sized hypotheses of which they say the same share it. */
-export interface DriveProducts {
-  /** By sized hypothesis: the number of what is said of it. */
-  alikeOf: Int32Array;
-  /** By that number: along tolerances and nodes how likely the readings are together with the node. */
-  products: readonly Float64Array[];
-  /** By that number, then tolerance: the same over all nodes. */
-  sums: Float64Array;
 }
 
 const T = TOLERANCES.length;
@@ -33,7 +26,7 @@ const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
  * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
  * quantity, since readings of one drive are of one and the same quantity.
  */
-export function posterior({ hypotheses, sized, weights, grids, readings }: WeighedCase): Posterior {
+export function posterior({ hypotheses, sized, weights, grids, readings, kept }: WeighedCase): Posterior {
   const logs = new Float64Array(sized.length * T);
   const logPriors = hypotheses.map(({ prior }) => Math.log(prior));
   for (let s = 0; s < sized.length; s++) {
@@ -42,14 +35,27 @@ export function posterior({ hypotheses, sized, weights, grids, readings }: Weigh
   }
   const ofDrive = new Map<string, DriveProducts>();
   for (const [drive, group] of byDrive(readings)) {
-    const found = productsOf(group, grids.get(drive)!.weights, sized.length);
+    const found = productsOf(drive, group, grids.get(drive)!, sized.length, kept);
     const { alikeOf, sums } = found;
     const logSums = sums.map(Math.log);
     for (let s = 0; s < sized.length; s++)
       for (let t = 0; t < T; t++) logs[s * T + t] = logs[s * T + t]! + logSums[alikeOf[s]! * T + t]!;
     ofDrive.set(drive, found);
   }
-  return { ...sharesFrom(logs, sized, hypotheses.length), ofDrive };
+  return { ...sharesFrom(logs, sized, hypotheses.length), logs, ofDrive };
+}
+
+/** Shares of the hypotheses as they would be without one of the readings. */
+export function sharesWithout(
+  reading: WeighedReading,
+  { logs, ofDrive }: Posterior,
+  { hypotheses, sized }: WeighedCase,
+): Float64Array {
+  const known = ofDrive.get(reading.drive)!;
+  const changes = sumsWithout(known, reading).map((sum, i) => Math.log(sum / known.sums[i]!));
+  const { alikeOf } = known;
+  const without = logs.map((log, k) => log + changes[alikeOf[Math.floor(k / T)]! * T + (k % T)]!);
+  return sharesFrom(without, sized, hypotheses.length).shares;
 }
 
 function sharesFrom(
@@ -85,52 +91,4 @@ function byDrive(readings: readonly WeighedReading[]): Map<string, WeighedReadin
     else groups.set(reading.drive, [reading]);
   }
   return groups;
-}
-
-function productsOf(
-  group: readonly WeighedReading[],
-  weights: Float64Array,
-  sizedCount: number,
-): DriveProducts {
-  const { alikeOf, firsts } = alike(group, sizedCount);
-  const nodes = weights.length;
-  const sums = new Float64Array(firsts.length * T);
-  const products = firsts.map((first, number) => {
-    const product = new Float64Array(T * nodes);
-    for (let t = 0; t < T; t++) product.set(weights, t * nodes);
-    for (const { lists, listOf } of group) {
-      const list = lists[listOf[first]!]!;
-      for (let i = 0; i < product.length; i++) product[i] = product[i]! * list[i]!;
-    }
-    for (let t = 0; t < T; t++) {
-      let sum = 0;
-      for (let i = t * nodes; i < (t + 1) * nodes; i++) sum += product[i]!;
-      sums[number * T + t] = sum;
-    }
-    return product;
-  });
-  return { alikeOf, products, sums };
-}
-
-/** Those that share their lists for every reading of a drive get one number; and the first of each. */
-function alike(
-  group: readonly WeighedReading[],
-  sizedCount: number,
-): { alikeOf: Int32Array; firsts: number[] } {
-  const alikeOf = new Int32Array(sizedCount);
-  let firsts = [0];
-  for (const { lists, listOf } of group) {
-    const numbers = new Map<number, number>();
-    firsts = [];
-    for (let s = 0; s < sizedCount; s++) {
-      const key = alikeOf[s]! * lists.length + listOf[s]!;
-      let number = numbers.get(key);
-      if (number === undefined) {
-        number = firsts.push(s) - 1;
-        numbers.set(key, number);
-      }
-      alikeOf[s] = number;
-    }
-  }
-  return { alikeOf, firsts };
 }

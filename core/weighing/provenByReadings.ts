@@ -19,7 +19,8 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const weigher = weigherFor(caseFile, wires);
   const weighed = weigher.caseOf(caseFile);
   const decisions = decisionsFor(weighed.hypotheses);
-  const shares = decisionShares(decisions, posterior(weighed).shares);
+  const known = posterior(weighed);
+  const shares = decisionShares(decisions, known.shares);
   const wanted = decisions.all.findIndex(({ id }) => id === cause);
   const decision = decisions.all[wanted];
   if (!decision) return `“${titleOf(cause)}” is no cause that this sensor and its wires can have.`;
@@ -29,7 +30,7 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
     return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
-  const missing = wholeGate(decision, weighed, decisions, caseFile, wires).filter(
+  const missing = wholeGate(decision, weighed, known, decisions, caseFile, wires).filter(
     ({ state }) => state !== 'proven',
   );
   return missing.length === 0

@@ -1,5 +1,5 @@
 import type { GaugeReading, OhmsReading, ScanReading } from '../evidence/index.ts';
-import { signalBand, valueAtNominal, type SensorProfile } from '../transfer/index.ts';
+import { valueAtNominal, type SensorProfile } from '../transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
 export const MISTAKEN_SHARE = 0.03;
@@ -29,23 +29,24 @@ export const mistakenVolts = (volts: number, nominalVolts: number): number =>
   MISTAKEN_SHARE * slipped(volts, nominalVolts);
 
 /**
- * How well a voltage fits a prediction, per volt.
+ * How well a voltage fits a prediction, per volt; `gridVolts` is what lies between two sizes and two quantities that were looked
+ * at, one standard deviation.
  *
- * @param nominalVolts    of the reference, on which a probe may have slipped
  * @param instrumentSigma of the meter, one standard deviation in volts
- * @param gridVolts       what lies between two sizes and two quantities that were looked at, likewise
+ * @param nominalVolts    of the reference, on which a probe may have slipped
  */
 export function voltsLikelihood(
   volts: number,
-  predicted: number,
   instrumentSigma: number,
-  gridVolts: number,
   nominalVolts: number,
-): number {
-  const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
-  // A root, since Math.hypot takes ten times as long and this is asked for most of all.
-  const sigma = Math.sqrt(instrumentSigma ** 2 + model ** 2 + gridVolts ** 2);
-  return mixed(normal(volts - predicted, sigma), slipped(volts, nominalVolts));
+): (predicted: number, gridVolts: number) => number {
+  const mistaken = mistakenVolts(volts, nominalVolts);
+  return (predicted, gridVolts) => {
+    const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
+    // A root, since Math.hypot takes ten times as long and this is asked for most of all.
+    const sigma = Math.sqrt(instrumentSigma ** 2 + model ** 2 + gridVolts ** 2);
+    return (1 - MISTAKEN_SHARE) * normal(volts - predicted, sigma) + mistaken;
+  };
 }
 
 /** What a substituted value may be: anything, also outside of what the sensor can show. */
@@ -69,9 +70,8 @@ export function scanLikelihood(
 ): number {
   const range = profile.highest - profile.lowest;
   const anything = 1 / (SUBSTITUTED_SPAN * range);
-  const nominal = profile.nominalReferenceVolts;
-  const band = signalBand(inputVolts, nominal, profile);
-  if (band === 'circuit-low' || band === 'circuit-high') return shownBefore ? SAME_AGAIN / step : anything;
+  if (inputVolts < profile.circuitLowVolts || inputVolts > profile.circuitHighVolts)
+    return shownBefore ? SAME_AGAIN / step : anything;
   const believed = valueAtNominal(inputVolts, profile);
   const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));

@@ -1,4 +1,5 @@
 import type { Hypothesis } from './hypotheses.ts';
+import type { ProductsKept } from './products.ts';
 import type { QuantityGrid } from './quantityGrid.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
@@ -33,4 +34,6 @@ export interface WeighedCase {
   weights: Float64Array;
   grids: ReadonlyMap<string, QuantityGrid>;
   readings: readonly WeighedReading[];
+  /** Where whoever weighs the same job again and again keeps what it worked out. */
+  kept?: ProductsKept | undefined;
 }

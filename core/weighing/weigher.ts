@@ -32,6 +32,7 @@ import { forEveryTolerance, listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from './noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { atTheNodes, metBy, type Places } from './places.ts';
+import type { ProductsKept } from './products.ts';
 import { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 import {
   gaugeLikelihood,
@@ -66,6 +67,7 @@ export class Weigher {
   readonly #grids = new Map<string, QuantityGrid>();
   readonly #places = new Map<string, Places>();
   readonly #likelihoods = new Map<string, Lists | undefined>();
+  readonly #products: ProductsKept = new Map();
   readonly #shown = new Map<string, ShownSteps>();
   readonly #reasons = new Map<string, ReturnType<typeof reasonsOver>>();
 
@@ -101,7 +103,14 @@ export class Weigher {
     const context = JSON.stringify([family, profile, ambient, displacementLitres, meter, gauge]);
     if (context !== this.#context) {
       this.#context = context;
-      for (const kept of [this.#grids, this.#places, this.#likelihoods, this.#shown, this.#reasons])
+      for (const kept of [
+        this.#grids,
+        this.#places,
+        this.#likelihoods,
+        this.#shown,
+        this.#reasons,
+        this.#products,
+      ])
         kept.clear();
       this.#grids.set(SWEEP_DRIVE, ONE_NODE);
       this.#grids.set(LOOKED_DRIVE, ONE_NODE);
@@ -109,7 +118,9 @@ export class Weigher {
     const all = [...caseFile.readings, ...caseFile.isolation].filter((reading) =>
       this.#isOfThisBody(reading),
     );
-    const readings = all.flatMap((reading) => {
+    // What the unit says comes first and readings one by one after it, so that what was worked out before stands.
+    const told = this.#toldByUnit(caseFile);
+    const read = all.flatMap((reading) => {
       const drive = this.driveOf(reading);
       this.gridFor(reading, caseFile);
       const key = JSON.stringify([
@@ -120,14 +131,10 @@ export class Weigher {
       const lists = this.#likelihoods.get(key);
       return lists ? [{ id: reading.id, drive, ...lists }] : [];
     });
+    const readings = [...told, ...read];
     for (const { id, observation, holds } of caseFile.observations)
-      readings.push(
-        isCodeLook(observation)
-          ? this.#codeReadAgain(id, holds, CODE_LOOKS[observation], caseFile)
-          : observationReading({ id, observation, holds }, this.hypotheses, this.answers.sized),
-      );
-    for (const { id, complaint } of codesThatTell(caseFile, this.wires))
-      readings.push(this.#codeFound(id, complaint, caseFile));
+      if (!isCodeLook(observation))
+        readings.push(observationReading({ id, observation, holds }, this.hypotheses, this.answers.sized));
     const outcome = sweepOutcome(caseFile);
     if (outcome !== undefined) readings.push(sweepReading(outcome, this.answers.sized));
     return {
@@ -138,7 +145,20 @@ export class Weigher {
       weights: this.weights,
       grids: this.#grids,
       readings,
+      kept: this.#products,
     };
+  }
+
+  /** Codes that were found, and those that came back or stayed away once cleared. */
+  #toldByUnit(caseFile: CaseFile): WeighedReading[] {
+    return [
+      ...codesThatTell(caseFile, this.wires).map(({ id, complaint }) =>
+        this.#codeFound(id, complaint, caseFile),
+      ),
+      ...caseFile.observations.flatMap(({ id, observation, holds }) =>
+        isCodeLook(observation) ? [this.#codeReadAgain(id, holds, CODE_LOOKS[observation], caseFile)] : [],
+      ),
+    ];
   }
 
   /** A wire that the body does not have says nothing of it. */
@@ -205,13 +225,18 @@ export class Weigher {
   }
 
   #codeReadAgain(id: string, holds: boolean, complaint: Complaint, caseFile: CaseFile): WeighedReading {
-    const lists = readAgain(this.#reasonsFor(complaint, caseFile), holds);
+    const key = `${complaintKey(complaint)} ${holds}`;
+    const lists = this.#likelihoods.get(key) ?? readAgain(this.#reasonsFor(complaint, caseFile), holds);
+    this.#likelihoods.set(key, lists);
     return { id, drive: this.driveOf(spokenOf(complaint)), ...lists };
   }
 
   #codeFound(id: string, complaint: Complaint, caseFile: CaseFile): WeighedReading {
-    const reasons = this.#reasonsFor(complaint, caseFile);
-    const lists = foundStored(reasons, this.answers.sized, this.hypotheses);
+    const key = `${complaintKey(complaint)} stored`;
+    const lists =
+      this.#likelihoods.get(key) ??
+      foundStored(this.#reasonsFor(complaint, caseFile), this.answers.sized, this.hypotheses);
+    this.#likelihoods.set(key, lists);
     return { id, drive: this.driveOf(spokenOf(complaint)), ...lists };
   }
 
@@ -285,8 +310,10 @@ export class Weigher {
         const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
         const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
         const nominal = profile.nominalReferenceVolts;
-        return answered(reading, mistakenVolts(reading.volts, nominal), (volts, spread) =>
-          voltsLikelihood(reading.volts, volts, sigma, spread, nominal),
+        return answered(
+          reading,
+          mistakenVolts(reading.volts, nominal),
+          voltsLikelihood(reading.volts, sigma, nominal),
         );
       }
     }

@@ -34,7 +34,7 @@ export async function inBrowser<T>(
 }
 
 /** Opens the job of a machine from the list of the demo. */
-async function openDemoJob(page: Page, url: string, name: RegExp): Promise<string> {
+export async function openDemoJob(page: Page, url: string, name: RegExp): Promise<string> {
   await page.goto(url);
   await page.getByRole('link', { name }).first().click();
   await page.getByRole('region', { name: 'Next reading' }).waitFor();

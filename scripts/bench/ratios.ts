@@ -8,6 +8,7 @@ import { importInBrowser, liveOnScreen } from './inBrowser.ts';
 import { importRatio } from './importing.ts';
 import { recordingRatio } from './recording.ts';
 import { typingRatio } from './typing.ts';
+import { weighingOnScreen } from './weighingOnScreen.ts';
 
 const report = (
   what: string,
@@ -71,6 +72,12 @@ for (const [order, words] of [
   console.log(
     figuresInWords(words, diagnosisFigures(workedCases(Number(process.env.WEIGH_CASES ?? 2), order))),
   );
+const weighing = await weighingOnScreen(databaseUrl);
+console.log(
+  weighing
+    ? `Weighing on the screen, pedal with six wires, medians over ${weighing.readings} readings: ranked after ${weighing.rankedMs.toFixed(0)} ms, the next reading after ${weighing.nextMs.toFixed(0)} ms, reasons after ${weighing.reasonsMs.toFixed(0)} ms; the first of all after ${weighing.firstMs.toFixed(0)} ms; the page held up for ${weighing.longestTaskMs > 0 ? `${weighing.longestTaskMs.toFixed(0)} ms` : 'less than 50 ms'} at most`
+    : 'Weighing on the screen: no Chromium here',
+);
 const typing = await typingRatio(databaseUrl);
 report(
   'Searching 2,000 sensors, slowest letter',

@@ -42,7 +42,7 @@ export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId 
   const all = observationsFor(family);
   const observation = all.find(({ id }) => id === chosen);
   return (
-    <Box sx={{ py: 0.5 }}>
+    <Box sx={{ pt: 1.5, pb: 0.5 }}>
       <TextField
         select
         fullWidth

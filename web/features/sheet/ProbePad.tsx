@@ -45,6 +45,7 @@ export function ProbePad(props: ProbePadProps) {
         justifyContent: 'center',
         minHeight: heightPx,
         px: 0.75,
+        py: 0.5,
         borderRadius: 1,
         border: 1,
         borderColor: selected ? 'text.primary' : 'sheet.rule',

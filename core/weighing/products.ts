@@ -1,0 +1,97 @@
+import type { QuantityGrid } from './quantityGrid.ts';
+import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
+
+/** What the readings of one drive say of their quantity; sized hypotheses of which they say the same share it. */
+export interface DriveProducts {
+  /** By sized hypothesis: the number of what is said of it. */
+  alikeOf: Int32Array;
+  /** By that number: the first that it is said of. */
+  firsts: readonly number[];
+  /** By that number: along tolerances and nodes how likely the readings are together with the node. */
+  products: readonly Float64Array[];
+  /** By that number, then tolerance: the same over all nodes. */
+  sums: Float64Array;
+}
+
+/** By drive, what was worked out last: readings come one after the other, and the next only adds to it. */
+export type ProductsKept = Map<string, { group: readonly WeighedReading[]; found: Unsummed }>;
+
+type Unsummed = Omit<DriveProducts, 'sums'>;
+
+const T = TOLERANCES.length;
+
+/** Of all readings of one drive. */
+export function productsOf(
+  drive: string,
+  group: readonly WeighedReading[],
+  { weights }: QuantityGrid,
+  sizedCount: number,
+  kept: ProductsKept | undefined,
+): DriveProducts {
+  const before = kept?.get(drive);
+  const goesOn =
+    before !== undefined &&
+    before.group.length <= group.length &&
+    before.group.every(({ lists }, i) => lists === group[i]!.lists);
+  let found: Unsummed = goesOn
+    ? before.found
+    : { alikeOf: new Int32Array(sizedCount), firsts: [0], products: [forEachTolerance(weights)] };
+  for (const reading of group.slice(goesOn ? before.group.length : 0)) found = times(found, reading);
+  kept?.set(drive, { group, found });
+  return { ...found, sums: sumsOf(found.products) };
+}
+
+function times({ alikeOf: before, products }: Unsummed, { lists, listOf }: WeighedReading): Unsummed {
+  const alikeOf = new Int32Array(before.length);
+  const firsts: number[] = [];
+  const found: Float64Array[] = [];
+  const numbers = new Map<number, number>();
+  for (let s = 0; s < alikeOf.length; s++) {
+    const key = before[s]! * lists.length + listOf[s]!;
+    let number = numbers.get(key);
+    if (number === undefined) {
+      number = firsts.push(s) - 1;
+      numbers.set(key, number);
+      const product = products[before[s]!]!.slice();
+      const list = lists[listOf[s]!]!;
+      for (let i = 0; i < product.length; i++) product[i] = product[i]! * list[i]!;
+      found.push(product);
+    }
+    alikeOf[s] = number;
+  }
+  return { alikeOf, firsts, products: found };
+}
+
+function forEachTolerance(weights: Float64Array): Float64Array {
+  const all = new Float64Array(T * weights.length);
+  for (let t = 0; t < T; t++) all.set(weights, t * weights.length);
+  return all;
+}
+
+function sumsOf(products: readonly Float64Array[]): Float64Array {
+  const sums = new Float64Array(products.length * T);
+  products.forEach((product, number) => {
+    const nodes = product.length / T;
+    for (let t = 0; t < T; t++) {
+      let sum = 0;
+      for (let i = t * nodes; i < (t + 1) * nodes; i++) sum += product[i]!;
+      sums[number * T + t] = sum;
+    }
+  });
+  return sums;
+}
+
+/** The sums as they would be without one of the readings. No likelihood is nothing, so that it divides out. */
+export function sumsWithout(
+  { firsts, products }: DriveProducts,
+  { lists, listOf }: WeighedReading,
+): Float64Array {
+  return sumsOf(
+    products.map((product, number) => {
+      const list = lists[listOf[firsts[number]!]!]!;
+      const rest = new Float64Array(product.length);
+      for (let i = 0; i < rest.length; i++) rest[i] = product[i]! / list[i]!;
+      return rest;
+    }),
+  );
+}
