@@ -91,7 +91,7 @@ const LARCH_PEDAL = machine(BODY_SENSORS[17], [...FOUR, 'second-reference', 'sec
   },
   pairCode: 'P2138',
   cases: {
-    A: [{ kind: 'dead-spot', site: 'track:2', from: 0, to: 0.35 }],
+    A: [{ kind: 'dead-spot', site: 'track:2', from: 0.15, to: 0.5 }],
     B: [{ kind: 'wire-open', site: 'second-reference:second' }],
     C: [],
     D: [{ kind: 'track-open', site: 'lower:1' }],
@@ -284,7 +284,7 @@ const RC2_FLAP = machine(BODY_SENSORS[18], FOUR, {
     A: [{ kind: 'linkage', site: 'linkage', from: 0, to: 0.5 }],
     B: [{ kind: 'feed-lost-inside', site: 'return:inside' }],
     C: [{ kind: 'wire-open', site: 'signal:first' }],
-    D: [{ kind: 'dead-spot', site: 'track:2', from: 0, to: 0.9 }],
+    D: [{ kind: 'dead-spot', site: 'track:2', from: 0.15, to: 0.85 }],
     E: [{ kind: 'wires-together', site: 'signal+return', from: 0, to: 0.2 }],
     F: [],
     G: [{ kind: 'wire-high-resistance', site: 'reference:second', from: 0.6, to: 0.9 }],

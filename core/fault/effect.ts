@@ -12,6 +12,7 @@ export type ElementEffect =
   /** Its output moves by this much of what it should, about its resting point. */
   | { does: 'stretched'; factor: number }
   /** The wiper loses its track while it stands in this part of the travel. */
+  /** Where the travel has brought the first wiper to such a share of its track. */
   | { does: 'dead-spot'; track: 1 | 2; fromShare: number; toShare: number }
   /** Another part than the circuit is made for: a steeper or flatter curve from another foot. */
   | { does: 'other-curve'; factor: number; volts: number }

@@ -109,7 +109,7 @@ function driven(drive: Drive, resting: Drive, effect: Effect, { sensor, unitVolt
 
 const onTrack = (share: number): number => Math.min(1, Math.max(0, share));
 
-function applyToNetwork(wiring: Wiring, effect: Effect, { share, secondShare }: Drive): void {
+function applyToNetwork(wiring: Wiring, effect: Effect, { share }: Drive): void {
   switch (effect.on) {
     case 'part':
       if ('addOhms' in effect) wiring.addOhms(effect.part, effect.addOhms);
@@ -123,8 +123,9 @@ function applyToNetwork(wiring: Wiring, effect: Effect, { share, secondShare }: 
       return;
     case 'element': {
       if (effect.does !== 'dead-spot') return;
-      const at = effect.track === 1 ? share : secondShare;
-      if (at >= effect.fromShare && at <= effect.toShare) wiring.setOhms(`wiper:${effect.track}`, Infinity);
+      // Both wipers sit on one shaft: a place of the travel is where the first of them stands.
+      if (share >= effect.fromShare && share <= effect.toShare)
+        wiring.setOhms(`wiper:${effect.track}`, Infinity);
       return;
     }
     case 'quantity':

@@ -79,29 +79,34 @@ export class Outlook {
     const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
     const anything = new Float64Array(sharp.length);
     const { sized, alikeOf, spreads } = this.#possible(spoken);
-    // All that answer alike and make the same of the quantity are added up first: there are far fewer of these.
-    const groups = this.#decisions.all.map(() => new Map<number, Float64Array>());
-    sized.forEach((s, k) => {
-      const of = groups[this.#decisionOf[s]!]!;
-      const key = listOf[s]! * spreads.length + alikeOf[k]!;
-      let sums = of.get(key);
-      if (!sums) of.set(key, (sums = new Float64Array(T)));
-      for (let t = 0; t < T; t++) sums[t] = sums[t]! + this.#known.sizedShares[s * T + t]!;
-    });
-    groups.forEach((of, d) => {
+    const { sizedShares } = this.#known;
+    const sums = new Float64Array(T);
+    const add = (s: number, alike: number): void => {
+      const d = this.#decisionOf[s]!;
       const row = sharp[d]!;
-      of.forEach((sums, key) => {
-        const steps = list(Math.floor(key / spreads.length));
-        const spread = spreads[key % spreads.length]!;
-        for (let node = 0; node < steps.length; node++) {
-          let weight = 0;
-          for (let t = 0; t < T; t++) weight += sums[t]! * spread[t]![node]!;
-          const step = steps[node]!;
-          if (step === ANYTHING) anything[d] = anything[d]! + weight;
-          else row[step] = row[step]! + weight;
-        }
-      });
-    });
+      const steps = list(listOf[s]!);
+      const spread = spreads[alike]!;
+      for (let node = 0; node < steps.length; node++) {
+        let weight = 0;
+        for (let t = 0; t < T; t++) weight += sums[t]! * spread[t]![node]!;
+        const step = steps[node]!;
+        if (step === ANYTHING) anything[d] = anything[d]! + weight;
+        else row[step] = row[step]! + weight;
+      }
+      sums.fill(0);
+    };
+    // Neighbours that answer alike and make the same of the quantity are added up first: most sizes of a fault do.
+    for (let k = 0; k < sized.length; k++) {
+      const s = sized[k]!;
+      for (let t = 0; t < T; t++) sums[t] = sums[t]! + sizedShares[s * T + t]!;
+      const next = sized[k + 1];
+      const goesOn =
+        next !== undefined &&
+        listOf[next] === listOf[s] &&
+        alikeOf[k + 1] === alikeOf[k] &&
+        this.#decisionOf[next] === this.#decisionOf[s];
+      if (!goesOn) add(s, alikeOf[k]!);
+    }
     return { sharp, anything };
   }
 

@@ -7,8 +7,8 @@ import { gateItems, type GateItem } from './gate.ts';
 import { sharesWithout, type Posterior } from './posterior.ts';
 import type { WeighedCase } from './weighedCase.ts';
 
-/** Parts that are thrown away: what condemns them is read twice. */
-const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'control-unit'];
+/** Parts that are thrown away, and looms that are opened: what condemns them is read twice. */
+const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'control-unit', 'wire'];
 /** A reading without which the class of the leading decision would stand at less than this is its only witness. */
 const STANDS_WITHOUT = 0.5;
 

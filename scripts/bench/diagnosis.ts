@@ -81,15 +81,25 @@ function randomFault(machine: BenchMachine, random: () => number): Fault | undef
 /** Of the reference: a shift that nobody in the machine notices brings nobody in. */
 const NOTICED_SHARE = 0.012;
 
+/** A dead spot is met somewhere on the way, all else at rest, driven, or moved by hand. */
+const statesOf = ({ sensor }: BenchMachine, { kind }: Fault): MachineState[] =>
+  kind.id === 'dead-spot'
+    ? Array.from({ length: 101 }, (_, percent) => ({
+        engine: 'koeo',
+        plug: 'connected',
+        stimulus: { kind: 'held', percent },
+      }))
+    : drivenStates(sensor);
+
 /** A machine with a complaint, or with one that has gone: what the unit never notices is drawn again. */
 function broughtIn(machine: BenchMachine, random: () => number): SimulatedMachine {
   for (;;) {
     const fault = randomFault(machine, random);
     const surroundings = surroundingsOf(machine, random);
     const one = simulatedMachine(machine, fault ? [fault] : [], surroundings);
-    if (!fault || fault.kind.id === 'dead-spot') return one;
+    if (!fault) return one;
     const sound = simulatedMachine(machine, [], surroundings);
-    const noticed = drivenStates(machine.sensor).some((state) =>
+    const noticed = statesOf(machine, fault).some((state) =>
       machine.wiring.wires
         .filter(({ end }) => end.kind === 'input')
         .some(
