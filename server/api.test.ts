@@ -166,7 +166,7 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
   expect((await server.call('POST', path, verdict('not-proven'))).status).toBe(201);
   await record(wire(job.id, { lane: 'reference', volts: 4.99 }));
   await record(wire(job.id, { lane: 'return', volts: 0.01 }));
-  for (const observation of ['plug-contacts', 'part-number'])
+  for (const observation of ['plug-contacts', 'part-number', 'hose'])
     await record({
       id: v7(),
       jobId: job.id,
@@ -177,8 +177,31 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
       holds: true,
     });
   const proven = verdict('sensor');
+  // It hangs on one reading alone.
+  const alone = await server.call('POST', path, proven);
+  expect(alone.status).toBe(422);
+  expect(alone.body.detail).toMatch(/^Not proven yet/u);
+  await record(wire(job.id, { volts: 3.22 }));
   expect((await server.call('POST', path, proven)).status).toBe(201);
   expect((await server.call('POST', path, proven)).status).toBe(200);
+});
+
+test('circumstances and weights stay with a job until its details are changed without them', async () => {
+  const job = await openJob();
+  const { complaint, codes, history } = job;
+  const starting = { circumstances: ['sensor-replaced'], priors: { 'wire-open': 30, nothing: 0 } };
+  const path = `/jobs/${job.id}`;
+  const change = (more: object, revision: number) =>
+    server.call('PUT', `${path}/details`, { complaint, codes, history, revision, ...more });
+  const kept = await change({ starting }, 1);
+  expect(kept).toMatchObject({ status: 200, body: { starting } });
+  expect((await server.call('GET', path)).body.job.starting).toEqual(starting);
+  for (const priors of [{ 'wire-open': 101 }, { 'wire-open': -1 }, { 'no-such-kind': 1 }])
+    expect((await change({ starting: { circumstances: [], priors } }, 2)).status).toBe(400);
+  expect((await change({ starting: { circumstances: ['full-moon'], priors: {} } }, 2)).status).toBe(400);
+  expect((await server.call('GET', path)).body.job.starting).toEqual(starting);
+  const cleared = await change({}, 2);
+  expect(cleared.body.starting).toBeUndefined();
 });
 
 test.each([

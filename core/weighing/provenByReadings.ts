@@ -27,7 +27,7 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   if (weighed.readings.every(isCode)) return 'No reading says anything so far.';
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
-    return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.round(100 * shares[wanted]!)} %.`;
+    return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.floor(100 * shares[wanted]!)} %, less than a verdict takes.`;
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
   const missing = wholeGate(decision, weighed, known, decisions, caseFile, wires).filter(
