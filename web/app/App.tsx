@@ -26,7 +26,8 @@ export function App() {
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
-      <BrowserRouter>
+      {/* At once: in a transition the old tab would still stand there, and take what is typed for the new one. */}
+      <BrowserRouter useTransitions={false}>
         <Suspense fallback={<Loading what="the page" />}>
           <Routes>
             <Route path="/" element={<JobsPage />} />
