@@ -1,7 +1,8 @@
 import { isComplainedOf, limitsOf, standardCode, type Complaint, type Watched } from '../code/index.ts';
 import type { Lane, MachineState } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
-import type { AnswerTable, UnitSees } from './answers.ts';
+import type { AnswerTable } from './answers.ts';
+import type { UnitSees } from './circuitSpot.ts';
 import { NOTHING, type Hypothesis } from './hypotheses.ts';
 import { listsOver } from './lists.ts';
 import type { Places } from './places.ts';

@@ -1,4 +1,5 @@
-import { between, type AnswerTable } from './answers.ts';
+import type { AnswerTable } from './answers.ts';
+import { between } from './rows.ts';
 import type { Met, Places } from './places.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 import { TOLERANCES, type WeighedReading } from './weighedCase.ts';

@@ -1,6 +1,7 @@
 import type { MachineState } from '../evidence/index.ts';
 import { effectsOf } from '../fault/index.ts';
-import type { Answers, CircuitSpot } from './answers.ts';
+import type { Answers } from './answers.ts';
+import type { CircuitSpot } from './circuitSpot.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
 const DRIVING: MachineState = { engine: 'koeo', plug: 'connected' };

@@ -3,7 +3,8 @@ import { FAMILY_IDS } from '../family/index.ts';
 import { FAULT_KINDS } from '../fault/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from '../reasoning/exampleCase.ts';
 import { wiringFor } from '../wiring/index.ts';
-import { Answers, between } from './answers.ts';
+import { Answers } from './answers.ts';
+import { between } from './rows.ts';
 import { NOTHING, usualPriors } from '../starting/index.ts';
 import { hypothesesFor, quantityGrid } from './index.ts';
 import {

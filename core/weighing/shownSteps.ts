@@ -1,6 +1,7 @@
 import { signalBand, valueAtNominal, type SensorProfile } from '../transfer/index.ts';
 import type { Spot } from '../evidence/index.ts';
-import { between, type AnswerTable } from './answers.ts';
+import type { AnswerTable } from './answers.ts';
+import { between } from './rows.ts';
 import type { Places } from './places.ts';
 import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
 

@@ -15,7 +15,8 @@ import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
 import { isUsual, usualPriors } from '../starting/index.ts';
 import { wiringFor } from '../wiring/index.ts';
 import { acrossTheSensor, isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
-import { Answers, type AnswerTable, type CircuitSpot } from './answers.ts';
+import { Answers, type AnswerTable } from './answers.ts';
+import type { CircuitSpot } from './circuitSpot.ts';
 import {
   CODES_READ_IN,
   codesThatTell,
