@@ -1,39 +1,30 @@
 import {
   barometerDisplay,
-  gaugeDisplay,
-  liveData,
-  looksRight,
   MACHINES,
-  meterDisplay,
-  recordSweep,
-  simulatedMachine,
-  surroundingsOf,
   type BenchMachine,
   type BenchSweep,
   type SimulatedMachine,
 } from '@lettura/bench';
-import { isPlain, keyOn, type AnyEvidence, type Lane, type MachineState } from '@lettura/core/evidence';
-import type { ObservationId, ObservationMade } from '@lettura/core/observation';
-import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
+import { isPlain, type AnyEvidence, type Lane } from '@lettura/core/evidence';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { analyseSweep } from '@lettura/core/sweep';
-import { USUAL_WEIGHTS, usualPriors } from '@lettura/core/starting';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import {
   candidatesFor,
-  drivenStates,
   judgementOn,
   lookAhead,
   mayBeDecided,
   minutesFor,
-  MISTAKEN_SHARE,
   standingOf,
   NOTHING,
   Weigher,
   type Candidate,
   type Judgement,
 } from '@lettura/core/weighing';
+import { broughtIn } from './broughtIn.ts';
+import { codesNoted, read, shownBy } from './technician.ts';
 
 /** One machine, worked through to a verdict or to where no reading tells more. */
 export interface WorkedCase {
@@ -61,149 +52,6 @@ export type Order = 'chosen' | 'textbook';
 
 const MOST_READINGS = 30;
 
-/** A random fault: its kind by how common it is, its site and size evenly. */
-function randomFault(machine: BenchMachine, random: () => number): Fault | undefined {
-  const subject = { family: machine.sensor.family, wiring: machine.wiring };
-  const kinds = FAULT_KINDS.map((kind) => ({ kind, sites: kind.sites(subject) })).filter(
-    ({ sites }) => sites.length > 0,
-  );
-  const priors = usualPriors(machine.sensor.family);
-  const total = kinds.reduce((sum, { kind }) => sum + priors[kind.id]!, priors[NOTHING]!);
-  let at = random() * total - priors[NOTHING]!;
-  if (at < 0) return undefined;
-  for (const { kind, sites } of kinds) {
-    at -= priors[kind.id]!;
-    if (at < 0) return faultOf(kind, sites[Math.floor(random() * sites.length)]!, random());
-  }
-  return undefined;
-}
-
-/** Of the reference: a shift that nobody in the machine notices brings nobody in. */
-const NOTICED_SHARE = 0.012;
-
-/** A dead spot is met somewhere on the way, all else at rest, driven, or moved by hand. */
-const statesOf = ({ sensor }: BenchMachine, { kind }: Fault): MachineState[] =>
-  kind.id === 'dead-spot'
-    ? Array.from({ length: 101 }, (_, percent) => ({
-        engine: 'koeo',
-        plug: 'connected',
-        stimulus: { kind: 'held', percent },
-      }))
-    : drivenStates(sensor);
-
-/** A machine with a complaint, or with one that has gone: what the unit never notices is drawn again. */
-function broughtIn(machine: BenchMachine, random: () => number): SimulatedMachine {
-  for (;;) {
-    const fault = randomFault(machine, random);
-    const surroundings = surroundingsOf(machine, random);
-    const one = simulatedMachine(machine, fault ? [fault] : [], surroundings);
-    if (!fault) return one;
-    const sound = simulatedMachine(machine, [], surroundings);
-    const noticed = statesOf(machine, fault).some((state) =>
-      machine.wiring.wires
-        .filter(({ end }) => end.kind === 'input')
-        .some(
-          ({ wire }) =>
-            Math.abs(one.unitReadsVolts(wire, state) - sound.unitReadsVolts(wire, state)) >
-            NOTICED_SHARE * machine.wiring.unitVolts,
-        ),
-    );
-    if (noticed) return one;
-  }
-}
-
-/** Takes a reading as a technician would: with the noise of the instrument, and now and then a slipped probe. */
-function read(
-  machine: SimulatedMachine,
-  { target, state }: Candidate,
-  tick: number,
-  seed: number,
-  random: () => number,
-): AnyEvidence | ObservationMade | BenchSweep | undefined {
-  const { wiring, sensor } = machine.machine;
-  const slips = random() < MISTAKEN_SHARE;
-  const other = random();
-  const id = String(tick);
-  switch (target.kind) {
-    case 'wire': {
-      const wires = wiring.wires.map(({ wire }) => wire);
-      const lane = slips ? wires[Math.floor(other * wires.length)]! : target.lane;
-      const volts = machine.voltsBetween(
-        { lane, place: target.place },
-        'battery-negative',
-        onMachine(state, wiring),
-      );
-      return {
-        kind: 'wire',
-        id,
-        lane: target.lane,
-        place: target.place,
-        state,
-        volts: meterDisplay(volts, seed, tick).volts,
-      };
-    }
-    case 'between': {
-      const volts = slips ? 5 * other : machine.voltsBetween(target.from, target.to, state);
-      return { ...target, kind: 'between', id, state, volts: meterDisplay(volts, seed, tick).volts };
-    }
-    case 'ohms': {
-      const ohms = slips ? 10 ** (7 * other) : machine.ohmsBetween(target.from, target.to, state);
-      return { ...target, kind: 'ohms', id, state, ohms: ohms === Infinity ? null : ohms };
-    }
-    case 'observation':
-      return look(machine, target.observation, random);
-    case 'sweep':
-      return recordSweep(machine, { engine: 'koeo', plug: 'connected' }, seed);
-    case 'scan': {
-      const shown = keyOn(state) ? liveData(machine, state) : undefined;
-      const { measures, lowest, highest } = sensor.profile;
-      const value = slips ? lowest + other * (highest - lowest) : shown?.value;
-      return value === undefined ? undefined : { kind: 'scan', id, measures, value, state };
-    }
-    case 'gauge': {
-      const gauge = gaugeDisplay(machine, state, target.tap, seed);
-      if (!gauge) return undefined;
-      const basis = gauge.basis === 'differential' ? 'gauge' : gauge.basis;
-      const pressureKpa = slips ? other * 80 : gauge.pressureKpa;
-      return { kind: 'gauge', id, tap: target.tap, pressureKpa, basis, state };
-    }
-  }
-}
-
-/** Of the codes that the machine sets at rest and moved, those that somebody wrote down; now and then one of another day. */
-function codesNoted(machine: SimulatedMachine, random: () => number): string[] {
-  const { sensor, codes } = machine.machine;
-  const set = drivenStates(sensor).flatMap((state) => liveData(machine, state)?.codes ?? []);
-  const old = Object.values(codes).flatMap(({ low, high }) => [low, high]);
-  return [
-    ...[...new Set(set)].filter(() => random() < CODE_NOTED),
-    ...old.filter(() => random() < OLD_CODE / old.length),
-  ];
-}
-const CODE_NOTED = 0.85;
-const OLD_CODE = 0.06;
-
-/** A look finds most of what is there to be seen, and now and then what is not. */
-const LOOK_FINDS = 0.9;
-const LOOK_IMAGINES = 0.03;
-
-function look(machine: SimulatedMachine, observation: ObservationId, random: () => number): ObservationMade {
-  const there = !looksRight(machine, observation);
-  return { id: observation, observation, holds: random() >= (there ? LOOK_FINDS : LOOK_IMAGINES) };
-}
-
-/** Whoever unplugs the neighbours unplugs all that this machine has. */
-const onMachine = (state: MachineState, { rails }: BenchMachine['wiring']): MachineState =>
-  state.harness
-    ? {
-        ...state,
-        harness: {
-          ...state.harness,
-          neighboursOff: rails.flatMap((rail) => rail.neighbourOhms).map((_, i) => i),
-        },
-      }
-    : state;
-
 /** The order of a textbook: supply, return, signal, live data, then what moves, then the far end, then the plug off. */
 function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate[] {
   const all = candidatesFor(machine.sensor, wires);
@@ -225,19 +73,6 @@ function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate
     .sort((a, b) => a.at - b.at)
     .map(({ one }) => one);
 }
-
-const shownBy = (taken: AnyEvidence | ObservationMade | BenchSweep): string =>
-  'recording' in taken
-    ? 'recorded'
-    : 'holds' in taken
-      ? String(taken.holds)
-      : taken.kind === 'gauge'
-        ? `${taken.pressureKpa}`
-        : taken.kind === 'ohms'
-          ? `${taken.ohms}`
-          : taken.kind === 'scan'
-            ? `${taken.value}`
-            : `${taken.volts}`;
 
 const sweepOnRecord = ({ recording, uses }: BenchSweep, { profile, companion, pressureUnit }: CaseFile) => ({
   name: 'Sweep',
