@@ -54,7 +54,9 @@ export function sharesWithout(
   const known = ofDrive.get(reading.drive)!;
   const changes = sumsWithout(known, reading).map((sum, i) => Math.log(sum / known.sums[i]!));
   const { alikeOf } = known;
-  const without = logs.map((log, k) => log + changes[alikeOf[Math.floor(k / T)]! * T + (k % T)]!);
+  const without = logs.slice();
+  for (let s = 0; s < sized.length; s++)
+    for (let t = 0; t < T; t++) without[s * T + t] = without[s * T + t]! + changes[alikeOf[s]! * T + t]!;
   return sharesFrom(without, sized, hypotheses.length).shares;
 }
 

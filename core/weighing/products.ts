@@ -86,12 +86,15 @@ export function sumsWithout(
   { firsts, products }: DriveProducts,
   { lists, listOf }: WeighedReading,
 ): Float64Array {
-  return sumsOf(
-    products.map((product, number) => {
-      const list = lists[listOf[firsts[number]!]!]!;
-      const rest = new Float64Array(product.length);
-      for (let i = 0; i < rest.length; i++) rest[i] = product[i]! / list[i]!;
-      return rest;
-    }),
-  );
+  const sums = new Float64Array(products.length * T);
+  products.forEach((product, number) => {
+    const list = lists[listOf[firsts[number]!]!]!;
+    const nodes = product.length / T;
+    for (let t = 0; t < T; t++) {
+      let sum = 0;
+      for (let i = t * nodes; i < (t + 1) * nodes; i++) sum += product[i]! / list[i]!;
+      sums[number * T + t] = sum;
+    }
+  });
+  return sums;
 }

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { Place } from '@lettura/core/evidence';
 import type { FamilyId } from '@lettura/core/family';
 import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/weighing';
+import { Fold } from '../../ui/Fold.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, upperFirst } from '../../ui/inWords.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
@@ -41,10 +42,7 @@ function More({
   ...reach
 }: NextReadingPanelProps & { others: readonly NextReading[] }) {
   return (
-    <details>
-      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontSize: '0.85rem' }}>
-        Other readings and looks, and what is hard to reach here
-      </Box>
+    <Fold summary="Other readings and looks, and what is hard to reach here">
       <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {others.map((next) => (
           <li key={next.title + briefState(next.state)}>
@@ -54,7 +52,7 @@ function More({
       </Box>
       <AnyLook {...{ family, onLooked, look }} />
       <HardToReach {...reach} />
-    </details>
+    </Fold>
   );
 }
 

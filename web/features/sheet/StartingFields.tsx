@@ -21,6 +21,7 @@ import type { WhatIf } from '@lettura/core/weighing';
 import { wiringFor } from '@lettura/core/wiring';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
+import { Fold } from '../../ui/Fold.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
 
@@ -63,12 +64,9 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
           />
         ))}
       </Box>
-      <details>
-        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, pt: 0.5 }}>
-          How often each kind of fault is the one
-        </Box>
+      <Fold summary="How often each kind of fault is the one">
         <Priors sheet={sheet} starting={starting} onChange={tryOn} />
-      </details>
+      </Fold>
       {problem && (
         <Alert severity="error">
           {problem.message} {problem.next}

@@ -9,6 +9,7 @@ import { codesThatTell, decisionsFor, hypothesesFor, titleOf, type WhatIf } from
 import { complaintWords } from '@lettura/core/code';
 import { wiringFor } from '@lettura/core/wiring';
 import { useMemo } from 'react';
+import { Fold } from '../../ui/Fold.tsx';
 import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { StartingFields } from './StartingFields.tsx';
@@ -23,7 +24,15 @@ export interface WhatIfPanelProps {
 }
 
 /** Tries a change on the weighing: a reading struck out, a circumstance, a supposed fault. The record stays as it is. */
-export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
+export const WhatIfPanel = (props: WhatIfPanelProps) => (
+  <Box component="section" aria-label="What if" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}>
+    <Fold summary="What if …">
+      <Tried {...props} />
+    </Fold>
+  </Box>
+);
+
+function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
   const { caseFile, lanes, standing } = sheet;
   const causes = useMemo(() => {
     const { family, profile, companion } = caseFile;
@@ -33,71 +42,66 @@ export function WhatIfPanel({ sheet, whatIf, units, onChange }: WhatIfPanelProps
       .sort((a, b) => a.title.localeCompare(b.title, 'en'));
   }, [caseFile, lanes]);
   return (
-    <Box component="section" aria-label="What if" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}>
-      <details>
-        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, fontWeight: 600, pt: 0.5 }}>
-          What if …
-        </Box>
-        <Typography variant="body2">
-          Tried on here only: the record and the verdict stay as they are.
+    <>
+      <Typography variant="body2">
+        Tried on here only: the record and the verdict stay as they are.
+      </Typography>
+      <TextField
+        select
+        fullWidth
+        size="small"
+        label="Suppose it were"
+        value={whatIf.suppose ?? ''}
+        onChange={({ target: { value } }) =>
+          onChange({ ...whatIf, suppose: value === '' ? undefined : value })
+        }
+        sx={{ my: 1 }}
+      >
+        <MenuItem value="">nothing in particular</MenuItem>
+        {causes.map(({ id, title }) => (
+          <MenuItem key={id} value={id}>
+            {title}
+          </MenuItem>
+        ))}
+      </TextField>
+      <StartingFields sheet={sheet} whatIf={whatIf} onChange={onChange} />
+      <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+        <Typography component="legend" variant="h3">
+          Readings that count
         </Typography>
-        <TextField
-          select
-          fullWidth
-          size="small"
-          label="Suppose it were"
-          value={whatIf.suppose ?? ''}
-          onChange={({ target: { value } }) =>
-            onChange({ ...whatIf, suppose: value === '' ? undefined : value })
-          }
-          sx={{ my: 1 }}
-        >
-          <MenuItem value="">nothing in particular</MenuItem>
-          {causes.map(({ id, title }) => (
-            <MenuItem key={id} value={id}>
-              {title}
-            </MenuItem>
-          ))}
-        </TextField>
-        <StartingFields sheet={sheet} whatIf={whatIf} onChange={onChange} />
-        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
-          <Typography component="legend" variant="h3">
-            Readings that count
-          </Typography>
-          {codesThatTell(caseFile, lanes).map(({ id, code, complaint }) => (
+        {codesThatTell(caseFile, lanes).map(({ id, code, complaint }) => (
+          <FormControlLabel
+            key={id}
+            sx={{ display: 'flex', m: 0 }}
+            control={
+              <Checkbox
+                checked={!whatIf.without.includes(id)}
+                onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, id) })}
+              />
+            }
+            label={`Code ${code}: ${complaintWords(complaint)}`}
+          />
+        ))}
+        {standing
+          .filter(({ kind }) => kind !== 'ambient')
+          .map((reading) => (
             <FormControlLabel
-              key={id}
+              key={reading.id}
               sx={{ display: 'flex', m: 0 }}
               control={
                 <Checkbox
-                  checked={!whatIf.without.includes(id)}
-                  onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, id) })}
+                  checked={!whatIf.without.includes(reading.id)}
+                  onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, reading.id) })}
                 />
               }
-              label={`Code ${code}: ${complaintWords(complaint)}`}
+              label={[
+                `${placeInWords(reading)}: ${valueInWords(reading, units)}`,
+                ...('state' in reading ? [briefState(reading.state)] : []),
+              ].join(', ')}
             />
           ))}
-          {standing
-            .filter(({ kind }) => kind !== 'ambient')
-            .map((reading) => (
-              <FormControlLabel
-                key={reading.id}
-                sx={{ display: 'flex', m: 0 }}
-                control={
-                  <Checkbox
-                    checked={!whatIf.without.includes(reading.id)}
-                    onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, reading.id) })}
-                  />
-                }
-                label={[
-                  `${placeInWords(reading)}: ${valueInWords(reading, units)}`,
-                  ...('state' in reading ? [briefState(reading.state)] : []),
-                ].join(', ')}
-              />
-            ))}
-        </Box>
-      </details>
-    </Box>
+      </Box>
+    </>
   );
 }
 
