@@ -14,15 +14,12 @@ import {
 
 const { app, browser } = await opened();
 
+// One of each class; all eight are worked without a screen in bench/workTheCase.test.ts.
 const CASES = [
   ['A', /^Signal wire/u, 'wire', 'Wire open: signal wire'],
   ['B', /^Nothing wrong now/u, 'nothing found', 'Nothing was wrong.'],
   ['C', /^Sensor/u, 'sensor', 'Sensor stuck: '],
-  ['D', /^Reference wire/u, 'wire', 'Wire open: reference wire'],
   ['E', /^Engine vacuum really is low/u, 'physical cause', 'vacuum really is low: engine'],
-  ['F', /^Return wire/u, 'wire', 'High resistance in a wire: return wire'],
-  ['G', /^Sensor/u, 'sensor', 'Sensor reads shifted: '],
-  ['H', /^Reference and signal wires touch/u, 'wire', 'Two wires touch each other: reference and signal'],
 ] as const;
 
 const leader = (page: Page) =>
