@@ -6,12 +6,11 @@ import { comesBack, spokenOf } from './codeEvidence.ts';
 import type { Decisions } from './decisions.ts';
 import { observationLikelihood } from './observationLikelihood.ts';
 import type { Posterior } from './posterior.ts';
-import type { DriveProducts } from './products.ts';
 import { MISTAKEN_SHARE } from './readingLikelihood.ts';
 import type { Scale } from './scales.ts';
 import { ANYTHING, type ShownSteps } from './shownSteps.ts';
 import { SWEEP_OUTCOMES, sweepLikelihood } from './sweepLikelihood.ts';
-import { TOLERANCES } from './weighedCase.ts';
+import { TOLERANCES, type DriveProducts } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
 
 /** What a reading would show, by what is wrong. */

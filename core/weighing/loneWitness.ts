@@ -1,7 +1,13 @@
-import { sameState, sameTarget, spotOf, type AnyEvidence, type Lane } from '../evidence/index.ts';
+import {
+  sameState,
+  sameTarget,
+  spotOf,
+  targetWords,
+  type AnyEvidence,
+  type Lane,
+} from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import { upperFirst } from '../wording/index.ts';
-import { titleOfCandidate } from './nextWords.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from './decisions.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { sharesWithout, type Posterior } from './posterior.ts';
@@ -49,7 +55,7 @@ function loneWitnesses(
     const reading = { target: spotOf(one), state: one.state };
     return [
       {
-        label: `${upperFirst(titleOfCandidate(reading))}, read a second time`,
+        label: `${upperFirst(targetWords(one))}, read a second time`,
         state: 'missing' as const,
         reading,
       },

@@ -1,6 +1,6 @@
 import type { Hypothesis } from './hypotheses.ts';
-import { productsOf, sumsWithout, type DriveProducts } from './products.ts';
-import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
+import { productsOf, sumsWithout } from './products.ts';
+import { TOLERANCES, type DriveProducts, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 
 export interface WeighedHypothesis {
   hypothesis: Hypothesis;

@@ -1,22 +1,11 @@
 import type { QuantityGrid } from './quantityGrid.ts';
-import { TOLERANCES, type WeighedReading } from './weighedCase.ts';
-
-/** What the readings of one drive say of their quantity; sized hypotheses of which they say the same share it. */
-export interface DriveProducts {
-  /** By sized hypothesis: the number of what is said of it. */
-  alikeOf: Int32Array;
-  /** By that number: the first that it is said of. */
-  firsts: readonly number[];
-  /** By that number: along tolerances and nodes how likely the readings are together with the node. */
-  products: readonly Float64Array[];
-  /** By that number, then tolerance: the same over all nodes. */
-  sums: Float64Array;
-}
-
-/** By drive, what was worked out last: readings come one after the other, and the next only adds to it. */
-export type ProductsKept = Map<string, { group: readonly WeighedReading[]; found: Unsummed }>;
-
-type Unsummed = Omit<DriveProducts, 'sums'>;
+import {
+  TOLERANCES,
+  type DriveProducts,
+  type ProductsKept,
+  type Unsummed,
+  type WeighedReading,
+} from './weighedCase.ts';
 
 const T = TOLERANCES.length;
 

@@ -1,5 +1,4 @@
 import type { Hypothesis } from './hypotheses.ts';
-import type { ProductsKept } from './products.ts';
 import type { QuantityGrid } from './quantityGrid.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
@@ -25,6 +24,23 @@ export interface WeighedReading {
   /** What a likelihood is at least, because the reading may be mistaken. */
   floor: number;
 }
+
+/** What the readings of one drive say of their quantity; sized hypotheses of which they say the same share it. */
+export interface DriveProducts {
+  /** By sized hypothesis: the number of what is said of it. */
+  alikeOf: Int32Array;
+  /** By that number: the first that it is said of. */
+  firsts: readonly number[];
+  /** By that number: along tolerances and nodes how likely the readings are together with the node. */
+  products: readonly Float64Array[];
+  /** By that number, then tolerance: the same over all nodes. */
+  sums: Float64Array;
+}
+
+/** By drive, what was worked out last: readings come one after the other, and the next only adds to it. */
+export type ProductsKept = Map<string, { group: readonly WeighedReading[]; found: Unsummed }>;
+
+export type Unsummed = Omit<DriveProducts, 'sums'>;
 
 /** The readings of a job that say anything, with the quantities that they depend on. */
 export interface WeighedCase {

@@ -33,7 +33,6 @@ import { forEveryTolerance, listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from './noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { atTheNodes, metBy, type Places } from './places.ts';
-import type { ProductsKept } from './products.ts';
 import { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
 import {
   gaugeLikelihood,
@@ -47,7 +46,7 @@ import {
 } from './readingLikelihood.ts';
 import { stepsOfAnswers, stepsOfGauge, type ShownSteps } from './shownSteps.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
-import { type WeighedCase, type WeighedReading } from './weighedCase.ts';
+import type { ProductsKept, WeighedCase, WeighedReading } from './weighedCase.ts';
 
 type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
 
