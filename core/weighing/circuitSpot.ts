@@ -6,9 +6,9 @@ import type { Rig } from '../rig/index.ts';
 
 /** Spots that the circuit answers for; a gauge is no part of it. What the unit watches is read by nobody but the unit. */
 export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }> | UnitSees;
-export interface UnitSees {
+interface UnitSees {
   kind: 'unit-sees';
-  what: Watched;
+  what: Exclude<Watched, 'signal'>;
 }
 
 /** What would be shown there, in volts or ohms; of a pair its deviation in percent of the reference. */
@@ -32,9 +32,13 @@ export function readOn(
   }
 }
 
-function seenByUnit(rig: Rig, what: Watched, effects: readonly Effect[], sensor: IsolatedSensor): number {
+function seenByUnit(
+  rig: Rig,
+  what: UnitSees['what'],
+  effects: readonly Effect[],
+  sensor: IsolatedSensor,
+): number {
   switch (what) {
-    case 'signal':
     case 'second-signal':
       return convertedVolts(rig, what, effects);
     case 'supply':

@@ -2,7 +2,7 @@ import { isComplainedOf, limitsOf, standardCode, type Complaint, type Watched } 
 import type { Lane, MachineState } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import type { AnswerTable } from './answers.ts';
-import type { UnitSees } from './circuitSpot.ts';
+import type { CircuitSpot } from './circuitSpot.ts';
 import { NOTHING, type Hypothesis } from './hypotheses.ts';
 import { listsOver } from './lists.ts';
 import type { Places } from './places.ts';
@@ -27,7 +27,9 @@ const SET_FOR_NOTHING = 0.02;
 const STORED = { withReason: 0.7, without: 0.07, comesAndGoes: 0.25 } as const;
 
 /** What the circuit has to answer for a complaint, and what that is a reading of. */
-export const spotOf = ({ about }: Complaint): UnitSees => ({ kind: 'unit-sees', what: about });
+export const seenSpot = ({ about }: Complaint): CircuitSpot =>
+  // Live data comes of the same input.
+  about === 'signal' ? { kind: 'scan' } : { kind: 'unit-sees', what: about };
 export const spokenOf = ({ about }: Complaint) =>
   ({
     kind: 'wire',
@@ -73,14 +75,14 @@ export function reasonFor(
   { profile, companion }: Pick<CaseFile, 'profile' | 'companion'>,
 ): (seen: number, spread: number) => number {
   const limits = limitsOf(complaint.about, profile, companion);
+  const [low, high] = limits;
   const own =
     complaint.about === 'pair' ? PAIR_SIGMA_PERCENT : LIMIT_SIGMA_SHARE * profile.nominalReferenceVolts;
-  const near = limits.filter((_, end) => complaint.reads !== (end === 0 ? 'high' : 'low'));
   return (seen, spread) => {
     const off = Math.sqrt(own * own + spread * spread);
     const certain = isComplainedOf(complaint, seen, limits) ? 1 : 0;
     // Nearly always it is far from any limit.
-    if (near.every((limit) => Math.abs(seen - limit) > off)) return certain;
+    if (Math.abs(seen - low) > off && Math.abs(seen - high) > off) return certain;
     const below = isComplainedOf(complaint, seen - off, limits) ? 1 : 0;
     const above = isComplainedOf(complaint, seen + off, limits) ? 1 : 0;
     return 0.25 * below + 0.5 * certain + 0.25 * above;

@@ -139,13 +139,11 @@ export class Outlook {
   }
 
   #look(id: PlainLookId): Foresight {
-    const { sized } = this.#weigher.answers;
     const joint = this.#decisions.all.map(() => new Float64Array(ANSWERS.length));
-    sized.forEach(({ hypothesis }, s) => {
-      const row = joint[this.#decisionOf[s]!]!;
+    this.#weigher.hypotheses.forEach((hypothesis, h) => {
+      const row = joint[this.#decisions.of[h]!]!;
       ANSWERS.forEach((holds, step) => {
-        const likelihood = observationLikelihood(id, holds, this.#weigher.hypotheses[hypothesis]!);
-        row[step] = row[step]! + this.#shares[s]! * likelihood;
+        row[step] = row[step]! + this.#known.shares[h]! * observationLikelihood(id, holds, hypothesis);
       });
     });
     return { scale: TWO_ANSWERS, joint };
@@ -192,6 +190,7 @@ function spreadsOf(sized: Int32Array, { products, sums, alikeOf }: DriveProducts
 const ANSWERS = [true, false] as const;
 const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) => step };
 const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
+
 /** An instrument is not quite sure of its step. */
 function blurred(sharp: Float64Array): Float64Array {
   const row = new Float64Array(sharp.length);

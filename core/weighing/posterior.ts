@@ -52,7 +52,10 @@ export function sharesWithout(
   { hypotheses, sized }: WeighedCase,
 ): Float64Array {
   const known = ofDrive.get(reading.drive)!;
-  const changes = sumsWithout(known, reading).map((sum, i) => Math.log(sum / known.sums[i]!));
+  // What the readings have ruled out beyond all numbers stays so.
+  const changes = sumsWithout(known, reading).map((sum, i) =>
+    known.sums[i]! > 0 ? Math.log(sum / known.sums[i]!) : 0,
+  );
   const { alikeOf } = known;
   const without = logs.slice();
   for (let s = 0; s < sized.length; s++)

@@ -1,21 +1,13 @@
-import {
-  isPlain,
-  keyOn,
-  type AnyEvidence,
-  type Lane,
-  type MachineState,
-  type Spot,
-} from '../evidence/index.ts';
+import { type AnyEvidence, type Lane, type MachineState, type Spot } from '../evidence/index.ts';
 import { effectsOf, type Effect } from '../fault/index.ts';
 import { CODE_LOOKS, isCodeLook } from '../observation/index.ts';
 import type { Complaint } from '../code/index.ts';
 import { liveDataStep } from '../family/index.ts';
-import { expectationContext, gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
-import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
+import { expectationContext, type CaseFile } from '../reasoning/index.ts';
 import { isUsual, usualPriors } from '../starting/index.ts';
 import { wiringFor } from '../wiring/index.ts';
-import { acrossTheSensor, isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
-import { Answers, type AnswerTable } from './answers.ts';
+import { isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
+import { Answers, type AnswerTable, type Axis } from './answers.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
 import {
   CODES_READ_IN,
@@ -25,25 +17,16 @@ import {
   reasonsOver,
   reasonSteps,
   spokenOf,
-  spotOf,
+  seenSpot,
 } from './codeEvidence.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from './drives.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from './hypotheses.ts';
-import { forEveryTolerance, listsOver, type Likely } from './lists.ts';
+import { listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from './noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { atTheNodes, metBy, type Places } from './places.ts';
 import { quantityGrid, type QuantityGrid } from './quantityGrid.ts';
-import {
-  gaugeLikelihood,
-  MISTAKEN_OHMS,
-  mistakenVolts,
-  mistakenGauge,
-  mistakenScan,
-  ohmsLikelihood,
-  scanLikelihood,
-  voltsLikelihood,
-} from './readingLikelihood.ts';
+import { readingLists } from './readingLists.ts';
 import { stepsOfAnswers, stepsOfGauge, type ShownSteps } from './shownSteps.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
 import type { ProductsKept, WeighedCase, WeighedReading } from './weighedCase.ts';
@@ -175,6 +158,10 @@ export class Weigher {
     return this.#companion?.kind === 'temperature' && isOnSecondSignal(spot);
   }
 
+  #axisOf(spot: Spoken): Axis {
+    return this.isOfTemperature(spot) ? 'celsius' : 'quantity';
+  }
+
   /** What the quantity may be where a reading is taken. */
   gridFor(reading: Spoken & Pick<AnyEvidence, 'state'>, caseFile: CaseFile): QuantityGrid {
     const drive = this.driveOf(reading);
@@ -212,8 +199,10 @@ export class Weigher {
   /** What the unit sees that may make it complain, and where that lies among the answers. */
   #seenByUnit(complaint: Complaint, caseFile: CaseFile): [AnswerTable, Places] {
     const spoken = spokenOf(complaint);
-    const axis = this.isOfTemperature(spoken) ? 'celsius' : 'quantity';
-    return [this.answers.at(spotOf(complaint), CODES_READ_IN, axis), this.placesFor(spoken, caseFile)];
+    return [
+      this.answers.at(seenSpot(complaint), CODES_READ_IN, this.#axisOf(spoken)),
+      this.placesFor(spoken, caseFile),
+    ];
   }
 
   #reasonsFor(complaint: Complaint, caseFile: CaseFile): ReturnType<typeof reasonsOver> {
@@ -256,67 +245,29 @@ export class Weigher {
     if (known) return known;
     const spoken = { ...target, state };
     const places = this.placesFor(spoken, caseFile);
-    const axis = this.isOfTemperature(target) ? 'celsius' : 'quantity';
     const steps =
       target.kind === 'gauge'
         ? stepsOfGauge(target.tap, places, caseFile.profile)
-        : stepsOfAnswers(target.kind, this.answers.at(target, state, axis), places, caseFile.profile);
+        : stepsOfAnswers(
+            target.kind,
+            this.answers.at(target, state, this.#axisOf(target)),
+            places,
+            caseFile.profile,
+          );
     this.#shown.set(key, steps);
     return steps;
   }
 
   #likelihoodOf(reading: AnyEvidence, caseFile: CaseFile): Lists | undefined {
-    const { state } = reading;
-    const { profile, family } = caseFile;
     const places = this.placesFor(reading, caseFile);
-    const answered = (spot: CircuitSpot, floor: number, likely: Likely): Lists => {
-      const axis = this.isOfTemperature(reading) ? 'celsius' : 'quantity';
-      return { floor, ...listsOver(this.answers.at(spot, state, axis), places, this.answers.sized, likely) };
-    };
-    switch (reading.kind) {
-      case 'gauge': {
-        const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
-        if (!measured.ok) return undefined;
-        const { value, expandedUncertainty } = measured.value;
-        const { halfSteps } = this.gridFor(reading, caseFile);
-        const span = 2 * (profile.highest - profile.lowest);
-        const lists = places.ways.map(({ met, atSource }) => {
-          const at = reading.tap === 'manifold' ? atSource : met;
-          const list = at.map((predicted, node) => {
-            const sigma = Math.hypot(expandedUncertainty / 2, halfSteps[node]! / SQRT_THREE);
-            return gaugeLikelihood({ pressureKpa: value }, predicted, sigma, span);
-          });
-          return forEveryTolerance(list);
-        });
-        return { lists, listOf: places.wayOf, floor: mistakenGauge(span) };
-      }
-      case 'ohms':
-        // An ohmmeter on a live circuit says nothing.
-        return keyOn(state)
-          ? undefined
-          : answered(reading, MISTAKEN_OHMS, (ohms) =>
-              ohmsLikelihood(reading, ohms, acrossTheSensor(reading)),
-            );
-      case 'scan': {
-        if (!keyOn(state) || reading.measures !== profile.measures) return undefined;
-        const step = reading.step ?? liveDataStep(family, profile.measures);
-        const shownBefore = isRepeat(reading, caseFile, step);
-        return answered({ kind: 'scan' }, mistakenScan(profile), (volts, spread) =>
-          scanLikelihood(reading, volts, spread, step, profile, shownBefore),
-        );
-      }
-      case 'wire':
-      case 'between': {
-        const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
-        const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
-        const nominal = profile.nominalReferenceVolts;
-        return answered(
-          reading,
-          mistakenVolts(reading.volts, nominal),
-          voltsLikelihood(reading.volts, sigma, nominal),
-        );
-      }
-    }
+    const answered = (spot: CircuitSpot, likely: Likely) =>
+      listsOver(
+        this.answers.at(spot, reading.state, this.#axisOf(reading)),
+        places,
+        this.answers.sized,
+        likely,
+      );
+    return readingLists(reading, caseFile, this.gridFor(reading, caseFile), places, answered);
   }
 }
 
@@ -329,4 +280,3 @@ const ONE_NODE: QuantityGrid = {
   weights: new Float64Array([1]),
   halfSteps: new Float64Array(1),
 };
-const SQRT_THREE = Math.sqrt(3);

@@ -1,0 +1,81 @@
+import { isPlain, keyOn, type AnyEvidence } from '../evidence/index.ts';
+import { liveDataStep } from '../family/index.ts';
+import { gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
+import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
+import { acrossTheSensor, isRepeat } from './aboutReadings.ts';
+import type { CircuitSpot } from './circuitSpot.ts';
+import { forEveryTolerance, type Likely } from './lists.ts';
+import type { Places } from './places.ts';
+import type { QuantityGrid } from './quantityGrid.ts';
+import {
+  gaugeLikelihood,
+  MISTAKEN_OHMS,
+  mistakenGauge,
+  mistakenScan,
+  mistakenVolts,
+  ohmsLikelihood,
+  scanLikelihood,
+  voltsLikelihood,
+} from './readingLikelihood.ts';
+import type { WeighedReading } from './weighedCase.ts';
+
+type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
+
+/**
+ * How likely a reading is under everything that may be wrong; undefined where it says nothing.
+ *
+ * @param answered lists over what the circuit answers at a spot in the state of the reading
+ */
+export function readingLists(
+  reading: AnyEvidence,
+  caseFile: CaseFile,
+  { halfSteps }: QuantityGrid,
+  { ways, wayOf }: Places,
+  answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>,
+): Lists | undefined {
+  const { profile, family } = caseFile;
+  switch (reading.kind) {
+    case 'gauge': {
+      const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
+      if (!measured.ok) return undefined;
+      const { value, expandedUncertainty } = measured.value;
+      const span = 2 * (profile.highest - profile.lowest);
+      const lists = ways.map(({ met, atSource }) => {
+        const at = reading.tap === 'manifold' ? atSource : met;
+        const list = at.map((predicted, node) => {
+          const sigma = Math.hypot(expandedUncertainty / 2, halfSteps[node]! / SQRT_THREE);
+          return gaugeLikelihood({ pressureKpa: value }, predicted, sigma, span);
+        });
+        return forEveryTolerance(list);
+      });
+      return { lists, listOf: wayOf, floor: mistakenGauge(span) };
+    }
+    case 'ohms': {
+      // An ohmmeter on a live circuit says nothing.
+      if (keyOn(reading.state)) return undefined;
+      const inside = acrossTheSensor(reading);
+      const likely = (ohms: number) => ohmsLikelihood(reading, ohms, inside);
+      return { floor: MISTAKEN_OHMS, ...answered(reading, likely) };
+    }
+    case 'scan': {
+      if (!keyOn(reading.state) || reading.measures !== profile.measures) return undefined;
+      const step = reading.step ?? liveDataStep(family, profile.measures);
+      const shownBefore = isRepeat(reading, caseFile, step);
+      const likely = (volts: number, spread: number) =>
+        scanLikelihood(reading, volts, spread, step, profile, shownBefore);
+      return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
+    }
+    case 'wire':
+    case 'between': {
+      const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
+      const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
+      const nominal = profile.nominalReferenceVolts;
+      return {
+        floor: mistakenVolts(reading.volts, nominal),
+        ...answered(reading, voltsLikelihood(reading.volts, sigma, nominal)),
+      };
+    }
+  }
+}
+
+const SQRT_THREE = Math.sqrt(3);
