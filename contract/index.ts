@@ -5,6 +5,7 @@ export {
   CASE_LETTERS,
   job,
   jobChange,
+  detailsOf,
   jobDetails,
   jobSheet,
   jobSummary,

@@ -21,7 +21,7 @@ const troubleCode = z
 
 /** Circumstances, and weights of kinds of fault that were changed for this job. */
 const startingWeights = z.strictObject({
-  circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length),
+  circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length).readonly(),
   priors: z
     .record(z.string().max(40), z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`))
     .refine((priors) => Object.keys(priors).every((id) => id in usualPriors('other')), {
@@ -59,6 +59,17 @@ export const newJob = z.strictObject({
 export const job = newJob.extend({ revision: z.int(), deletedAt: instant.optional() });
 export type NewJob = z.infer<typeof newJob>;
 export type Job = z.infer<typeof job>;
+
+export type JobDetails = z.infer<typeof jobDetails>;
+
+/** What can be changed of a job, as it is: a change gives all of it, so that whoever changes one thing starts from here. */
+export const detailsOf = ({ complaint, codes, history, pins, starting }: Job): JobDetails => ({
+  complaint,
+  codes,
+  history,
+  ...(pins && { pins }),
+  ...(starting && { starting }),
+});
 
 /** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */
 export const jobChange = jobDetails.extend({ revision: z.int() });

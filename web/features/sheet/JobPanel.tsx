@@ -3,7 +3,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { jobDetails, pins as pinsSchema, type Job, type Pin, type Sensor } from '@lettura/contract';
+import {
+  detailsOf,
+  jobDetails,
+  pins as pinsSchema,
+  type Job,
+  type Pin,
+  type Sensor,
+} from '@lettura/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -37,11 +44,15 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
     if (!checkedPins.success) return;
     // The sensor's own list is not copied onto the job: only what differs here is kept with it.
     const own = JSON.stringify(checkedPins.data) === JSON.stringify(sensor.pins);
-    const kept = {
-      ...(own ? {} : { pins: checkedPins.data }),
-      ...(job.starting && { starting: job.starting }),
-    };
-    const saved = await change({ jobId: job.id, change: { ...details, ...kept, revision: job.revision } });
+    const saved = await change({
+      jobId: job.id,
+      change: {
+        ...detailsOf(job),
+        ...details,
+        pins: own ? undefined : checkedPins.data,
+        revision: job.revision,
+      },
+    });
     if (!('error' in saved)) setPins(undefined);
   };
   return (

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { detailsOf } from '@lettura/contract';
 import { FAULT_KINDS } from '@lettura/core/fault';
 import {
   CIRCUMSTANCE_IDS,
@@ -39,9 +40,11 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
   const problem = error ? requestProblem(error) : undefined;
   const tryOn = (tried: StartingWeights) => onChange({ ...whatIf, starting: tried });
   const keep = async () => {
-    const { id, complaint, codes, history, pins, revision } = job;
-    const kept = isUsual(starting) ? {} : { starting: starting as NonNullable<typeof job.starting> };
-    const saved = await change({ jobId: id, change: { complaint, codes, history, pins, ...kept, revision } });
+    const kept = isUsual(starting) ? undefined : starting;
+    const saved = await change({
+      jobId: job.id,
+      change: { ...detailsOf(job), starting: kept, revision: job.revision },
+    });
     if (!('error' in saved)) onChange({ ...whatIf, starting: undefined });
   };
   return (

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { Job, Pin, Sensor } from '@lettura/contract';
+import { detailsOf, type Job, type Pin, type Sensor } from '@lettura/contract';
 import {
   PLUG_TESTS,
   TERMINAL_COUNTS,
@@ -57,8 +57,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const plug = finding && !finding.contradictory ? plugOf(finding.terminals, names) : undefined;
   const measured = (reading: PlugReading) => dispatch(terminalMeasured({ jobId, reading }));
   const writeDown = async (pins: Pin[]) => {
-    const { complaint, codes, history, starting, revision } = job;
-    await change({ jobId, change: { complaint, codes, history, pins, starting, revision } });
+    await change({ jobId, change: { ...detailsOf(job), pins, revision: job.revision } });
   };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.25 }}>
