@@ -9,10 +9,11 @@ import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/wei
 import { Fold } from '../../ui/Fold.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, upperFirst } from '../../ui/inWords.ts';
+import { useAltKey } from '../../ui/useAltKey.ts';
+import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
 
 export interface NextReadingPanelProps extends LookedProps {
-  weighing: JobWeighing | undefined;
   family: FamilyId;
   onGo: (next: NextReading) => void;
   reaches: Reaches;
@@ -21,10 +22,11 @@ export interface NextReadingPanelProps extends LookedProps {
 
 /** Where to read next, why, and what each answer would mean, before the probe is moved; and two more that are worth it. */
 export function NextReadingPanel(props: NextReadingPanelProps) {
-  const { weighing } = props;
+  const { weighing } = useWeighed();
   // Once a cause is proven the work is done; more can be read all the same.
   const decided = weighing?.verdict.decided ?? false;
   const [first, ...others] = [...(decided ? [undefined] : []), ...(weighing?.next ?? [])];
+  useAltKey('KeyN', () => weighing?.next[0] && props.onGo(weighing.next[0]));
   return (
     <Box component="section" aria-label="Next reading">
       {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
@@ -130,7 +132,7 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
   );
 }
 
-function NothingNext({ weighing }: Pick<NextReadingPanelProps, 'weighing'>) {
+function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
   const [heading, words] =
     !weighing || weighing.stage === 'ranked'
       ? ['Looking for the next reading', 'The circuit of this sensor is being worked out.']

@@ -21,7 +21,7 @@ import { ageInWords, placeInWords } from '../../ui/inWords.ts';
 import { useNow } from '../../ui/useNow.ts';
 import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
-import { useWeighing } from '../weighing/index.ts';
+import { WeighingProvider } from '../weighing/index.ts';
 import { DoneBar } from './DoneBar.tsx';
 import { Lanes } from './Lanes.tsx';
 import { NextReadingPanel } from './NextReadingPanel.tsx';
@@ -73,7 +73,6 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
-  const { weighing, settled } = useWeighing(caseFile, lanes, whatIf);
   const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
   const machine = job.bench && machineOf(job.bench);
   const now = useNow();
@@ -102,7 +101,6 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const { goTo, probes } = useGoTo(sheet, { entry, bring, show, setSearch });
   useSheetKeys({
     input,
-    onNext: () => weighing?.next[0] && goTo(weighing.next[0]),
     onUndo: () => entry.done?.undo(),
   });
   useEffect(() => {
@@ -116,165 +114,168 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const ambientAge = ambientReading && ageInWords(ambientReading.takenAt, now);
 
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'minmax(0, 1fr)',
-        gridTemplateRows: 'auto auto 1fr auto',
-        height: { md: '100vh' },
-        minHeight: '100vh',
-      }}
-    >
-      <PageHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')}>
-        <Button component={Link} to="/reference" color="inherit">
-          Reference
-        </Button>
-        <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
-          Report
-        </Button>
-      </PageHeader>
-      <Box>
-        <OutboxBanner />
-        {deleted && (
-          <Alert
-            severity="warning"
-            sx={{ borderRadius: 0 }}
-            action={
-              <Button color="inherit" onClick={() => void restore(jobId)}>
-                Restore
-              </Button>
-            }
-          >
-            This job was deleted. Its record is kept; restore it to go on.
-          </Alert>
-        )}
-        <Box sx={{ px: 2, py: 0.75 }}>
-          <StateBar
-            state={state}
-            onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
-            stimulus={
-              <StimulusBar
-                family={sensor.family}
-                state={state}
-                units={units}
-                onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+    <WeighingProvider caseFile={caseFile} wires={lanes} whatIf={whatIf}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gridTemplateRows: 'auto auto 1fr auto',
+          height: { md: '100vh' },
+          minHeight: '100vh',
+        }}
+      >
+        <PageHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')}>
+          <Button component={Link} to="/reference" color="inherit">
+            Reference
+          </Button>
+          <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
+            Report
+          </Button>
+        </PageHeader>
+        <Box>
+          <OutboxBanner />
+          {deleted && (
+            <Alert
+              severity="warning"
+              sx={{ borderRadius: 0 }}
+              action={
+                <Button color="inherit" onClick={() => void restore(jobId)}>
+                  Restore
+                </Button>
+              }
+            >
+              This job was deleted. Its record is kept; restore it to go on.
+            </Alert>
+          )}
+          <Box sx={{ px: 2, py: 0.75 }}>
+            <StateBar
+              state={state}
+              onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+              stimulus={
+                <StimulusBar
+                  family={sensor.family}
+                  state={state}
+                  units={units}
+                  onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
+                />
+              }
+              ambient={caseFile.ambient}
+              ambientAge={ambientAge}
+              ambientStale={ambientStale}
+              absoluteUnit={units.absolute}
+              onAmbient={() => show('ambient')}
+            />
+          </Box>
+        </Box>
+        <Box
+          component="main"
+          sx={{
+            display: 'grid',
+            // Wide: the reasoning stands beside everything. Portrait: the lanes take the whole width above both.
+            gridTemplateAreas: {
+              xs: '"lanes" "section" "reasoning"',
+              sm: section === 'wires' ? '"section reasoning"' : '"lanes lanes" "section reasoning"',
+              md: section === 'wires' ? '"section reasoning"' : '"lanes reasoning" "section reasoning"',
+            },
+            gridTemplateColumns: {
+              xs: 'minmax(0, 1fr)',
+              sm: 'minmax(0, 1fr) 320px',
+              md: 'minmax(0, 1fr) 376px',
+            },
+            gridTemplateRows: {
+              md: section === 'wires' ? 'minmax(0, 1fr)' : 'max-content minmax(220px, 1fr)',
+            },
+            // A body with six wires leaves little room below its lanes.
+            overflowY: { md: 'auto' },
+            gap: 1.5,
+            px: 2,
+            pb: 1.5,
+            minHeight: 0,
+          }}
+        >
+          {/* While the wires are being found, nobody can probe one by its name yet. */}
+          {section !== 'wires' && (
+            <SheetPaper area="lanes">
+              <Lanes
+                caseFile={caseFile}
+                lanes={lanes}
+                selected={selected}
+                padOf={(target) => padIn(sheet, target, state, units)}
+                onSelect={select}
+                harness={state.harness}
+                stretch={(lane, view, close) => (
+                  <StretchDetail
+                    sheet={sheet}
+                    lane={lane}
+                    view={view}
+                    units={units}
+                    onMeasure={() => {
+                      close();
+                      setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true });
+                    }}
+                  />
+                )}
               />
-            }
-            ambient={caseFile.ambient}
-            ambientAge={ambientAge}
-            ambientStale={ambientStale}
-            absoluteUnit={units.absolute}
-            onAmbient={() => show('ambient')}
+            </SheetPaper>
+          )}
+          <SheetPaper area="section" scroll>
+            <SectionTabs
+              section={section}
+              without={[
+                ...(canBePumped(sensor.family) ? [] : (['pump'] as const)),
+                ...(job.bench ? [] : (['bench'] as const)),
+              ]}
+              onChoose={show}
+            />
+            <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
+              <SheetSection
+                section={section}
+                sheet={sheet}
+                triedOn={!onRecord}
+                probes={probes}
+                lanes={lanes}
+                entry={entry}
+                onDraft={type}
+                onType={() => input.current?.focus()}
+                onGo={bring}
+              />
+            </Box>
+          </SheetPaper>
+          <SheetPaper area="reasoning" scroll>
+            {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
+            <NextReadingPanel
+              family={caseFile.family}
+              onGo={goTo}
+              onLooked={entry.enterObservation}
+              look={machine && ((observation) => looksRight(machine, observation))}
+              reaches={reaches}
+              onReach={(place, reach) => dispatch(reachSet({ jobId, place, reach }))}
+            />
+            <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
+              <StandingPanel
+                remarks={remarks}
+                starting={startingInWords(whatIf.starting ?? caseFile.starting)}
+              >
+                <WhatIfPanel {...{ sheet, whatIf, units }} onChange={setTried} />
+              </StandingPanel>
+            </Box>
+          </SheetPaper>
+        </Box>
+        <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
+          {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
+          <QuickEntryBar
+            place={placeInWords(selected)}
+            example={quickEntryExample(selected.kind, caseFile)}
+            draft={draft}
+            problem={entry.problem}
+            correcting={correcting !== undefined}
+            disabled={deleted}
+            inputRef={input}
+            onDraft={type}
+            onSave={() => entry.enter(draft)}
           />
         </Box>
       </Box>
-      <Box
-        component="main"
-        sx={{
-          display: 'grid',
-          // Wide: the reasoning stands beside everything. Portrait: the lanes take the whole width above both.
-          gridTemplateAreas: {
-            xs: '"lanes" "section" "reasoning"',
-            sm: section === 'wires' ? '"section reasoning"' : '"lanes lanes" "section reasoning"',
-            md: section === 'wires' ? '"section reasoning"' : '"lanes reasoning" "section reasoning"',
-          },
-          gridTemplateColumns: {
-            xs: 'minmax(0, 1fr)',
-            sm: 'minmax(0, 1fr) 320px',
-            md: 'minmax(0, 1fr) 376px',
-          },
-          gridTemplateRows: { md: section === 'wires' ? 'minmax(0, 1fr)' : 'max-content minmax(220px, 1fr)' },
-          // A body with six wires leaves little room below its lanes.
-          overflowY: { md: 'auto' },
-          gap: 1.5,
-          px: 2,
-          pb: 1.5,
-          minHeight: 0,
-        }}
-      >
-        {/* While the wires are being found, nobody can probe one by its name yet. */}
-        {section !== 'wires' && (
-          <SheetPaper area="lanes">
-            <Lanes
-              caseFile={caseFile}
-              lanes={lanes}
-              selected={selected}
-              padOf={(target) => padIn(sheet, target, state, units)}
-              onSelect={select}
-              harness={state.harness}
-              stretch={(lane, view, close) => (
-                <StretchDetail
-                  sheet={sheet}
-                  lane={lane}
-                  view={view}
-                  units={units}
-                  onMeasure={() => {
-                    close();
-                    setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true });
-                  }}
-                />
-              )}
-            />
-          </SheetPaper>
-        )}
-        <SheetPaper area="section" scroll>
-          <SectionTabs
-            section={section}
-            without={[
-              ...(canBePumped(sensor.family) ? [] : (['pump'] as const)),
-              ...(job.bench ? [] : (['bench'] as const)),
-            ]}
-            onChoose={show}
-          />
-          <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
-            <SheetSection
-              section={section}
-              sheet={sheet}
-              weighing={onRecord ? weighing : undefined}
-              probes={probes}
-              lanes={lanes}
-              entry={entry}
-              onDraft={type}
-              onType={() => input.current?.focus()}
-              onGo={bring}
-            />
-          </Box>
-        </SheetPaper>
-        <SheetPaper area="reasoning" scroll>
-          {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
-          <NextReadingPanel
-            weighing={weighing}
-            family={caseFile.family}
-            onGo={goTo}
-            onLooked={entry.enterObservation}
-            look={machine && ((observation) => looksRight(machine, observation))}
-            reaches={reaches}
-            onReach={(place, reach) => dispatch(reachSet({ jobId, place, reach }))}
-          />
-          <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
-            <StandingPanel
-              {...{ weighing, settled, remarks }}
-              starting={startingInWords(whatIf.starting ?? caseFile.starting)}
-            >
-              <WhatIfPanel {...{ sheet, whatIf, units }} onChange={setTried} />
-            </StandingPanel>
-          </Box>
-        </SheetPaper>
-      </Box>
-      <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
-        {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
-        <QuickEntryBar
-          place={placeInWords(selected)}
-          example={quickEntryExample(selected.kind, caseFile)}
-          draft={draft}
-          problem={entry.problem}
-          correcting={correcting !== undefined}
-          disabled={deleted}
-          inputRef={input}
-          onDraft={type}
-          onSave={() => entry.enter(draft)}
-        />
-      </Box>
-    </Box>
+    </WeighingProvider>
   );
 }

@@ -3,7 +3,6 @@ import type { FeedInfo, Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/evidence';
 import { expectedReading } from '@lettura/core/expectation';
 import { expectationContext } from '@lettura/core/reasoning';
-import type { JobWeighing } from '@lettura/core/weighing';
 import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
@@ -30,8 +29,8 @@ import { VerdictPanel } from './VerdictPanel.tsx';
 export interface SheetSectionProps {
   section: Section;
   sheet: Sheet;
-  /** Of the record as it is; undefined while something else is tried on, or nothing is known yet. */
-  weighing: JobWeighing | undefined;
+  /** Something other than the record is being weighed. */
+  triedOn: boolean;
   /** Where the probes of the simulated meter are wanted. */
   probes: MeterSet | undefined;
   /** The wires that are drawn. */
@@ -50,7 +49,7 @@ const NO_FEEDS: readonly FeedInfo[] = [];
 export function SheetSection({
   section,
   sheet,
-  weighing,
+  triedOn,
   probes,
   lanes,
   entry,
@@ -161,7 +160,7 @@ export function SheetSection({
       return (
         <VerdictPanel
           jobId={job.id}
-          weighing={weighing}
+          triedOn={triedOn}
           verdicts={sheet.verdicts}
           revealed={job.bench && whatWasWrong(machineOf(job.bench))}
         />

@@ -6,14 +6,12 @@ import { lowerFirst } from '@lettura/core/wording';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
+import { useWeighed } from '../weighing/index.ts';
 
 /** The heading says it already. */
 export const NOT_PROVEN_YET = /^Not proven yet[.:] /u;
 
 export interface StandingPanelProps {
-  weighing: JobWeighing | undefined;
-  /** False while something newer is being weighed. */
-  settled: boolean;
   remarks: readonly Remark[];
   /** What was changed before anything was read, in words. */
   starting: readonly string[];
@@ -22,7 +20,9 @@ export interface StandingPanelProps {
 }
 
 /** The ranked causes, what speaks for and against each, and what is missing before one may be named. */
-export function StandingPanel({ weighing, settled, remarks, starting, children }: StandingPanelProps) {
+export function StandingPanel({ remarks, starting, children }: StandingPanelProps) {
+  // Not settled while something newer is being weighed.
+  const { weighing, settled } = useWeighed();
   const causes = weighing?.causes ?? [];
   const disagreements = weighing?.disagreements ?? [];
   return (

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
-import type { JobWeighing } from '@lettura/core/weighing';
 import { useState } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
 import { NOT_PROVEN_YET } from './StandingPanel.tsx';
@@ -12,18 +11,21 @@ import { v7 } from 'uuid';
 import { useRecordVerdictMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
+import { useWeighed } from '../weighing/index.ts';
 
 export interface VerdictPanelProps {
   jobId: string;
-  /** Of the record; undefined while it is being weighed, or something else is tried on. */
-  weighing: JobWeighing | undefined;
+  /** Something else is tried on: nothing can be recorded on that. */
+  triedOn: boolean;
   verdicts: JobVerdict[];
   /** What the simulated machine really had, told once a verdict stands. */
   revealed?: string | undefined;
 }
 
 /** Records what the readings prove, or that they prove nothing yet; never more than they prove. */
-export function VerdictPanel({ jobId, weighing, verdicts, revealed }: VerdictPanelProps) {
+export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPanelProps) {
+  const weighed = useWeighed();
+  const weighing = triedOn ? undefined : weighed.weighing;
   const [note, setNote] = useState('');
   const [record, { error, isLoading }] = useRecordVerdictMutation();
   const verdict = weighing?.verdict;

@@ -1,7 +1,7 @@
 import type { Lane } from '@lettura/core/evidence';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { NO_WHAT_IF, type JobWeighing, type WhatIf } from '@lettura/core/weighing';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { WeighingQuestion, WeighingReply } from './weighingMessages.ts';
 
 export interface Weighed {
@@ -41,8 +41,7 @@ export function useWeighing(
     worker.current?.postMessage({ ...given, number: asked.current } satisfies WeighingQuestion);
   }, [question]);
 
-  return {
-    weighing: reply?.weighing,
-    settled: reply?.number === number && reply.weighing.stage === 'reasons',
-  };
+  const settled = reply?.number === number && reply.weighing.stage === 'reasons';
+  const weighing = reply?.weighing;
+  return useMemo(() => ({ weighing, settled }), [weighing, settled]);
 }
