@@ -1,4 +1,4 @@
-import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
+import { isPlain, type AnyEvidence, type MachineState } from '@lettura/core/evidence';
 import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { USUAL_WEIGHTS } from '@lettura/core/starting';
@@ -60,8 +60,21 @@ export function caseFileOf(
 
 type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' | 'observation' }>;
 
+/** Without what only the record needs: when and how it was typed is no evidence, and would make one reading look like two. */
+function evidenceOf(reading: Measured): AnyEvidence {
+  const {
+    jobId: _jobId,
+    takenAt: _takenAt,
+    enteredText: _enteredText,
+    supersedes: _supersedes,
+    instrumentId: _instrumentId,
+    ...evidence
+  } = reading;
+  return evidence;
+}
+
 function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
-  const reading = withPumpGauge(given, byId);
+  const reading = { ...evidenceOf(given), state: withPumpGauge(given.state, byId) };
   if (!given.instrumentId) return reading;
   const taken = byId.get(given.instrumentId);
   if (!taken) return reading;
@@ -72,11 +85,11 @@ function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>):
   return reading;
 }
 
-function withPumpGauge(reading: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
-  const { stimulus } = reading.state;
+function withPumpGauge(state: Measured['state'], byId: ReadonlyMap<string, Instrument>): MachineState {
+  const { stimulus } = state;
   const shown =
     stimulus?.kind === 'pump' && stimulus.instrumentId ? byId.get(stimulus.instrumentId) : undefined;
-  if (stimulus?.kind !== 'pump' || shown?.accuracy.kind !== 'gauge') return reading;
+  if (stimulus?.kind !== 'pump' || shown?.accuracy.kind !== 'gauge') return state;
   const gauge = { name: shown.name, accuracy: shown.accuracy };
-  return { ...reading, state: { ...reading.state, stimulus: { ...stimulus, gauge } } };
+  return { ...state, stimulus: { ...stimulus, gauge } };
 }

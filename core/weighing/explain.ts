@@ -1,13 +1,13 @@
 import { complaintWords } from '../code/index.ts';
 import type { AnyEvidence } from '../evidence/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
+import { beforehandOf, type Beforehand } from './beforehand.ts';
 import { codesThatTell } from './codeEvidence.ts';
 import type { Decisions } from './decisions.ts';
 import { decisionShares } from './decisions.ts';
-import { Outlook, type Foresight } from './foresight.ts';
 import { NOTHING } from './hypotheses.ts';
 import type { Standing } from './judge.ts';
-import { posterior, sharesWithout, type Posterior } from './posterior.ts';
+import { sharesWithout, type Posterior } from './posterior.ts';
 import { observationWords, readingWords, shownWords } from './readingWords.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
@@ -47,14 +47,11 @@ export class Explainer {
   readonly #decisions: Decisions;
   readonly #weighed: WeighedCase;
   readonly #known: Posterior;
-  readonly #before: Float64Array;
+  readonly #beforehand: Beforehand;
   readonly #all: Float64Array;
-  readonly #alone = new Map<string, Float64Array>();
   readonly #without = new Map<string, Float64Array>();
-  readonly #outlook: Outlook;
   readonly #nothing: number;
   readonly #codes: ReturnType<typeof codesThatTell>;
-  readonly #foresights = new Map<string, Foresight>();
 
   constructor(weigher: Weigher, caseFile: CaseFile, { weighed, decisions, posterior: known }: Standing) {
     this.#caseFile = caseFile;
@@ -63,10 +60,8 @@ export class Explainer {
     this.#nothing = decisions.all.findIndex(({ id }) => id === NOTHING);
     this.#weighed = weighed;
     this.#known = known;
-    const nothingRead = posterior({ ...weighed, readings: [], kept: undefined });
-    this.#before = decisionShares(decisions, nothingRead.shares);
     this.#all = decisionShares(decisions, known.shares);
-    this.#outlook = new Outlook(weigher, caseFile, nothingRead, decisions);
+    this.#beforehand = beforehandOf(weigher, caseFile, weighed, decisions);
   }
 
   of(decision: number): Explanation {
@@ -91,31 +86,18 @@ export class Explainer {
 
   /** The more telling of what it says by itself and what it says beside all others: either alone may be blind. */
   #factor(reading: WeighedReading, decision: number): number {
-    const alone = odds(this.#sharesAlone(reading)[decision]!) / odds(this.#before[decision]!);
+    const before = this.#beforehand;
+    const alone = odds(before.aloneWith(reading)[decision]!) / odds(before.shares[decision]!);
     const beside = odds(this.#all[decision]!) / odds(this.#sharesWithout(reading)[decision]!);
     const usable = [alone, beside].filter((factor) => Number.isFinite(factor) && factor > 0);
     return usable.reduce((a, b) => (Math.abs(Math.log(b)) > Math.abs(Math.log(a)) ? b : a), 1);
   }
 
-  #sharesAlone(reading: WeighedReading): Float64Array {
-    return this.#told(
-      this.#alone,
-      reading,
-      () => posterior({ ...this.#weighed, readings: [reading], kept: undefined }).shares,
-    );
-  }
-
   #sharesWithout(reading: WeighedReading): Float64Array {
-    return this.#told(this.#without, reading, () => sharesWithout(reading, this.#known, this.#weighed));
-  }
-
-  #told(
-    known: Map<string, Float64Array>,
-    { id }: WeighedReading,
-    sharesOf: () => Float64Array,
-  ): Float64Array {
-    const shares = known.get(id) ?? decisionShares(this.#decisions, sharesOf());
-    known.set(id, shares);
+    const shares =
+      this.#without.get(reading.id) ??
+      decisionShares(this.#decisions, sharesWithout(reading, this.#known, this.#weighed));
+    this.#without.set(reading.id, shares);
     return shares;
   }
 
@@ -140,10 +122,7 @@ export class Explainer {
 
   /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
   #would(reading: AnyEvidence, decision: number): { words: string; steps: number } | undefined {
-    const foresight =
-      this.#foresights.get(reading.id) ?? this.#outlook.at({ target: reading, state: reading.state });
-    this.#foresights.set(reading.id, foresight);
-    const { joint, scale } = foresight;
+    const { joint, scale } = this.#beforehand.foresightOf(reading);
     const row = joint[decision]!;
     const total = row.reduce((sum, weight) => sum + weight, 0);
     if (total <= 0) return undefined;

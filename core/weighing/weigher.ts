@@ -50,7 +50,9 @@ export class Weigher {
   readonly #grids = new Map<string, QuantityGrid>();
   readonly #places = new Map<string, Places>();
   readonly #likelihoods = new Map<string, Lists | undefined>();
-  readonly #products: ProductsKept = new Map();
+  /** One for each context, by which others know it too. */
+  #products: ProductsKept = new Map();
+  #starting: { of: string; hypotheses: readonly Hypothesis[] } | undefined;
   readonly #shown = new Map<string, ShownSteps>();
   readonly #reasons = new Map<string, ReturnType<typeof reasonsOver>>();
 
@@ -82,19 +84,13 @@ export class Weigher {
 
   /** Every reading of a job that the circuit, or the quantity itself, has something to say to. */
   caseOf(caseFile: CaseFile): WeighedCase {
-    const { family, profile, ambient, displacementLitres, meter, gauge, starting } = caseFile;
+    const { family, profile, ambient, displacementLitres, meter, gauge } = caseFile;
     const context = JSON.stringify([family, profile, ambient, displacementLitres, meter, gauge]);
     if (context !== this.#context) {
       this.#context = context;
-      for (const kept of [
-        this.#grids,
-        this.#places,
-        this.#likelihoods,
-        this.#shown,
-        this.#reasons,
-        this.#products,
-      ])
+      for (const kept of [this.#grids, this.#places, this.#likelihoods, this.#shown, this.#reasons])
         kept.clear();
+      this.#products = new Map();
       this.#grids.set(SWEEP_DRIVE, ONE_NODE);
       this.#grids.set(LOOKED_DRIVE, ONE_NODE);
     }
@@ -121,15 +117,24 @@ export class Weigher {
     const outcome = sweepOutcome(caseFile);
     if (outcome !== undefined) readings.push(sweepReading(outcome, this.answers.sized));
     return {
-      hypotheses: isUsual(starting)
-        ? this.hypotheses
-        : underStartingWeights(this.hypotheses, usualPriors(family), starting),
+      hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,
       weights: this.weights,
       grids: this.#grids,
       readings,
       kept: this.#products,
     };
+  }
+
+  #hypothesesUnder({ family, starting }: CaseFile): readonly Hypothesis[] {
+    if (isUsual(starting)) return this.hypotheses;
+    const of = JSON.stringify(starting);
+    if (this.#starting?.of !== of)
+      this.#starting = {
+        of,
+        hypotheses: underStartingWeights(this.hypotheses, usualPriors(family), starting),
+      };
+    return this.#starting.hypotheses;
   }
 
   /** Codes that were found, and those that came back or stayed away once cleared. */

@@ -31,7 +31,7 @@ export function useWeighing(
   }, []);
 
   // Compared by what they say: a poll that brings nothing new asks nothing new.
-  const question = caseFile && JSON.stringify({ caseFile, wires, whatIf });
+  const question = caseFile && inOrder({ caseFile, wires, whatIf });
   const [number, setNumber] = useState(0);
   useEffect(() => {
     if (question === undefined) return;
@@ -45,3 +45,11 @@ export function useWeighing(
   const weighing = reply?.weighing;
   return useMemo(() => ({ weighing, settled }), [weighing, settled]);
 }
+
+/** As text that is the same for the same question: what comes back from the server has its fields in another order. */
+const inOrder = (question: unknown): string =>
+  JSON.stringify(question, (_key, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
