@@ -54,7 +54,8 @@ beforeAll(async () => {
 afterAll(async () => {
   running?.kill('SIGKILL');
   await server.stop();
-  rmSync(profile, { recursive: true, force: true });
+  // What it started may write there for a moment after it was killed.
+  rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 500 });
 });
 
 const startAgain = () =>

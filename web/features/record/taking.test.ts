@@ -72,3 +72,12 @@ test('a recording does not grow without end, and says so', () => {
   expect(taking.take(samples(0, 1), 0)).toBe(false);
   expect(taking.samples).toBe(MOST_SAMPLES);
 });
+
+test('what has ended stays ended, whatever is said of it afterwards', () => {
+  const taking = new Taking(info());
+  taking.say({ name: 'Snap', note: 'cold' });
+  expect(taking.info).toMatchObject({ name: 'Snap', note: 'cold', ended: false });
+  taking.end();
+  taking.say({ name: 'Snap', note: 'cold, again' });
+  expect(taking.info).toMatchObject({ note: 'cold, again', ended: true });
+});

@@ -6,6 +6,9 @@ import { recordingOf, rowsOf, type CaptureInfo } from '../live/index.ts';
 export const MOST_SAMPLES = 1_500_000;
 const MOST_MARKS = 200;
 
+/** What a capture is called and what is noted with it. */
+export type CaptureWords = Pick<CaptureInfo, 'name' | 'note'>;
+
 /** A recording while it is taken: what has come, what was marked, and what is to go to the disk next. */
 export class Taking {
   info: CaptureInfo;
@@ -44,6 +47,16 @@ export class Taking {
     if (this.#firstMs === undefined || this.#newestMs === undefined || marks.length >= MOST_MARKS) return;
     const atSeconds = (this.#newestMs - this.#firstMs) / 1000;
     this.info.marks = [...marks, { atSeconds, words, ...(expectedVolts ? { expectedVolts } : {}) }];
+  }
+
+  /** What it is called and what is noted with it, as the page has it now. */
+  say(words: CaptureWords): void {
+    Object.assign(this.info, words);
+  }
+
+  /** For good: what the clock put on its way to the disk just before must not say that it still goes on. */
+  end(): void {
+    this.info.ended = true;
   }
 
   /** What has come since the last one, with its number; undefined where nothing has. */

@@ -3,7 +3,7 @@ import type { ChannelUse, Recording, SweepMark } from '@lettura/core/sweep';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { captureStore, holdCapture, type CaptureInfo, type LiveSource } from '../live/index.ts';
-import { Taking } from './taking.ts';
+import { Taking, type CaptureWords } from './taking.ts';
 
 const SAVE_MS = 1000;
 
@@ -29,9 +29,6 @@ export interface Capture {
   stop: () => Promise<Captured | undefined>;
 }
 
-/** What the capture is called and what is noted with it, as it stands on the page. */
-export type CaptureWords = Pick<CaptureInfo, 'name' | 'note'>;
-
 /** Takes what a source gives until it is stopped, and puts it on this browser's disk every second. */
 export function useCapture(
   jobId: string,
@@ -55,7 +52,8 @@ export function useCapture(
     const now = taking.current;
     if (!now) return;
     const upTo = { samples: now.samples, startedMs: now.firstMs };
-    Object.assign(now.info, latest.current, { ended });
+    now.say(latest.current);
+    if (ended) now.end();
     const piece = now.nextPiece();
     try {
       if (piece) await captureStore.addPiece(now.info.id, piece.number, piece.rows);
