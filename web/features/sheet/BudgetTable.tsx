@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -7,6 +6,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatFine, type Measurand } from '@lettura/core/quantity';
 import { budgetRows, expandedWithBetter, type MeasuredValue } from '@lettura/core/uncertainty';
+import { Fold } from '../../ui/Fold.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -21,13 +21,18 @@ export interface BudgetTableProps {
 
 /** Where the doubt of a value comes from, on request: the largest first, and what a better instrument would change. */
 export function BudgetTable({ of, measured, measures, units }: BudgetTableProps) {
+  return (
+    <Fold summary={`Where the doubt of the ${of} comes from`}>
+      <BudgetRows {...{ of, measured, measures, units }} />
+    </Fold>
+  );
+}
+
+function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
   const rows = budgetRows(measured.terms);
   const show = (value: number) => formatFine(value, measures, units.absolute);
   return (
-    <Box component="details">
-      <Box component="summary" sx={{ cursor: 'pointer', py: 1, fontSize: '0.9rem', fontWeight: 600 }}>
-        Where the doubt of the {of} comes from
-      </Box>
+    <>
       <Table size="small" aria-label={`Uncertainty budget of the ${of}`}>
         <TableHead>
           <TableRow>
@@ -61,7 +66,7 @@ export function BudgetTable({ of, measured, measures, units }: BudgetTableProps)
       <Typography variant="body2" sx={{ mt: 0.5 }}>
         Added as squares, by JCGM 100 (GUM). {advice(rows)}
       </Typography>
-    </Box>
+    </>
   );
 }
 

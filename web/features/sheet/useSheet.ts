@@ -21,7 +21,12 @@ export interface Sheet extends JobSheet {
 
 /** A job with everything that follows from its record; readings count from the moment they are entered. */
 export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unknown } {
-  const { data, error } = useJobSheetQuery(jobId, { pollingInterval: POLL_MS, skipPollingIfUnfocused: true });
+  const { data, error } = useJobSheetQuery(jobId, {
+    pollingInterval: POLL_MS,
+    skipPollingIfUnfocused: true,
+    // Not whether it is being fetched: each look at the server would draw the whole sheet anew.
+    selectFromResult: ({ data: found, error: wrong }) => ({ data: found, error: wrong }),
+  });
   const { entries } = useSelector(selectOutbox);
   const { data: library } = useListInstrumentsQuery();
   const units = useSelector(selectUnits);
