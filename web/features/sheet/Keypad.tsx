@@ -1,18 +1,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
+import { useDraft } from './useInHand.ts';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '−', '0', '.'] as const;
 
 export interface KeypadProps {
-  draft: string;
+  jobId: string;
   /** The instrument gives volts here, so millivolts get a key of their own. */
   electrical: boolean;
   onDraft: (draft: string) => void;
-  onSave: () => void;
+  onSave: (draft: string) => void;
 }
 
 /** Big keys for a gloved hand; they type into the same line as the keyboard. */
-export function Keypad({ draft, electrical, onDraft, onSave }: KeypadProps) {
+export const Keypad = memo(function Keypad({ jobId, electrical, onDraft, onSave }: KeypadProps) {
+  const draft = useDraft(jobId);
   return (
     <Box
       role="group"
@@ -39,13 +42,13 @@ export function Keypad({ draft, electrical, onDraft, onSave }: KeypadProps) {
         )}
       </Box>
       <Box sx={{ gridColumn: 4, gridRow: '3 / span 2', display: 'grid' }}>
-        <Button variant="contained" onClick={onSave} sx={{ minWidth: 0, px: 0.5 }}>
+        <Button variant="contained" onClick={() => onSave(draft)} sx={{ minWidth: 0, px: 0.5 }}>
           Save
         </Button>
       </Box>
     </Box>
   );
-}
+});
 
 function Key({ children, label, onPress }: { children: string; label?: string; onPress: () => void }) {
   return (

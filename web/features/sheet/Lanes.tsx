@@ -1,12 +1,22 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { PLACES, sameTarget, type HarnessWork, type Lane, type Target } from '@lettura/core/evidence';
+import {
+  LANES,
+  PLACES,
+  sameTarget,
+  type HarnessWork,
+  type Lane,
+  type Place,
+  type Target,
+} from '@lettura/core/evidence';
 import { isPressure } from '@lettura/core/quantity';
-import { laneSegments, type CaseFile, type SegmentView } from '@lettura/core/reasoning';
-import { Fragment, type ReactNode } from 'react';
+import type { CaseFile, SegmentView } from '@lettura/core/reasoning';
+import { Fragment } from 'react';
 import { ClipLeads } from './ClipLeads.tsx';
-import { ProbePad, type ProbePadProps } from './ProbePad.tsx';
-import { Segment } from './Segment.tsx';
+import { drawnSegments } from './drawnSegments.ts';
+import type { PadShows } from './padOf.ts';
+import { ProbePad } from './ProbePad.tsx';
+import { Segment, type SegmentProps } from './Segment.tsx';
 
 export interface LanesProps {
   caseFile: CaseFile;
@@ -14,12 +24,12 @@ export interface LanesProps {
   lanes: readonly Lane[];
   selected: Target;
   /** What a pad shows; the sheet and the report pin different things on the same lanes. */
-  padOf: (target: Target) => Omit<ProbePadProps, 'selected' | 'onSelect'>;
+  padOf: (target: Target) => PadShows;
   onSelect?: (target: Target) => void;
   /** What is clipped on, drawn where it is. */
   harness?: HarnessWork | undefined;
-  /** What is known of a stretch, shown on demand. */
-  stretch?: (lane: Lane, view: SegmentView, close: () => void) => ReactNode;
+  /** What is known of a stretch was asked for. */
+  onAsk?: SegmentProps['onAsk'];
 }
 
 const LANE_LABEL: Record<Lane, string> = {
@@ -35,30 +45,35 @@ const LANE_LABEL: Record<Lane, string> = {
 };
 const COLUMNS =
   '106px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
+/** Made once: a pad that shows the same as before is not drawn anew. */
+const WIRE_POINTS = Object.fromEntries(
+  LANES.map((lane) => [
+    lane,
+    Object.fromEntries(PLACES.map((place) => [place, { kind: 'wire', lane, place }])),
+  ]),
+) as Record<Lane, Record<Place, Target>>;
+const LIVE_DATA: Target = { kind: 'scan' };
+const MANIFOLD: Target = { kind: 'gauge', tap: 'manifold' };
+const SENSOR_HOSE: Target = { kind: 'gauge', tap: 'sensor-hose' };
 /** With more wires than this the rows close up, so that the section in hand keeps its room. */
 const ROOMY_LANES = 4;
 
 /** The circuit as lanes from the control unit to the sensor plug, each reading pinned where it was taken. */
-export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, stretch }: LanesProps) {
+export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onAsk }: LanesProps) {
   const close = lanes.length > ROOMY_LANES;
   const heightPx = close ? 44 : 54;
   const ownRails = lanes.includes('second-reference');
   const pad = (target: Target) => (
     <ProbePad
       {...padOf(target)}
+      target={target}
       heightPx={heightPx}
-      point={target.kind === 'wire' ? `${target.lane}:${target.place}` : undefined}
       selected={onSelect !== undefined && sameTarget(target, selected)}
-      {...(onSelect ? { onSelect: () => onSelect(target) } : {})}
+      onSelect={onSelect}
     />
   );
-  const segment = (lane: Lane, view: SegmentView) => (
-    <Segment
-      lane={lane}
-      view={view}
-      heightPx={heightPx}
-      detail={stretch && ((done) => stretch(lane, view, done))}
-    />
+  const segment = (lane: Lane, { from, to, state }: SegmentView) => (
+    <Segment {...{ lane, from, to, state, heightPx, onAsk }} />
   );
   return (
     <Box role="group" aria-label="Circuit from control unit to sensor plug" sx={{ overflowX: 'auto' }}>
@@ -80,7 +95,7 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, str
         <span />
         <ColumnHead>Sensor plug</ColumnHead>
         {lanes.map((lane) => {
-          const segments = laneSegments(caseFile, lane);
+          const segments = drawnSegments(caseFile, lane);
           return (
             <Fragment key={lane}>
               <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.1 }}>
@@ -96,14 +111,14 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, str
                   <Typography variant="body2" sx={{ textAlign: 'center', color: 'text.secondary' }}>
                     from relay or fuse
                   </Typography>
-                  <Box sx={{ gridColumn: '3 / 6' }}>{segment(lane, feedView(segments))}</Box>
-                  {pad({ kind: 'wire', lane, place: 'plug' })}
+                  <Box sx={{ gridColumn: '3 / 6' }}>{segments.map((view) => segment(lane, view))}</Box>
+                  {pad(WIRE_POINTS[lane].plug)}
                 </>
               )}
               {lane !== 'battery-feed' &&
                 PLACES.map((place, i) => (
                   <Fragment key={place}>
-                    {pad({ kind: 'wire', lane, place })}
+                    {pad(WIRE_POINTS[lane][place])}
                     {segments[i] && segment(lane, segments[i])}
                   </Fragment>
                 ))}
@@ -113,22 +128,15 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, str
         <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.15 }}>
           Beside the wires
         </Typography>
-        {pad({ kind: 'scan' })}
+        {pad(LIVE_DATA)}
         <span />
-        {caseFile.family === 'manifold-pressure' ? pad({ kind: 'gauge', tap: 'manifold' }) : <span />}
+        {caseFile.family === 'manifold-pressure' ? pad(MANIFOLD) : <span />}
         <span />
-        {isPressure(caseFile.profile.measures) && pad({ kind: 'gauge', tap: 'sensor-hose' })}
+        {isPressure(caseFile.profile.measures) && pad(SENSOR_HOSE)}
         {harness && harness.attachments.length > 0 && <ClipLeads attachments={harness.attachments} />}
       </Box>
     </Box>
   );
-}
-
-/** The feed passes neither the unit nor the connector: one stretch, known from its end alone. */
-function feedView(segments: readonly SegmentView[]): SegmentView {
-  const last = segments.at(-1);
-  if (!last) throw new Error('Every lane has two segments.');
-  return { ...last, from: 'unit' };
 }
 
 function ColumnHead({ children }: { children: string }) {

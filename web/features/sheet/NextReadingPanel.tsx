@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { Place } from '@lettura/core/evidence';
 import type { FamilyId } from '@lettura/core/family';
 import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/weighing';
+import { memo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { briefState, upperFirst } from '../../ui/inWords.ts';
@@ -21,7 +22,7 @@ export interface NextReadingPanelProps extends LookedProps {
 }
 
 /** Where to read next, why, and what each answer would mean, before the probe is moved; and two more that are worth it. */
-export function NextReadingPanel(props: NextReadingPanelProps) {
+export const NextReadingPanel = memo(function NextReadingPanel(props: NextReadingPanelProps) {
   const { weighing } = useWeighed();
   // Once a cause is proven the work is done; more can be read all the same.
   const decided = weighing?.verdict.decided ?? false;
@@ -33,7 +34,7 @@ export function NextReadingPanel(props: NextReadingPanelProps) {
       {weighing && <More {...props} others={others.filter((next) => next !== undefined)} />}
     </Box>
   );
-}
+});
 
 function More({
   others,

@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { NUMERALS } from '../../app/theme.ts';
+import type { Target } from '@lettura/core/evidence';
+import { memo } from 'react';
 import { FIT_SIGNS, type Fit } from '../../ui/fit.ts';
 
 export interface ProbePadProps {
+  target: Target;
   /** For whoever hears the sheet rather than sees it. */
   label: string;
   /** Small word above the value, where the column does not say it. */
@@ -16,10 +19,8 @@ export interface ProbePadProps {
   elsewhere?: string | undefined;
   unsent?: boolean;
   heightPx?: number;
-  /** Wire and place, for what is drawn over the pads. */
-  point?: string | undefined;
   selected: boolean;
-  onSelect?: () => void;
+  onSelect?: ((target: Target) => void) | undefined;
 }
 
 const MARK_COLOUR = {
@@ -29,16 +30,28 @@ const MARK_COLOUR = {
 } as const;
 
 /** A point that can be probed: what it reads, or what it should read. */
-export function ProbePad(props: ProbePadProps) {
-  const { label, caption, value, fit, expected, elsewhere, unsent = false, selected, onSelect } = props;
-  const { heightPx = 54, point } = props;
+export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
+  const {
+    target,
+    label,
+    caption,
+    value,
+    fit,
+    expected,
+    elsewhere,
+    unsent = false,
+    selected,
+    onSelect,
+  } = props;
+  const { heightPx = 54 } = props;
   return (
     <ButtonBase
       aria-label={label}
-      data-point={point}
+      // For what is drawn over the pads.
+      data-point={target.kind === 'wire' ? `${target.lane}:${target.place}` : undefined}
       aria-pressed={onSelect ? selected : undefined}
       disabled={!onSelect}
-      onClick={onSelect}
+      onClick={onSelect && (() => onSelect(target))}
       sx={{
         display: 'flex',
         flexDirection: 'column',
@@ -82,7 +95,7 @@ export function ProbePad(props: ProbePadProps) {
       {elsewhere && <Small>{elsewhere}</Small>}
     </ButtonBase>
   );
-}
+});
 
 function Small({ children }: { children: string }) {
   return (

@@ -5,29 +5,31 @@ import Typography from '@mui/material/Typography';
 import type { Problem } from '@lettura/core/problem';
 import type { RefObject } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { useDraft } from './useInHand.ts';
 
 export interface QuickEntryBarProps {
+  jobId: string;
   place: string;
   example: string;
-  draft: string;
   problem: Problem | undefined;
   correcting: boolean;
   disabled: boolean;
   inputRef: RefObject<HTMLInputElement | null>;
   onDraft: (draft: string) => void;
-  onSave: () => void;
+  onSave: (draft: string) => void;
 }
 
 /** One line that is always within reach: a bare number goes to the point in hand, words say anything else. */
 export function QuickEntryBar(props: QuickEntryBarProps) {
-  const { place, example, draft, problem, correcting, disabled, inputRef, onDraft, onSave } = props;
+  const { jobId, place, example, problem, correcting, disabled, inputRef, onDraft, onSave } = props;
+  const draft = useDraft(jobId);
   return (
     <Box
       component="form"
       aria-label="Quick entry"
       onSubmit={(event) => {
         event.preventDefault();
-        onSave();
+        onSave(draft);
       }}
       sx={{ borderTop: 2, borderColor: 'text.primary', bgcolor: 'background.paper', px: 2, py: 0.75 }}
     >

@@ -24,13 +24,13 @@ import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { overdueWords } from './instrumentInHand.ts';
 import { budgetOf, meaningOf } from './meaning.ts';
+import { useDraft } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
 
 export interface ReadingPanelProps {
   sheet: Sheet;
   state: MachineState;
   target: Target;
-  draft: string;
   units: Units;
   keypad: ReactNode;
   instrument: ReactNode;
@@ -41,7 +41,7 @@ export interface ReadingPanelProps {
 
 /** The point in hand: what to expect here now, what the typed value would mean, and what was read before. */
 export function ReadingPanel(props: ReadingPanelProps) {
-  const { sheet, state, target, draft, units, keypad, instrument, takenWith, onTakeBack, onCorrect } = props;
+  const { sheet, state, target, units, keypad, instrument, takenWith, onTakeBack, onCorrect } = props;
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
@@ -71,7 +71,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
           <Typography>{whyNoExpectation(target, state, context)}</Typography>
         )}
         <Cautions cautions={cautionsFor(target, state)} />
-        <Preview {...{ sheet, state, target, draft, units }} />
+        <Preview {...{ sheet, state, target, units }} />
         {takenWith}
         {taken.length > 0 && (
           <Box
@@ -95,9 +95,9 @@ function Preview({
   sheet,
   state,
   target,
-  draft,
   units,
 }: Omit<ReadingPanelProps, 'keypad' | 'instrument' | 'takenWith' | 'onTakeBack' | 'onCorrect'>) {
+  const draft = useDraft(sheet.job.id);
   const entry = draft && quickEntry(draft, entryDefaults(sheet.caseFile, target, units));
   if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
   const { warnings, ...seen } = entry.value;

@@ -1,5 +1,6 @@
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
+import { memo } from 'react';
 
 const SECTIONS = {
   reading: 'Reading',
@@ -19,16 +20,21 @@ export type Section = keyof typeof SECTIONS;
 export const sectionFrom = (name: string | null): Section =>
   name !== null && Object.hasOwn(SECTIONS, name) ? (name as Section) : 'reading';
 
-export function SectionTabs({
-  section,
-  without,
-  onChoose,
-}: {
+export interface SectionTabsProps {
   section: Section;
-  /** Sections that this job has no use for: a pump where none can be put on, a bench where the machine is real. */
-  without: readonly Section[];
+  /** Others have no use for them: a pump that can be put on, a bench where the machine is simulated. */
+  pumped: boolean;
+  simulated: boolean;
   onChoose: (section: Section) => void;
-}) {
+}
+
+export const SectionTabs = memo(function SectionTabs({
+  section,
+  pumped,
+  simulated,
+  onChoose,
+}: SectionTabsProps) {
+  const without: readonly string[] = [...(pumped ? [] : ['pump']), ...(simulated ? [] : ['bench'])];
   return (
     <Tabs
       value={section}
@@ -39,10 +45,10 @@ export function SectionTabs({
       sx={{ borderBottom: 1, borderColor: 'divider' }}
     >
       {Object.entries(SECTIONS)
-        .filter(([name]) => name === section || !without.includes(name as Section))
+        .filter(([name]) => name === section || !without.includes(name))
         .map(([name, label]) => (
           <Tab key={name} value={name} label={label} />
         ))}
     </Tabs>
   );
-}
+});

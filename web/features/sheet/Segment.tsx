@@ -1,10 +1,9 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import Popover from '@mui/material/Popover';
 import { useTheme } from '@mui/material/styles';
 import { LANE_WORDS, PLACE_WORDS, type Lane } from '@lettura/core/evidence';
 import type { SegmentState, SegmentView } from '@lettura/core/reasoning';
-import { useState, type ReactNode } from 'react';
+import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import { LaneLine } from './LaneLine.tsx';
 
@@ -15,26 +14,27 @@ const WORD: Record<SegmentState, string> = {
   unknown: '',
 };
 
-export interface SegmentProps {
+export interface Stretch extends Pick<SegmentView, 'from' | 'to'> {
   lane: Lane;
-  view: SegmentView;
-  heightPx: number;
-  /** What is known of it, on demand; paper has no demand. */
-  detail?: ((close: () => void) => ReactNode) | undefined;
 }
 
-export const stretchInWords = (lane: Lane, { from, to }: Pick<SegmentView, 'from' | 'to'>): string =>
+export interface SegmentProps extends Stretch {
+  state: SegmentState;
+  heightPx: number;
+  /** What is known of it was asked for; paper cannot be asked. */
+  onAsk?: ((stretch: Stretch, anchor: HTMLElement) => void) | undefined;
+}
+
+export const stretchInWords = ({ lane, from, to }: Stretch): string =>
   `${upperFirst(LANE_WORDS[lane])} between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`;
 
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */
-export function Segment({ lane, view, heightPx, detail }: SegmentProps) {
+export const Segment = memo(function Segment({ lane, from, to, state, heightPx, onAsk }: SegmentProps) {
   const { palette } = useTheme();
-  const [anchor, setAnchor] = useState<HTMLElement>();
-  const colour = view.state === 'unknown' ? palette.text.primary : palette.standing[view.state];
-  const name = stretchInWords(lane, view);
+  const colour = state === 'unknown' ? palette.text.primary : palette.standing[state];
   const drawn = (
     <>
-      <LaneLine lane={lane} colour={colour} heightPx={heightPx} broken={view.state === 'faulty'} />
+      <LaneLine lane={lane} colour={colour} heightPx={heightPx} broken={state === 'faulty'} />
       <Box
         component="span"
         sx={{
@@ -47,37 +47,19 @@ export function Segment({ lane, view, heightPx, detail }: SegmentProps) {
           whiteSpace: 'nowrap',
         }}
       >
-        {WORD[view.state]}
+        {WORD[state]}
       </Box>
     </>
   );
-  if (!detail) return <Box sx={{ position: 'relative', height: heightPx }}>{drawn}</Box>;
+  if (!onAsk) return <Box sx={{ position: 'relative', height: heightPx }}>{drawn}</Box>;
   return (
-    <>
-      <ButtonBase
-        aria-label={`${name}: ${view.state === 'unknown' ? 'not known' : view.state}. What is known of it`}
-        aria-haspopup="dialog"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ position: 'relative', display: 'block', width: '100%', height: heightPx, borderRadius: 1 }}
-      >
-        {drawn}
-      </ButtonBase>
-      <Popover
-        open={anchor !== undefined}
-        anchorEl={anchor ?? null}
-        onClose={() => setAnchor(undefined)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'center' }}
-        slotProps={{
-          paper: {
-            role: 'dialog',
-            'aria-label': name,
-            sx: { p: 1.5, maxWidth: 420, border: 1, borderColor: 'sheet.rule' },
-          },
-        }}
-      >
-        {anchor && detail(() => setAnchor(undefined))}
-      </Popover>
-    </>
+    <ButtonBase
+      aria-label={`${stretchInWords({ lane, from, to })}: ${state === 'unknown' ? 'not known' : state}. What is known of it`}
+      aria-haspopup="dialog"
+      onClick={(event) => onAsk({ lane, from, to }, event.currentTarget)}
+      sx={{ position: 'relative', display: 'block', width: '100%', height: heightPx, borderRadius: 1 }}
+    >
+      {drawn}
+    </ButtonBase>
   );
-}
+});

@@ -1,15 +1,16 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-
-import type { MachineState, Target } from '@lettura/core/evidence';
+import useEventCallback from '@mui/utils/useEventCallback';
+import type { MachineState, Place, Target } from '@lettura/core/evidence';
 import { canBePumped } from '@lettura/core/family';
 import { ambientIsStale } from '@lettura/core/quantity';
 import { findingsIn } from '@lettura/core/reasoning';
 import { startingInWords } from '@lettura/core/starting';
-import { changesNothing, NO_WHAT_IF, type Reaches, type WhatIf } from '@lettura/core/weighing';
+import type { ObservationId } from '@lettura/core/observation';
+import { changesNothing, NO_WHAT_IF, type Reach, type Reaches, type WhatIf } from '@lettura/core/weighing';
 import { looksRight } from '@lettura/bench';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useRestoreJobMutation } from '../../app/api.ts';
@@ -23,21 +24,19 @@ import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { WeighingProvider } from '../weighing/index.ts';
 import { DoneBar } from './DoneBar.tsx';
-import { Lanes } from './Lanes.tsx';
 import { NextReadingPanel } from './NextReadingPanel.tsx';
-import { padIn } from './padOf.ts';
 import { QuickEntryBar } from './QuickEntryBar.tsx';
 import { quickEntryExample } from './quickEntryExample.ts';
 import { SheetSection } from './SheetSection.tsx';
+import { SheetLanes } from './SheetLanes.tsx';
 import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs, sectionFrom } from './SectionTabs.tsx';
-import { draftTyped, pointSelected, reachSet, selectInHand, stateSet } from './sheetSlice.ts';
+import { draftTyped, pointSelected, reachSet, stateSet } from './sheetSlice.ts';
 import { StandingPanel } from './StandingPanel.tsx';
-import { StretchDetail } from './StretchDetail.tsx';
 import { StateBar } from './StateBar.tsx';
-import { StimulusBar } from './StimulusBar.tsx';
 import { useEntry } from './useEntry.ts';
 import { useGoTo } from './useGoTo.ts';
+import { useInHand } from './useInHand.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
 import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
@@ -61,10 +60,23 @@ export default function SheetPage() {
   return sheet ? <LoadedSheet sheet={sheet} /> : <Loading what="the job" />;
 }
 
+const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string; jobId: string }) {
+  return (
+    <PageHeader title={title}>
+      <Button component={Link} to="/reference" color="inherit">
+        Reference
+      </Button>
+      <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
+        Report
+      </Button>
+    </PageHeader>
+  );
+});
+
 function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const { job, vehicle, sensor, caseFile, lanes } = sheet;
   const jobId = job.id;
-  const { state, selected, draft, correcting, reaches = NO_REACHES } = useSelector(selectInHand(jobId));
+  const { state, selected, correcting, reaches = NO_REACHES } = useInHand(jobId);
   const units = useSelector(selectUnits);
   const dispatch = useDispatch();
   const [search, setSearch] = useSearchParams();
@@ -80,17 +92,26 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const [restore] = useRestoreJobMutation();
   const deleted = job.deletedAt !== undefined;
 
-  const show = (name: typeof section) =>
-    setSearch({ ...Object.fromEntries(search), section: name }, { replace: true });
-  const select = (target: Target) => {
+  // The same functions all along, so that what they are given to is drawn anew only when it shows something else.
+  const show = useEventCallback((name: typeof section) =>
+    setSearch({ ...Object.fromEntries(search), section: name }, { replace: true }),
+  );
+  const select = useEventCallback((target: Target) => {
     dispatch(pointSelected({ jobId, target }));
     entry.clearProblem();
     show('reading');
-  };
-  const type = (text: string) => {
+  });
+  const type = useEventCallback((text: string) => {
     dispatch(draftTyped({ jobId, draft: text }));
     entry.clearProblem();
-  };
+  });
+  const save = useEventCallback((text: string) => void entry.enter(text));
+  const setState = useEventCallback(
+    (change: Partial<MachineState>) => void dispatch(stateSet({ jobId, ...change })),
+  );
+  const reach = useEventCallback(
+    (place: Place, how: Reach) => void dispatch(reachSet({ jobId, place, reach: how })),
+  );
   /** Brings state and point into hand, whatever section is open. */
   const bring = (target: Target, wanted: MachineState) => {
     dispatch(stateSet({ jobId, stimulus: undefined, harness: undefined, ...wanted }));
@@ -99,6 +120,9 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     input.current?.focus();
   };
   const { goTo, probes } = useGoTo(sheet, { entry, bring, show, setSearch });
+  const go = useEventCallback(goTo);
+  const looked = useEventCallback(entry.enterObservation);
+  const look = useEventCallback((observation: ObservationId) => looksRight(machine!, observation));
   useSheetKeys({
     input,
     onUndo: () => entry.done?.undo(),
@@ -107,6 +131,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
     document.title = `${vehicle.name} · Lettura`;
   }, [vehicle.name]);
 
+  const showAmbient = useEventCallback(() => show('ambient'));
   const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
   const ambientStale =
     ambientReading?.kind === 'ambient' &&
@@ -124,14 +149,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           minHeight: '100vh',
         }}
       >
-        <PageHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')}>
-          <Button component={Link} to="/reference" color="inherit">
-            Reference
-          </Button>
-          <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
-            Report
-          </Button>
-        </PageHeader>
+        <SheetHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')} jobId={jobId} />
         <Box>
           <OutboxBanner />
           {deleted && (
@@ -150,20 +168,13 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           <Box sx={{ px: 2, py: 0.75 }}>
             <StateBar
               state={state}
-              onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
-              stimulus={
-                <StimulusBar
-                  family={sensor.family}
-                  state={state}
-                  units={units}
-                  onChange={(change) => dispatch(stateSet({ jobId, ...change }))}
-                />
-              }
+              onChange={setState}
+              family={sensor.family}
               ambient={caseFile.ambient}
               ambientAge={ambientAge}
               ambientStale={ambientStale}
-              absoluteUnit={units.absolute}
-              onAmbient={() => show('ambient')}
+              units={units}
+              onAmbient={showAmbient}
             />
           </Box>
         </Box>
@@ -196,35 +207,20 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
           {/* While the wires are being found, nobody can probe one by its name yet. */}
           {section !== 'wires' && (
             <SheetPaper area="lanes">
-              <Lanes
-                caseFile={caseFile}
-                lanes={lanes}
-                selected={selected}
-                padOf={(target) => padIn(sheet, target, state, units)}
+              <SheetLanes
+                {...{ sheet, selected, state, units }}
                 onSelect={select}
-                harness={state.harness}
-                stretch={(lane, view, close) => (
-                  <StretchDetail
-                    sheet={sheet}
-                    lane={lane}
-                    view={view}
-                    units={units}
-                    onMeasure={() => {
-                      close();
-                      setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true });
-                    }}
-                  />
-                )}
+                onMeasure={({ lane }) =>
+                  setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true })
+                }
               />
             </SheetPaper>
           )}
           <SheetPaper area="section" scroll>
             <SectionTabs
               section={section}
-              without={[
-                ...(canBePumped(sensor.family) ? [] : (['pump'] as const)),
-                ...(job.bench ? [] : (['bench'] as const)),
-              ]}
+              pumped={canBePumped(sensor.family)}
+              simulated={job.bench !== undefined}
               onChoose={show}
             />
             <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
@@ -236,6 +232,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
                 lanes={lanes}
                 entry={entry}
                 onDraft={type}
+                onSave={save}
                 onType={() => input.current?.focus()}
                 onGo={bring}
               />
@@ -245,11 +242,11 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
             {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
             <NextReadingPanel
               family={caseFile.family}
-              onGo={goTo}
-              onLooked={entry.enterObservation}
-              look={machine && ((observation) => looksRight(machine, observation))}
+              onGo={go}
+              onLooked={looked}
+              look={machine && look}
               reaches={reaches}
-              onReach={(place, reach) => dispatch(reachSet({ jobId, place, reach }))}
+              onReach={reach}
             />
             <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
               <StandingPanel
@@ -264,15 +261,15 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
         <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
           {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
           <QuickEntryBar
+            jobId={jobId}
             place={placeInWords(selected)}
             example={quickEntryExample(selected.kind, caseFile)}
-            draft={draft}
             problem={entry.problem}
             correcting={correcting !== undefined}
             disabled={deleted}
             inputRef={input}
             onDraft={type}
-            onSave={() => entry.enter(draft)}
+            onSave={save}
           />
         </Box>
       </Box>

@@ -20,9 +20,10 @@ import { pumpInHand } from './pumpInHand.ts';
 import { ReadingPanel } from './ReadingPanel.tsx';
 import { RecordPanel } from './RecordPanel.tsx';
 import type { Section } from './SectionTabs.tsx';
-import { correctionStarted, selectInHand, stateSet } from './sheetSlice.ts';
+import { correctionStarted, stateSet } from './sheetSlice.ts';
 import { TakenWith } from './TakenWith.tsx';
 import type { EntryActions } from './useEntry.ts';
+import { useInHand } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
 import { VerdictPanel } from './VerdictPanel.tsx';
 
@@ -37,6 +38,7 @@ export interface SheetSectionProps {
   lanes: readonly Lane[];
   entry: EntryActions;
   onDraft: (text: string) => void;
+  onSave: (text: string) => void;
   /** Brings the typing back to the quick entry. */
   onType: () => void;
   /** Brings the machine into a state, and the quick entry to a point. */
@@ -54,11 +56,12 @@ export function SheetSection({
   lanes,
   entry,
   onDraft,
+  onSave,
   onType,
   onGo,
 }: SheetSectionProps) {
   const { job, sensor, caseFile } = sheet;
-  const { state, selected, draft } = useSelector(selectInHand(job.id));
+  const { state, selected } = useInHand(job.id);
   const units = useSelector(selectUnits);
   const chosen = useSelector(selectInstruments);
   const dispatch = useDispatch();
@@ -88,17 +91,11 @@ export function SheetSection({
           sheet={sheet}
           state={state}
           target={selected}
-          draft={draft}
           units={units}
           takenWith={<TakenWith kind={selected.kind} instruments={sheet.instruments} />}
           instrument={instrument}
           keypad={
-            <Keypad
-              draft={draft}
-              electrical={selected.kind === 'wire'}
-              onDraft={onDraft}
-              onSave={() => entry.enter(draft)}
-            />
+            <Keypad jobId={job.id} electrical={selected.kind === 'wire'} onDraft={onDraft} onSave={onSave} />
           }
           onTakeBack={entry.takeBack}
           onCorrect={correct}

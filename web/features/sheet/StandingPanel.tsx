@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { Remark } from '@lettura/core/reasoning';
 import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/weighing';
 import { lowerFirst } from '@lettura/core/wording';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
@@ -72,7 +72,13 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
   );
 }
 
-function Cause({ cause, leading, told }: { cause: WeighedCause; leading: boolean; told: boolean }) {
+interface CauseProps {
+  cause: WeighedCause;
+  leading: boolean;
+  told: boolean;
+}
+
+const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
   const percent = Math.min(99, Math.round(cause.share * 100));
   const { kinds, speaksFor, speaksAgainst } = cause;
   return (
@@ -120,7 +126,7 @@ function Cause({ cause, leading, told }: { cause: WeighedCause; leading: boolean
       </details>
     </Box>
   );
-}
+});
 
 const STRENGTH_WORDS: Record<Strength, string> = { decides: 'decides', strong: 'strong', some: 'some' };
 

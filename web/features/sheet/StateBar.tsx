@@ -11,8 +11,11 @@ import {
   type PlugState,
 } from '@lettura/core/evidence';
 import { formatPressure, type Ambient } from '@lettura/core/quantity';
-import type { ReactNode } from 'react';
+import type { FamilyId } from '@lettura/core/family';
+import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { StimulusBar } from './StimulusBar.tsx';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': 'Key off',
@@ -29,22 +32,21 @@ export interface StateBarProps {
   ambientAge: string | undefined;
   /** Old enough for the weather to have changed. */
   ambientStale: boolean;
-  absoluteUnit: Parameters<typeof formatPressure>[1];
+  units: Units;
   onAmbient: () => void;
-  /** What is done to the sensor, for the families that have such a thing. */
-  stimulus: ReactNode;
+  family: FamilyId;
 }
 
 /** The state of the machine, on which every expectation depends and which every reading carries. */
-export function StateBar({
+export const StateBar = memo(function StateBar({
   state,
   onChange,
   ambient,
   ambientAge,
   ambientStale,
-  absoluteUnit,
+  units,
   onAmbient,
-  stimulus,
+  family,
 }: StateBarProps) {
   return (
     <Box
@@ -75,7 +77,7 @@ export function StateBar({
         <ToggleButton value="connected">Plug connected</ToggleButton>
         <ToggleButton value="unplugged">Plug off</ToggleButton>
       </ToggleButtonGroup>
-      {stimulus}
+      <StimulusBar {...{ family, state, units, onChange }} />
       {state.harness && (
         <Button
           variant="outlined"
@@ -92,12 +94,12 @@ export function StateBar({
         onClick={onAmbient}
       >
         {ambient
-          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, absoluteUnit)} · ${ambient.source} · ${ambientAge ?? ''}${ambientStale ? ': read it again' : ''}`
+          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, units.absolute)} · ${ambient.source} · ${ambientAge ?? ''}${ambientStale ? ': read it again' : ''}`
           : 'Give the ambient pressure'}
       </Button>
     </Box>
   );
-}
+});
 
 /** On the bar there is room for one thing; the rest stands drawn on the lanes. */
 function harnessInBrief(work: HarnessWork): string {

@@ -1,28 +1,27 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Lane } from '@lettura/core/evidence';
 import { LOOM_HIDES } from '@lettura/core/fault';
-import type { SegmentView } from '@lettura/core/reasoning';
 import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { stretchInWords } from './Segment.tsx';
+import { drawnSegments } from './drawnSegments.ts';
+import { stretchInWords, type Stretch } from './Segment.tsx';
 import type { Sheet } from './useSheet.ts';
 
-export interface StretchDetailProps {
-  sheet: Pick<Sheet, 'standing'>;
-  lane: Lane;
-  view: SegmentView;
+export interface StretchDetailProps extends Stretch {
+  sheet: Pick<Sheet, 'standing' | 'caseFile'>;
   units: Units;
   onMeasure: () => void;
 }
 
 /** What is known of a stretch of wire, by which readings, and where to look. */
-export function StretchDetail({ sheet, lane, view, units, onMeasure }: StretchDetailProps) {
+export function StretchDetail({ sheet, lane, from, to, units, onMeasure }: StretchDetailProps) {
+  const view = drawnSegments(sheet.caseFile, lane).find((one) => one.from === from && one.to === to);
+  if (!view) return null;
   const readings = sheet.standing.filter(({ id }) => view.readingIds.includes(id));
   const looking = view.state === 'faulty' || view.state === 'suspect';
   return (
     <>
-      <Typography variant="h2">{stretchInWords(lane, view)}</Typography>
+      <Typography variant="h2">{stretchInWords({ lane, from, to })}</Typography>
       <Typography>
         <strong>{upperFirst(view.state === 'unknown' ? 'not known yet' : view.state)}.</strong> {view.because}
       </Typography>

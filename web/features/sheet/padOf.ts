@@ -25,13 +25,16 @@ const BRIEF_ENGINE: Record<EngineState, string> = {
   'snap-open': 'snap',
 };
 
+/** What a pad shows, wherever it is drawn. */
+export type PadShows = Omit<ProbePadProps, 'target' | 'selected' | 'onSelect'>;
+
 /** What a pad shows in the present state of the machine: the newest reading there, or what to expect. */
 export function padIn(
   { standing, caseFile, unsentIds }: Pick<Sheet, 'standing' | 'caseFile' | 'unsentIds'>,
   target: Target,
   state: MachineState,
   units: Units,
-): Omit<ProbePadProps, 'selected' | 'onSelect'> {
+): PadShows {
   const here = standing
     .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
     .filter(isTarget)

@@ -12,7 +12,8 @@ import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import { readingQueued } from '../outbox/index.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
-import { entryDone, selectInHand } from './sheetSlice.ts';
+import { entryDone } from './sheetSlice.ts';
+import { useInHand } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
 
 /** What the last thing done was, so that it can be undone at once. */
@@ -27,7 +28,7 @@ type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt' | 'en
 /** Entering, correcting, taking back and putting back: everything that adds a line to the record. */
 export function useEntry(sheet: Sheet) {
   const jobId = sheet.job.id;
-  const { state, selected, correcting } = useSelector(selectInHand(jobId));
+  const { state, selected, correcting } = useInHand(jobId);
   const units = useSelector(selectUnits);
   const chosen = useSelector(selectInstruments);
   const dispatch = useDispatch();

@@ -6,6 +6,7 @@ import { useSelector } from 'react-redux';
 import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
 import { selectOutbox } from '../outbox/index.ts';
+import { inOrder } from './inOrder.ts';
 
 /** Another browser may work on the same job: what it records appears here within this time. */
 const POLL_MS = 4000;
@@ -27,28 +28,47 @@ export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unkn
     // Not whether it is being fetched: each look at the server would draw the whole sheet anew.
     selectFromResult: ({ data: found, error: wrong }) => ({ data: found, error: wrong }),
   });
+  const record = useWithUnsent(data, jobId);
+  const caseFile = useCaseFile(record);
+  const { sensor, job } = data ?? {};
+  const lanes = useMemo(
+    () => sensor && lanesOf({ ...sensor, pins: job?.pins ?? sensor.pins }),
+    [sensor, job?.pins],
+  );
+  const sheet = useMemo(
+    (): Sheet | undefined => record && caseFile && lanes && { ...record, caseFile, lanes },
+    [record, caseFile, lanes],
+  );
+  return { sheet, error: data ? undefined : error };
+}
+
+type OwnRecord = Omit<Sheet, 'caseFile' | 'lanes'>;
+
+/** The record as the server has it, and what was entered here since. */
+function useWithUnsent(data: JobSheet | undefined, jobId: string): OwnRecord | undefined {
   const { entries } = useSelector(selectOutbox);
   const { data: library } = useListInstrumentsQuery();
-  const units = useSelector(selectUnits);
-  const sheet = useMemo((): Sheet | undefined => {
+  return useMemo(() => {
     if (!data) return undefined;
     const known = new Set(data.readings.map(({ id }) => id));
     const unsent = entries
       .filter(({ reading, refused }) => reading.jobId === jobId && !refused && !known.has(reading.id))
       .map(({ reading }) => reading);
     const readings = [...data.readings, ...unsent];
-    // An unsent reading may have been taken with one that the job does not know yet.
-    const instruments = [...data.instruments, ...(library ?? [])];
-    const caseFile = caseFileOf({ ...data, readings, instruments }, units.absolute);
     return {
       ...data,
       readings,
-      instruments,
+      // An unsent reading may have been taken with one that the job does not know yet.
+      instruments: [...data.instruments, ...(library ?? [])],
       standing: standingReadings(readings),
       unsentIds: new Set(unsent.map(({ id }) => id)),
-      caseFile,
-      lanes: lanesOf({ ...data.sensor, pins: data.job.pins ?? data.sensor.pins }),
     };
-  }, [data, entries, jobId, library, units]);
-  return { sheet, error: data ? undefined : error };
+  }, [data, entries, jobId, library]);
+}
+
+/** The same object as long as it says the same: a reading says nothing new once the server has it too. */
+function useCaseFile(record: OwnRecord | undefined): CaseFile | undefined {
+  const { absolute } = useSelector(selectUnits);
+  const said = useMemo(() => record && inOrder(caseFileOf(record, absolute)), [record, absolute]);
+  return useMemo(() => (said === undefined ? undefined : (JSON.parse(said) as CaseFile)), [said]);
 }

@@ -11,7 +11,10 @@ export interface Weighed {
   settled: boolean;
 }
 
-/** Weighs a job in a worker of its own, again whenever anything changes; what is out of date is not worked out to its end. */
+/**
+ * Weighs a job in a worker of its own, again whenever it is given something else; what is out of date is not worked out to
+ * its end.
+ */
 export function useWeighing(
   caseFile: CaseFile | undefined,
   wires: readonly Lane[],
@@ -30,26 +33,16 @@ export function useWeighing(
     return () => own.terminate();
   }, []);
 
-  // Compared by what they say: a poll that brings nothing new asks nothing new.
-  const question = caseFile && inOrder({ caseFile, wires, whatIf });
   const [number, setNumber] = useState(0);
   useEffect(() => {
-    if (question === undefined) return;
+    if (caseFile === undefined) return;
     asked.current += 1;
     setNumber(asked.current);
-    const given = JSON.parse(question) as Omit<WeighingQuestion, 'number'>;
-    worker.current?.postMessage({ ...given, number: asked.current } satisfies WeighingQuestion);
-  }, [question]);
+    const question: WeighingQuestion = { caseFile, wires, whatIf, number: asked.current };
+    worker.current?.postMessage(question);
+  }, [caseFile, wires, whatIf]);
 
   const settled = reply?.number === number && reply.weighing.stage === 'reasons';
   const weighing = reply?.weighing;
   return useMemo(() => ({ weighing, settled }), [weighing, settled]);
 }
-
-/** As text that is the same for the same question: what comes back from the server has its fields in another order. */
-const inOrder = (question: unknown): string =>
-  JSON.stringify(question, (_key, value: unknown) =>
-    typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  );

@@ -1,0 +1,63 @@
+import Popover from '@mui/material/Popover';
+import type { MachineState, Target } from '@lettura/core/evidence';
+import { useCallback, useState } from 'react';
+import type { Units } from '../../ui/units.ts';
+import { Lanes } from './Lanes.tsx';
+import { padIn } from './padOf.ts';
+import { stretchInWords, type Stretch } from './Segment.tsx';
+import { StretchDetail } from './StretchDetail.tsx';
+import type { Sheet } from './useSheet.ts';
+
+export interface SheetLanesProps {
+  sheet: Sheet;
+  selected: Target;
+  state: MachineState;
+  units: Units;
+  /** Stays the same function, so that a pad that shows the same as before is not drawn anew. */
+  onSelect: (target: Target) => void;
+  onMeasure: (stretch: Stretch) => void;
+}
+
+/** The lanes in the present state of the machine; what is known of a stretch unfolds beside it. */
+export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure }: SheetLanesProps) {
+  const [asked, setAsked] = useState<{ stretch: Stretch; anchor: HTMLElement }>();
+  const ask = useCallback((stretch: Stretch, anchor: HTMLElement) => setAsked({ stretch, anchor }), []);
+  const close = () => setAsked(undefined);
+  return (
+    <>
+      <Lanes
+        caseFile={sheet.caseFile}
+        lanes={sheet.lanes}
+        selected={selected}
+        padOf={(target) => padIn(sheet, target, state, units)}
+        onSelect={onSelect}
+        onAsk={ask}
+        harness={state.harness}
+      />
+      {asked && (
+        <Popover
+          open
+          anchorEl={asked.anchor}
+          onClose={close}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+          transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+          slotProps={{
+            paper: {
+              role: 'dialog',
+              'aria-label': stretchInWords(asked.stretch),
+              sx: { p: 1.5, maxWidth: 420, border: 1, borderColor: 'sheet.rule' },
+            },
+          }}
+        >
+          <StretchDetail
+            {...{ sheet, units, ...asked.stretch }}
+            onMeasure={() => {
+              close();
+              onMeasure(asked.stretch);
+            }}
+          />
+        </Popover>
+      )}
+    </>
+  );
+}
