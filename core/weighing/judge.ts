@@ -58,8 +58,8 @@ export interface Judgement extends Standing {
   verdict: 'decided' | 'open' | 'cannot-tell';
 }
 
-/** Weighs the record as it stands. */
-export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing {
+/** What the readings on record come to at first sight: its gate does not yet know what would hang on one reading alone. */
+export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing {
   const known = posterior(weighed);
   const decisions = decisionsFor(weighed.hypotheses);
   const shares = decisionShares(decisions, known.shares);
@@ -76,11 +76,20 @@ export function standingOf(weighed: WeighedCase, caseFile: CaseFile, wires: read
     ranked,
     placeShare,
     classes,
-    gate: isSure({ classes, placeShare })
-      ? wholeGate(leader, weighed, known, decisions, caseFile, wires)
-      : gateItems(leader, caseFile, wires),
+    gate: gateItems(leader, caseFile, wires),
   };
 }
+
+/** With the whole gate, for which the readings are weighed again without each of them. */
+export function withWholeGate(first: Standing, caseFile: CaseFile, wires: readonly Lane[]): Standing {
+  if (!isSure(first)) return first;
+  const { weighed, posterior: known, decisions, ranked } = first;
+  return { ...first, gate: wholeGate(ranked[0]!.decision, weighed, known, decisions, caseFile, wires) };
+}
+
+/** Weighs the record as it stands. */
+export const standingOf = (weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing =>
+  withWholeGate(firstStanding(weighed, caseFile, wires), caseFile, wires);
 
 const isSure = ({ classes, placeShare }: Pick<Standing, 'classes' | 'placeShare'>): boolean =>
   classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;

@@ -1,5 +1,5 @@
 import type { Hypothesis } from './hypotheses.ts';
-import { productsOf, sumsWithout } from './products.ts';
+import { factorsWithout, productsOf } from './products.ts';
 import { TOLERANCES, type DriveProducts, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 
 export interface WeighedHypothesis {
@@ -14,12 +14,12 @@ export interface Posterior {
   shares: Float64Array;
   /** By sized hypothesis, then tolerance; they sum to one. */
   sizedShares: Float64Array;
-  /** The same before they were made to sum to one, as natural logarithms. */
-  logs: Float64Array;
   ofDrive: ReadonlyMap<string, DriveProducts>;
 }
 
 const T = TOLERANCES.length;
+/** What has a smaller share than this comes back by no single reading: none speaks louder than a hundred thousand to one. */
+const RULED_OUT = 1e-15;
 const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
 
 /**
@@ -42,25 +42,32 @@ export function posterior({ hypotheses, sized, weights, grids, readings, kept }:
       for (let t = 0; t < T; t++) logs[s * T + t] = logs[s * T + t]! + logSums[alikeOf[s]! * T + t]!;
     ofDrive.set(drive, found);
   }
-  return { ...sharesFrom(logs, sized, hypotheses.length), logs, ofDrive };
+  return { ...sharesFrom(logs, sized, hypotheses.length), ofDrive };
 }
 
 /** Shares of the hypotheses as they would be without one of the readings. */
 export function sharesWithout(
   reading: WeighedReading,
-  { logs, ofDrive }: Posterior,
+  { sizedShares, ofDrive }: Posterior,
   { hypotheses, sized }: WeighedCase,
 ): Float64Array {
   const known = ofDrive.get(reading.drive)!;
-  // What the readings have ruled out beyond all numbers stays so.
-  const changes = sumsWithout(known, reading).map((sum, i) =>
-    known.sums[i]! > 0 ? Math.log(sum / known.sums[i]!) : 0,
-  );
   const { alikeOf } = known;
-  const without = logs.slice();
-  for (let s = 0; s < sized.length; s++)
-    for (let t = 0; t < T; t++) without[s * T + t] = without[s * T + t]! + changes[alikeOf[s]! * T + t]!;
-  return sharesFrom(without, sized, hypotheses.length).shares;
+  const ofAlike = new Float64Array(known.products.length);
+  for (let k = 0; k < sizedShares.length; k++) {
+    const alike = alikeOf[Math.floor(k / T)]!;
+    ofAlike[alike] = ofAlike[alike]! + sizedShares[k]!;
+  }
+  const factors = factorsWithout(known, reading, (alike) => ofAlike[alike]! > RULED_OUT);
+  const shares = new Float64Array(hypotheses.length);
+  let total = 0;
+  for (let s = 0; s < sized.length; s++) {
+    let share = 0;
+    for (let t = 0; t < T; t++) share += sizedShares[s * T + t]! * factors[alikeOf[s]! * T + t]!;
+    total += share;
+    shares[sized[s]!.hypothesis] = shares[sized[s]!.hypothesis]! + share;
+  }
+  return shares.map((share) => share / total);
 }
 
 function sharesFrom(

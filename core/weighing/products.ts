@@ -70,20 +70,26 @@ function sumsOf(products: readonly Float64Array[]): Float64Array {
   return sums;
 }
 
-/** The sums as they would be without one of the readings. No likelihood is nothing, so that it divides out. */
-export function sumsWithout(
-  { firsts, products }: DriveProducts,
+/**
+ * By what the sums change without one of the readings; of what `matters` alone. No likelihood is nothing, so that it divides
+ * out.
+ */
+export function factorsWithout(
+  { firsts, products, sums }: DriveProducts,
   { lists, listOf }: WeighedReading,
+  matters: (alike: number) => boolean,
 ): Float64Array {
-  const sums = new Float64Array(products.length * T);
+  const factors = new Float64Array(products.length * T).fill(1);
   products.forEach((product, number) => {
+    if (!matters(number)) return;
     const list = lists[listOf[firsts[number]!]!]!;
     const nodes = product.length / T;
     for (let t = 0; t < T; t++) {
       let sum = 0;
       for (let i = t * nodes; i < (t + 1) * nodes; i++) sum += product[i]! / list[i]!;
-      sums[number * T + t] = sum;
+      // What the readings have ruled out beyond all numbers stays so.
+      if (sums[number * T + t]! > 0) factors[number * T + t] = sum / sums[number * T + t]!;
     }
   });
-  return sums;
+  return factors;
 }

@@ -9,7 +9,8 @@ import {
   judgementOn,
   lookAhead,
   PLACE_SHARE,
-  standingOf,
+  firstStanding,
+  withWholeGate,
   type Judgement,
   type Standing,
   type Suggestion,
@@ -89,13 +90,13 @@ export function* weighInStages(
   const caseFile = tried(onRecord, whatIf);
   const weigher = weigherFor(caseFile, wires);
   const weighed = weigher.caseOf(caseFile);
-  const standing = standingOf(weighed, caseFile, wires);
-  const shown = standing.ranked.filter(
+  const first = firstStanding(weighed, caseFile, wires);
+  const shown = first.ranked.filter(
     ({ decision, share }, i) =>
       (i < MOST_EXPLAINED && (i === 0 || share >= WORTH_EXPLAINING)) || decision.id === whatIf.suppose,
   );
   const nothingRead = weighed.readings.every(isCode);
-  const bare = shown.map(({ decision, share }) => causeOf(decision, share, standing));
+  const bare = shown.map(({ decision, share }) => causeOf(decision, share, first));
   const wrong = disagreements(caseFile);
   const view = (stage: JobWeighing['stage'], judgement: Judgement, causes: WeighedCause[]): JobWeighing => ({
     stage,
@@ -105,17 +106,19 @@ export function* weighInStages(
       : stage === 'ranked'
         ? { decided: false, sentence: 'Looking for what to read next.' }
         : verdictOn(judgement, wrong),
-    gate: nothingRead ? [] : standing.gate.map(({ label, state }) => ({ label, state })),
+    gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
     next: judgement.suggestions
       .slice(0, MOST_SUGGESTED)
-      .map((suggestion) => nextInWords(suggestion, standing.decisions, caseFile)),
+      .map((suggestion) => nextInWords(suggestion, judgement.decisions, caseFile)),
     doubtful: [],
     disagreements: wrong,
     overturns: nothingRead ? undefined : overturns(judgement, caseFile),
   });
 
   const found: Suggestion[] = [];
-  yield view('ranked', judgementOn(standing, found), bare);
+  yield view('ranked', judgementOn(first, found), bare);
+  const standing = withWholeGate(first, caseFile, wires);
+  yield undefined;
   for (const suggestion of lookAhead(weigher, caseFile, wires, standing, whatIf.reaches)) {
     found.push(suggestion);
     yield found.length === FIRST_LOOK ? view('ranked', judgementOn(standing, found), bare) : undefined;
