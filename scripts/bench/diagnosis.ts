@@ -1,16 +1,7 @@
-import {
-  barometerDisplay,
-  MACHINES,
-  type BenchMachine,
-  type BenchSweep,
-  type SimulatedMachine,
-} from '@lettura/bench';
+import { MACHINES, type BenchMachine, type BenchSweep, type SimulatedMachine } from '@lettura/bench';
 import { isPlain, type AnyEvidence, type Lane } from '@lettura/core/evidence';
-import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 import { analyseSweep } from '@lettura/core/sweep';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import {
   candidatesFor,
   judgementOn,
@@ -24,6 +15,7 @@ import {
   type Judgement,
 } from '@lettura/core/weighing';
 import { broughtIn } from './broughtIn.ts';
+import { openedCase } from './openedCase.ts';
 import { codesNoted, read, shownBy } from './technician.ts';
 
 /** One machine, worked through to a verdict or to where no reading tells more. */
@@ -85,25 +77,8 @@ const weighers = new Map<string, Weigher>();
 function workThrough(one: SimulatedMachine, order: Order, seed: number, random: () => number): WorkedCase {
   const { machine, faults } = one;
   const [fault] = faults;
-  const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(one) });
-  const { family, profile, companion } = machine.sensor;
   const wires = machine.wiring.wires.map(({ wire }) => wire);
-  let caseFile: CaseFile = {
-    family,
-    profile,
-    companion,
-    ambient: ambient.ok ? { ...ambient.value, airCelsius: one.airCelsius } : undefined,
-    readings: [],
-    isolation: [],
-    observations: [],
-    codes: codesNoted(one, random),
-    starting: USUAL_WEIGHTS,
-    sweeps: [],
-    displacementLitres: machine.litres,
-    meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
-    pressureUnit: 'kPa',
-  };
+  let caseFile = openedCase(one, codesNoted(one, random));
   const weigher = weighers.get(machine.id) ?? new Weigher(caseFile, wires);
   weighers.set(machine.id, weigher);
   const textbook = textbookOrder(machine, wires);
@@ -158,7 +133,7 @@ function workThrough(one: SimulatedMachine, order: Order, seed: number, random: 
   const [said] = classes;
   return {
     machine: machine.id,
-    family,
+    family: machine.sensor.family,
     fault: fault ? `${fault.kind.id} ${fault.site.id}` : NOTHING,
     classTrue,
     decided: verdict === 'decided',

@@ -8,6 +8,7 @@ import { importInBrowser, liveOnScreen } from './inBrowser.ts';
 import { importRatio } from './importing.ts';
 import { recordingRatio } from './recording.ts';
 import { typingRatio } from './typing.ts';
+import { weighingAlone } from './weighingAlone.ts';
 import { weighingOnScreen } from './weighingOnScreen.ts';
 
 const report = (
@@ -72,10 +73,14 @@ for (const [order, words] of [
   console.log(
     figuresInWords(words, diagnosisFigures(workedCases(Number(process.env.WEIGH_CASES ?? 2), order))),
   );
+const alone = weighingAlone();
+console.log(
+  `Weighing alone, pedal with six wires, medians over ${alone.readings} readings: ranked after ${alone.rankedMs.toFixed(0)} ms, a first suggestion after ${alone.suggestedMs.toFixed(0)} ms, reasons after ${alone.reasonsMs.toFixed(0)} ms`,
+);
 const weighing = await weighingOnScreen(databaseUrl);
 console.log(
   weighing
-    ? `Weighing on the screen, pedal with six wires, medians over ${weighing.readings} readings: ranked after ${weighing.rankedMs.toFixed(0)} ms, the next reading after ${weighing.nextMs.toFixed(0)} ms, reasons after ${weighing.reasonsMs.toFixed(0)} ms; the first of all after ${weighing.firstMs.toFixed(0)} ms; the page held up for ${weighing.longestTaskMs > 0 ? `${weighing.longestTaskMs.toFixed(0)} ms` : 'less than 50 ms'} at most`
+    ? `Weighing on the screen, pedal with six wires, medians over ${weighing.readings} readings: ranked after ${weighing.rankedMs.toFixed(0)} ms, a first suggestion after ${weighing.suggestedMs.toFixed(0)} ms, the best next reading after ${weighing.nextMs.toFixed(0)} ms, reasons after ${weighing.reasonsMs.toFixed(0)} ms; the first of all after ${weighing.firstMs.toFixed(0)} ms; the page held up for ${weighing.longestTaskMs > 0 ? `${weighing.longestTaskMs.toFixed(0)} ms` : 'less than 50 ms'} at most`
     : 'Weighing on the screen: no Chromium here',
 );
 const typing = await typingRatio(databaseUrl);

@@ -2,8 +2,10 @@ import { inBrowser, openDemoJob } from './inBrowser.ts';
 
 export interface WeighingFigures {
   readings: number;
-  /** Medians after a reading was taken: until the worker gave the ranking, what to read next, and all reasons. */
+  /** Medians after a reading was taken, from the page's question to its answer. */
   rankedMs: number;
+  /** Until there is something to read next; the best of all that could be read comes with `next`. */
+  suggestedMs: number;
   nextMs: number;
   reasonsMs: number;
   /** The first question of all, while nothing of the circuit is worked out: until there is something to read next. */
@@ -29,45 +31,22 @@ const LINES = [
 ] as const;
 
 interface Timed {
-  stage: string;
+  stage: Stage;
   number: number;
   ms: number;
+}
+
+type Stage = 'ranked' | 'suggested' | 'next' | 'reasons';
+
+interface Answer {
+  number: number;
+  weighing: { stage: 'ranked' | 'next' | 'reasons'; next: unknown[] };
 }
 
 /** Readings of the largest job of the demo through the sheet, timed at its worker. */
 export const weighingOnScreen = (databaseUrl: string): Promise<WeighingFigures | undefined> =>
   inBrowser(databaseUrl, async (page, _browser, url) => {
-    await page.addInitScript(() => {
-      const timed: Timed[] = [];
-      const held: number[] = [];
-      Object.assign(window, { timed, held });
-      new PerformanceObserver((list) => {
-        for (const { duration } of list.getEntries()) held.push(duration);
-      }).observe({ type: 'longtask' });
-      // What the worker is asked and answers, as the page itself sees it.
-      window.Worker = class extends Worker {
-        readonly #asked = new Map<number, number>();
-        constructor(file: string | URL, options?: WorkerOptions) {
-          super(file, options);
-          this.addEventListener(
-            'message',
-            ({ data }: MessageEvent<{ number: number; weighing?: { stage: string } }>) => {
-              const asked = this.#asked.get(data.number);
-              if (data.weighing && asked !== undefined)
-                timed.push({
-                  stage: data.weighing.stage,
-                  number: data.number,
-                  ms: performance.now() - asked,
-                });
-            },
-          );
-        }
-        override postMessage(question: { number: number }): void {
-          this.#asked.set(question.number, performance.now());
-          super.postMessage(question);
-        }
-      };
-    });
+    await page.addInitScript(timeQuestions);
     await openDemoJob(page, url, /crew van 3/u);
     const settled = page.locator('[aria-label=Standing][aria-busy=false]');
     await settled.waitFor();
@@ -85,26 +64,53 @@ export const weighingOnScreen = (databaseUrl: string): Promise<WeighingFigures |
       await entry.press('Enter');
       await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
       await settled.waitFor();
-      const { timed, held } = await read();
-      after.push(...timed);
-      longest = Math.max(longest, ...held);
+      const noted = await read();
+      after.push(...noted.timed);
+      longest = Math.max(longest, ...noted.held);
       await page.getByRole('button', { name: 'Close' }).click();
     }
-    /** Of each question the first answer of a stage. */
-    const of = (stage: string): number => {
-      const firsts = new Map<number, number>();
-      for (const { stage: at, number, ms } of after)
-        if (at === stage && !firsts.has(number)) firsts.set(number, ms);
-      return median([...firsts.values()]);
-    };
     return {
       readings: LINES.length,
-      rankedMs: of('ranked'),
-      nextMs: of('next'),
-      reasonsMs: of('reasons'),
+      rankedMs: medianOf('ranked', after),
+      suggestedMs: medianOf('suggested', after),
+      nextMs: medianOf('next', after),
+      reasonsMs: medianOf('reasons', after),
       firstMs: first.timed.find(({ stage }) => stage === 'next')?.ms ?? NaN,
       longestTaskMs: longest,
     };
   });
 
-const median = (all: number[]): number => all.sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? NaN;
+/** Runs in the page: notes when its worker is asked and answers, and whatever holds the page up. */
+function timeQuestions(): void {
+  const timed: Timed[] = [];
+  const held: number[] = [];
+  Object.assign(window, { timed, held });
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) held.push(duration);
+  }).observe({ type: 'longtask' });
+  window.Worker = class extends Worker {
+    readonly #asked = new Map<number, number>();
+    constructor(file: string | URL, options?: WorkerOptions) {
+      super(file, options);
+      this.addEventListener('message', ({ data: { number, weighing } }: MessageEvent<Partial<Answer>>) => {
+        const asked = number === undefined ? undefined : this.#asked.get(number);
+        if (!weighing || number === undefined || asked === undefined) return;
+        const ms = performance.now() - asked;
+        const stage = weighing.stage === 'ranked' && weighing.next.length > 0 ? 'suggested' : weighing.stage;
+        timed.push({ stage, number, ms });
+      });
+    }
+    override postMessage(question: { number: number }): void {
+      this.#asked.set(question.number, performance.now());
+      super.postMessage(question);
+    }
+  };
+}
+
+/** Of each question the first answer of a stage. */
+function medianOf(stage: Stage, timed: readonly Timed[]): number {
+  const firsts = new Map<number, number>();
+  for (const one of timed) if (one.stage === stage && !firsts.has(one.number)) firsts.set(one.number, one.ms);
+  const all = [...firsts.values()].sort((a, b) => a - b);
+  return all[Math.floor(all.length / 2)] ?? NaN;
+}

@@ -1,0 +1,27 @@
+import { barometerDisplay, type SimulatedMachine } from '@lettura/bench';
+import { ambientFrom } from '@lettura/core/quantity';
+import type { CaseFile } from '@lettura/core/reasoning';
+import { USUAL_WEIGHTS } from '@lettura/core/starting';
+import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
+
+/** The job of a machine before anything is read but the barometer and the codes. */
+export function openedCase(one: SimulatedMachine, codes: readonly string[]): CaseFile {
+  const { sensor, litres } = one.machine;
+  const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(one) });
+  return {
+    family: sensor.family,
+    profile: sensor.profile,
+    companion: sensor.companion,
+    ambient: ambient.ok ? { ...ambient.value, airCelsius: one.airCelsius } : undefined,
+    readings: [],
+    isolation: [],
+    observations: [],
+    codes,
+    starting: USUAL_WEIGHTS,
+    sweeps: [],
+    displacementLitres: litres,
+    meter: COMMON_METER,
+    gauge: COMMON_VACUUM_GAUGE,
+    pressureUnit: 'kPa',
+  };
+}
