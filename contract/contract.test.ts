@@ -174,6 +174,17 @@ test('a reading, and the gauge of a pump step, carry the accuracy of the instrum
   expect(bare).not.toHaveProperty('meter');
 });
 
+test('how and when a reading was typed is no evidence: it says the same under another hand', () => {
+  const weighed = (row: Reading) =>
+    caseFileOf(
+      { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
+      'kPa',
+    ).readings;
+  const other = { enteredText: 'sig 2,30', takenAt: '2026-11-25T09:00:00.000Z' };
+  expect(weighed(wire(1, other))).toEqual(weighed(wire(1)));
+  expect(weighed(wire(1, { volts: 2.4 }))).not.toEqual(weighed(wire(1)));
+});
+
 test.each([
   [
     'a polynomial that turns round',

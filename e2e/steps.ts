@@ -70,8 +70,15 @@ export async function weighed(page: Page): Promise<void> {
   await page.locator('[aria-label="Standing"][aria-busy="false"]').waitFor();
 }
 
+export interface Looked {
+  /** Of axe; all of them where none is named. */
+  rules?: string[] | undefined;
+  /** The part of the page that is looked at; else all of it. */
+  within?: string;
+}
+
 /** The page as it stands has no accessibility fault that axe knows of. */
-export async function noAccessibilityFault(page: Page): Promise<void> {
+export async function noAccessibilityFault(page: Page, { rules, within }: Looked = {}): Promise<void> {
   // A live stream never lets the network rest: what is still loading says so itself.
   await page.getByText(/^Loading /u).waitFor({ state: 'detached' });
   await page.evaluate(() => document.fonts.ready);
@@ -84,6 +91,9 @@ export async function noAccessibilityFault(page: Page): Promise<void> {
         .map(({ finished }) => finished.catch(() => undefined)),
     ),
   );
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const axe = new AxeBuilder({ page });
+  if (rules) axe.withRules(rules);
+  if (within) axe.include(within);
+  const { violations } = await axe.analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
 }

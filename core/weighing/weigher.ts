@@ -102,8 +102,10 @@ export class Weigher {
     const read = all.flatMap((reading) => {
       const drive = this.driveOf(reading);
       this.gridFor(reading, caseFile);
+      // Two readings that show the same say the same.
+      const { id: _id, ...said } = reading;
       const key = JSON.stringify([
-        reading,
+        said,
         isRepeat(reading, caseFile, liveDataStep(family, profile.measures)),
       ]);
       if (!this.#likelihoods.has(key)) this.#likelihoods.set(key, this.#likelihoodOf(reading, caseFile));
