@@ -22,6 +22,17 @@ const CASES = [
   ['E', /^Engine vacuum really is low/u, 'physical cause', 'vacuum really is low: engine'],
 ] as const;
 
+async function lowPressureJob(codes: string): Promise<Page> {
+  const { page } = await openPage(browser);
+  await openJob(page, app.url, {
+    machine: 'Brill P4',
+    sensor: 'Tern 2-bar',
+    complaint: 'Low pressure',
+    codes,
+  });
+  return page;
+}
+
 const leader = (page: Page) =>
   standing(page).getByRole('list', { name: 'Causes, likeliest first' }).getByRole('listitem').first();
 
@@ -125,13 +136,7 @@ test('what is out of reach is not asked for', async () => {
 });
 
 test('what is known of the machine shifts the weights, is kept with the job, and is told on the report', async () => {
-  const { page } = await openPage(browser);
-  await openJob(page, app.url, {
-    machine: 'Brill P4',
-    sensor: 'Tern 2-bar',
-    complaint: 'Low pressure',
-    codes: 'P0107',
-  });
+  const page = await lowPressureJob('P0107');
   await enter(page, '4.6');
   await weighed(page);
   const shares = () => standing(page).getByRole('list', { name: 'Causes, likeliest first' }).innerText();
@@ -161,13 +166,7 @@ test('what is known of the machine shifts the weights, is kept with the job, and
 });
 
 test('a look that nobody asked for is recorded all the same, and counts', async () => {
-  const { page } = await openPage(browser);
-  await openJob(page, app.url, {
-    machine: 'Brill P4',
-    sensor: 'Tern 2-bar',
-    complaint: 'Low pressure',
-    codes: '',
-  });
+  const page = await lowPressureJob('');
   await enter(page, '0.02');
   await weighed(page);
   await nextReading(page).getByText('Other readings and looks').click();

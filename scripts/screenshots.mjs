@@ -214,7 +214,8 @@ await main(async () => {
         await goThere(page);
         await page.waitForLoadState('networkidle');
         // The weighing thinks beside the page.
-        await page.locator('[aria-label="Standing"][aria-busy="true"]').waitFor({ state: 'detached' });
+        if (await page.getByRole('region', { name: 'Standing' }).isVisible())
+          await page.locator('[aria-label="Standing"][aria-busy="false"]').waitFor();
         await page.getByText('The readings are being weighed.').waitFor({ state: 'detached' });
         await page.waitForTimeout(500); // transitions of the controls
         await page.screenshot({ path: join(shots, `${name}.png`) });
