@@ -31,7 +31,7 @@ test('millivolts and a minus sign are recorded as read, with a word of warning',
   await page.getByText('14.2 mV is 0.0142 V: next to nothing').waitFor();
   await enter(page, 'ref plug -4.98');
   await page.getByText('the red and black leads are probably swapped').waitFor();
-  await pad(page, 'Reference at the sensor plug: -4.98 V').waitFor();
+  await pad(page, 'Reference at the sensor plug: −4.98 V').waitFor();
 });
 
 test('what a value would mean shows while it is typed, before it is saved', async () => {

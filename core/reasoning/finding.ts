@@ -23,5 +23,8 @@ export const finding = <Id extends CheckId>(
 ): Finding => ({ check, outcomes, sentence, readingIds });
 
 /** Volts as a technician says them: millivolts where they are small. */
-export const voltsInWords = (volts: number): string =>
-  Math.abs(volts) < 0.6 ? `${Math.round(volts * 1000)} mV` : `${volts.toFixed(2)} V`;
+export function voltsInWords(volts: number): string {
+  const size = Math.abs(volts);
+  const words = size < 0.6 ? `${Math.round(size * 1000)} mV` : `${size.toFixed(2)} V`;
+  return volts < 0 && /[1-9]/u.test(words) ? `−${words}` : words;
+}

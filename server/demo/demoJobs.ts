@@ -12,6 +12,7 @@ type Reading =
       plug?: PlugState;
       stimulus?: Stimulus;
     }
+  | { along: Lane; typed: string; volts: number; engine?: EngineState }
   | { tap: GaugeTap; typed: string; vacuumInHg: number; engine: EngineState }
   | { typed: string; scanKpaAbs: number; engine: EngineState }
   | { typed: string; flowGramsPerSecond: number; engine: EngineState };
@@ -48,6 +49,7 @@ export const DEMO_JOBS: DemoJob[] = [
       { typed: 'scan 118 kPa', scanKpaAbs: 118, engine: 'koeo' },
       { lane: 'reference', place: 'unit', typed: 'ref unit 4.99', volts: 4.99 },
       { lane: 'reference', place: 'connector', typed: 'ref conn 4.98', volts: 4.98 },
+      { along: 'reference', typed: '4.97', volts: 4.97 },
     ],
     verdict: {
       cause: 'wire reference:second',

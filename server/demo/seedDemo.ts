@@ -86,6 +86,11 @@ function readingsOf({ ambient, readings }: DemoJob): Unstamped<NewReading>[] {
       const { lane, place, volts } = reading;
       return { kind: 'wire', state, enteredText, lane, place, volts };
     }
+    if ('along' in reading) {
+      const { along: lane, volts } = reading;
+      const [from, to] = [{ lane, place: 'unit' } as const, { lane, place: 'plug' } as const];
+      return { kind: 'between', state, enteredText, from, to, volts };
+    }
     if ('tap' in reading) {
       const pressureKpa = toKpa(reading.vacuumInHg, 'inHg');
       return { kind: 'gauge', state, enteredText, tap: reading.tap, pressureKpa, basis: 'vacuum' };

@@ -49,7 +49,11 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
         </Typography>
       ))}
       {causes.length === 0 && disagreements.length === 0 && (
-        <Typography>No reading says anything yet. Start with the next reading.</Typography>
+        <Typography>
+          {weighing
+            ? 'No reading says anything yet. Start with the next reading.'
+            : 'What is on record is being weighed.'}
+        </Typography>
       )}
       <Box component="ol" aria-label="Causes, likeliest first" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {causes.map((cause, i) => (
