@@ -6,7 +6,10 @@ export function Fold({ summary, children }: { summary: string; children: ReactNo
   const [open, setOpen] = useState(false);
   return (
     <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32, pt: 0.75, fontSize: '0.9rem', fontWeight: 600 }}>
+      <Box
+        component="summary"
+        sx={{ cursor: 'pointer', minHeight: 32, pt: 0.75, fontSize: '0.9rem', fontWeight: 600 }}
+      >
         {summary}
       </Box>
       {open && children}
