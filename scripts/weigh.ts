@@ -1,19 +1,36 @@
 // npm run -s weigh -- job.json: weighs a job as the API gives it (GET /api/jobs/{id}) by its circuit: verdict, causes with their reasons, what to read next.
 import { readFileSync } from 'node:fs';
-import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
+import { caseFileOf, jobSheet, lanesOf, type JobSheet } from '@lettura/contract';
 import { weighJob } from '@lettura/core/weighing';
 import { z } from 'zod';
 
+function stop(message: string): never {
+  console.error(message);
+  process.exit(2);
+}
+
+function jobIn(path: string): JobSheet {
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    return stop(`${path} cannot be read: give the path of a job as GET /api/jobs/{id} gives it.`);
+  }
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return stop(`${path} is not JSON: save the answer of GET /api/jobs/{id} as it comes.`);
+  }
+  const given = jobSheet.safeParse(json);
+  return given.success
+    ? given.data
+    : stop(`${path} is no job of this product:\n${z.prettifyError(given.error)}`);
+}
+
 const [path] = process.argv.slice(2);
-if (path === undefined) {
-  console.error('Give the file of a job: npm run -s weigh -- job.json');
-  process.exit(2);
-}
-const given = jobSheet.safeParse(JSON.parse(readFileSync(path, 'utf8')));
-if (!given.success) {
-  console.error(`${path} is no job of this product:\n${z.prettifyError(given.error)}`);
-  process.exit(2);
-}
-const { sensor, job } = given.data;
+if (path === undefined) stop('Give the file of a job: npm run -s weigh -- job.json');
+const sheet = jobIn(path);
+const { sensor, job } = sheet;
 const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
-console.log(JSON.stringify(weighJob(caseFileOf(given.data, 'kPa'), wires), undefined, 2));
+console.log(JSON.stringify(weighJob(caseFileOf(sheet, 'kPa'), wires), undefined, 2));
