@@ -30,7 +30,7 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
       <Typography variant="h2" component="h2">
         Standing: {weighing?.verdict.decided ? 'proven' : 'not proven yet'}
       </Typography>
-      {weighing && causes.length > 0 && weighing.stage !== 'ranked' && (
+      {weighing && causes.length > 0 && (
         <Typography sx={{ fontWeight: 600 }}>
           {weighing.verdict.sentence.replace(NOT_PROVEN_YET, '')}
         </Typography>

@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { weighInStages } from '@lettura/core/weighing';
-import type { WeighingQuestion, WeighingReply } from './weighingMessages.ts';
+import type { WeighingQuestion, WeighingReply, WeighingStop } from './weighingMessages.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
@@ -8,9 +8,9 @@ declare const self: DedicatedWorkerGlobalScope;
 const STRETCH_MS = 25;
 let newest = 0;
 
-self.addEventListener('message', ({ data }: MessageEvent<WeighingQuestion>) => {
+self.addEventListener('message', ({ data }: MessageEvent<WeighingQuestion | WeighingStop>) => {
   newest = data.number;
-  void weigh(data);
+  if ('caseFile' in data) void weigh(data);
 });
 
 async function weigh({ number, caseFile, wires, whatIf }: WeighingQuestion): Promise<void> {

@@ -10,6 +10,9 @@ export interface WeighingQuestion {
   whatIf: WhatIf;
 }
 
+/** Nobody waits for an answer any more. */
+export type WeighingStop = Pick<WeighingQuestion, 'number'>;
+
 /** As far as the weighing has come. */
 export interface WeighingReply {
   number: number;
