@@ -104,10 +104,7 @@ export class Weigher {
       this.gridFor(reading, caseFile);
       // Two readings that show the same say the same.
       const { id: _id, ...said } = reading;
-      const key = JSON.stringify([
-        said,
-        isRepeat(reading, caseFile, liveDataStep(family, profile.measures)),
-      ]);
+      const key = JSON.stringify([said, isRepeat(reading, caseFile, liveDataStep(family, profile.measures))]);
       if (!this.#likelihoods.has(key)) this.#likelihoods.set(key, this.#likelihoodOf(reading, caseFile));
       const lists = this.#likelihoods.get(key);
       return lists ? [{ id: reading.id, drive, ...lists }] : [];
