@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
 import { weighJob, type JobWeighing } from '@lettura/core/weighing';
 import { afterAll, expect, test } from 'vitest';
+import { EXAMPLE_PROFILE } from '../core/reasoning/exampleCase.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'lettura-weigh-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -60,18 +61,7 @@ const JOB = {
     family: 'manifold-pressure',
     source: 'Invented for the demo',
     notes: '',
-    profile: {
-      measures: 'absolute-pressure',
-      transfer: { form: 'ratiometric', sharePerUnit: 0.0078, shareAtZero: 0.02 },
-      nominalReferenceVolts: 5,
-      lowest: 15,
-      highest: 115,
-      circuitLowVolts: 0.3,
-      circuitHighVolts: 4.75,
-      tolerance: { form: 'plus-minus', plusMinus: 1.8 },
-      differenceThatMatters: 6.8,
-      bias: 'pull-down',
-    },
+    profile: EXAMPLE_PROFILE,
     pins: [
       { terminal: '1', wire: 'reference', colour: 'grey' },
       { terminal: '2', wire: 'return', colour: 'brown' },
