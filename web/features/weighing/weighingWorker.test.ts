@@ -1,6 +1,7 @@
 import type { CaseFile } from '@lettura/core/reasoning';
 import { NO_WHAT_IF, type JobWeighing } from '@lettura/core/weighing';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { weigh as Weigh } from './weighingWorker.ts';
 import type { WeighingQuestion, WeighingReply, WeighingStop } from './weighingMessages.ts';
 
 /** Takes the place of the worker: keeps what it is asked, and answers when the test says so. */
@@ -20,7 +21,7 @@ class StandIn extends EventTarget {
   }
 }
 
-let weigh: typeof import('./weighingWorker.ts').weigh;
+let weigh: typeof Weigh;
 beforeEach(async () => {
   StandIn.made = [];
   vi.stubGlobal('Worker', StandIn);
