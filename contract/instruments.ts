@@ -17,6 +17,7 @@ const accuracy = z.discriminatedUnion('kind', [
     classPercent: z.number().min(0.01).max(20),
     spanKpa: z.number().min(0.01).max(400_000),
     divisionKpa: z.number().min(0.0001).max(100_000),
+    readTo: z.enum(['division', 'half', 'quarter']).optional(),
   }),
   z.strictObject({ kind: z.literal('live-data'), step: z.number().min(0.0001).max(1000) }),
 ]);

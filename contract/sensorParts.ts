@@ -35,6 +35,7 @@ export const companion = z.discriminatedUnion('kind', [
     pair: pairLaw,
     /** Whether each track has a reference and return of its own. */
     separateFeeds: z.boolean(),
+    limitPercentOfReference: z.number().min(0.1).max(50).optional(),
   }),
   z.strictObject({
     kind: z.literal('temperature'),

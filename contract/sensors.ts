@@ -3,7 +3,7 @@ import { MEASURAND_NAMES } from '@lettura/core/quantity';
 import {
   BIASES,
   HOT_ELEMENT_EXPONENTS,
-  isMonotone,
+  isCurve,
   isMonotonePolynomial,
   type SensorProfile,
 } from '@lettura/core/transfer';
@@ -41,8 +41,8 @@ const transfer = z.discriminatedUnion('form', [
       points: z.array(curvePoint).min(3).max(MOST_TABLE_POINTS).readonly(),
       ratiometric: z.boolean(),
     })
-    .refine(({ points }) => isMonotone(points), {
-      error: 'The points must rise or fall all the way, with no two at the same volts or value.',
+    .refine(({ points }) => isCurve(points), {
+      error: 'No value may stand in two points, and the volts must not be the same everywhere.',
       path: ['points'],
     }),
   z
@@ -87,6 +87,11 @@ const tolerance = z.discriminatedUnion('form', [
   }),
 ]);
 
+const rising = (error: string) =>
+  z
+    .strictObject({ lowest: volts, highest: volts })
+    .refine(({ lowest, highest }) => lowest < highest, { error });
+
 export const sensorProfile = z
   .strictObject({
     measures: z.enum(MEASURAND_NAMES),
@@ -99,6 +104,10 @@ export const sensorProfile = z
     tolerance,
     differenceThatMatters: width,
     bias: z.enum(BIASES),
+    outputVolts: rising('The output must run from lower to higher volts.').optional(),
+    supplyVolts: rising('The supply must run from lower to higher volts.').optional(),
+    fitUncertaintyVolts: z.number().min(0).max(16).optional(),
+    fittedTo: z.array(curvePoint).min(2).max(MOST_TABLE_POINTS).readonly().optional(),
   })
   .refine((profile) => profile.lowest < profile.highest, {
     error: 'The range must run from a lower to a higher value.',

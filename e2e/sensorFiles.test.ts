@@ -79,7 +79,7 @@ const DAMAGE: Damage[] = [
   ],
   ['50 MB', () => `{"x":"${'x'.repeat(50 * 1024 * 1024)}"}`, /The file has 50 MB; 8 MB is the most/u],
   [
-    'a table that turns round',
+    'a table with one value twice',
     () =>
       damaged((all) => {
         const table = {
@@ -88,13 +88,13 @@ const DAMAGE: Damage[] = [
           points: [
             { volts: 1, value: 10 },
             { volts: 2, value: 30 },
-            { volts: 3, value: 20 },
+            { volts: 3, value: 10 },
           ],
         };
-        const first = { ...all[0], name: 'Turner', profile: { ...profileOf(all[0] ?? {}), transfer: table } };
+        const first = { ...all[0], name: 'Twice', profile: { ...profileOf(all[0] ?? {}), transfer: table } };
         return [first];
       }),
-    /sensor 1, “Turner”: profile, transfer, points.*rise or fall all the way/su,
+    /sensor 1, “Twice”: profile, transfer, points.*stand in two points/su,
   ],
   [
     'an id used twice',

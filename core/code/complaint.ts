@@ -1,5 +1,5 @@
-import type { Companion } from '../companion/index.ts';
-import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '../positionPair/index.ts';
+import { pairLimitPercent, type Companion } from '../companion/index.ts';
+import { pairDeviation } from '../positionPair/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 
 /** What a control unit watches of one sensor: its signals, the supply it gives, and whether two tracks go together. */
@@ -37,7 +37,9 @@ export function limitsOf(
     case 'supply':
       return shares(SUPPLY_SHARES);
     case 'pair':
-      return [-PAIR_LIMIT_PERCENT_OF_REFERENCE, PAIR_LIMIT_PERCENT_OF_REFERENCE];
+      return companion?.kind === 'second-track'
+        ? [-pairLimitPercent(companion), pairLimitPercent(companion)]
+        : [-Infinity, Infinity];
   }
 }
 

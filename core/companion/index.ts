@@ -1,1 +1,1 @@
-export type { Companion } from './companion.ts';
+export { pairLimitPercent, type Companion, type SecondTrack } from './companion.ts';

@@ -2,12 +2,9 @@ import type { Companion } from '../companion/index.ts';
 import { keyOn, running, type Lane, type MachineState, type Target } from '../evidence/index.ts';
 import { expectedValue, withTolerance, type ValueBand, type ValueContext } from '../family/index.ts';
 import { isPressure, type Measurand } from '../quantity/index.ts';
+import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../supply/index.ts';
 import { expectedSecondTrack, expectedTemperatureSignal } from './secondSignal.ts';
 import { signalFromValue, type SensorProfile } from '../transfer/index.ts';
-
-/** Common practice: the reference is normal within ±0.1 V, the return within 50 mV of battery negative under load. */
-export const REFERENCE_TOLERANCE_VOLTS = 0.1;
-export const NORMAL_RETURN_VOLTS = 0.05;
 
 export interface Expectation {
   /** Volts, or the measurand's own unit. */
@@ -20,6 +17,10 @@ export interface Expectation {
 export interface ExpectationContext extends ValueContext {
   /** As measured at the plug, or the nominal value. */
   referenceVolts: number;
+  /** How far the reference may be off that; 0 where it was read. */
+  referenceDoubtVolts?: number | undefined;
+  /** As measured at the plug under load, or 0. */
+  returnVolts?: number | undefined;
   companion?: Companion | undefined;
   /** The signal as read at the plug in a state, where it was. */
   signalVolts?: (state: MachineState) => number | undefined;
@@ -158,7 +159,11 @@ function secondSignal(state: MachineState, context: ExpectationContext): Expecta
   const band = expectedSecondTrack(
     companion,
     first ? [first.lowest, first.highest] : [read as number],
-    referenceVolts,
+    {
+      referenceVolts,
+      referenceDoubtVolts: context.referenceDoubtVolts ?? 0,
+      returnVolts: context.returnVolts ?? 0,
+    },
     read !== undefined,
   );
   return volts(band.lowest, band.highest, band.reason);
@@ -175,10 +180,29 @@ function connectedSignal(state: MachineState, context: ExpectationContext): Expe
   const value = expectedValue(state, context);
   if (!value.ok) return undefined;
   const { lowest, highest, reason } = withTolerance(value.value, context);
-  const ends = [lowest, highest].map(
-    (end) => signalFromValue(end, context.referenceVolts, context.profile).signalVolts,
+  const { profile, referenceVolts, referenceDoubtVolts: doubt = 0 } = context;
+  const ends = [referenceVolts - doubt, referenceVolts + doubt].flatMap((supply) =>
+    [lowest, highest].map((end) =>
+      withinOutput(signalFromValue(end, supply, profile).signalVolts, supply, profile),
+    ),
   );
   return volts(Math.min(...ends), Math.max(...ends), sentence(reason));
+}
+
+/** No sensor gives more than its supply or less than its return, nor more than its electronics can. */
+function withinOutput(
+  signalVolts: number,
+  supplyVolts: number,
+  { transfer, outputVolts, nominalReferenceVolts }: SensorProfile,
+): number {
+  // A hot element is fed by the battery, but its output stage works into a five-volt input all the same.
+  const scale = supplyVolts / nominalReferenceVolts;
+  const lowest = Math.max(0, (outputVolts?.lowest ?? 0) * scale);
+  const highest =
+    transfer.form === 'hot-element' && !outputVolts
+      ? Infinity
+      : Math.min(supplyVolts, (outputVolts?.highest ?? Infinity) * scale);
+  return Math.min(Math.max(signalVolts, lowest), highest);
 }
 
 const volts = (lowest: number, highest: number, reason: string): Expectation => ({

@@ -1,7 +1,5 @@
 export {
   expectedReading,
-  NORMAL_RETURN_VOLTS,
-  REFERENCE_TOLERANCE_VOLTS,
   whyNoExpectation,
   type Expectation,
   type ExpectationContext,

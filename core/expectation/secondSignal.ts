@@ -1,5 +1,5 @@
-import type { Companion } from '../companion/index.ts';
-import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '../positionPair/index.ts';
+import { pairLimitPercent, type Companion, type SecondTrack } from '../companion/index.ts';
+import { pairDeviation } from '../positionPair/index.ts';
 import { temperatureSignalVolts } from '../thermistor/index.ts';
 
 /** A sensor in the engine bay is seldom just as warm as the air (common practice). */
@@ -11,21 +11,42 @@ export interface VoltBand {
   reason: string;
 }
 
+/** The supply that both tracks stand in. */
+export interface PairSupply {
+  referenceVolts: number;
+  /** How far the reference may be off that, where nobody read it. */
+  referenceDoubtVolts: number;
+  /** Of both tracks, where they share it. */
+  returnVolts: number;
+}
+
 /** Track 2 from what track 1 reads, or from where track 1 should be. */
 export function expectedSecondTrack(
-  { pair }: Extract<Companion, { kind: 'second-track' }>,
+  companion: SecondTrack,
   firstVolts: readonly number[],
-  referenceVolts: number,
+  { referenceVolts, referenceDoubtVolts, returnVolts }: PairSupply,
   measured: boolean,
 ): VoltBand {
-  const ends = firstVolts.map((volts) => pairDeviation(volts, 0, referenceVolts, pair).expectedSecondVolts);
-  const slack = (PAIR_LIMIT_PERCENT_OF_REFERENCE / 100) * referenceVolts;
+  const { pair, separateFeeds } = companion;
+  // What track 1 should be is said against its return; what it reads has the return in it.
+  const shift = measured && !separateFeeds ? returnVolts : 0;
+  const ends = [-referenceDoubtVolts, referenceDoubtVolts].flatMap((off) => {
+    const supply = referenceVolts + off - shift;
+    return firstVolts.map(
+      (volts) => shift + pairDeviation(volts - shift, 0, supply, pair).expectedSecondVolts,
+    );
+  });
+  const limitPercent = pairLimitPercent(companion);
+  const slack = (limitPercent / 100) * referenceVolts;
+  const limit = `within ${limitPercent} % of the reference${companion.limitPercentOfReference === undefined ? ' (the usual limit)' : ''}`;
+  const unread =
+    referenceDoubtVolts > 0 && pair.law === 'mirrored' ? '; the reference has not been read' : '';
   return {
-    lowest: Math.min(...ends) - slack,
-    highest: Math.max(...ends) + slack,
+    lowest: Math.max(Math.min(...ends) - slack, 0),
+    highest: Math.min(Math.max(...ends) + slack, referenceVolts + referenceDoubtVolts),
     reason: measured
-      ? `From track 1, which reads ${(firstVolts[0] as number).toFixed(2)} V here, within ${PAIR_LIMIT_PERCENT_OF_REFERENCE} % of the reference.`
-      : `From where track 1 should be, within ${PAIR_LIMIT_PERCENT_OF_REFERENCE} % of the reference.`,
+      ? `From track 1, which reads ${(firstVolts[0] as number).toFixed(2)} V here, ${limit}${unread}.`
+      : `From where track 1 should be, ${limit}${unread}.`,
   };
 }
 

@@ -13,10 +13,10 @@ export interface PairDeviation {
   deviationPercentOfReference: number;
 }
 
-/** Common practice: control units call a pair implausible from a few per cent of the reference on. */
+/** Common practice: control units call a pair implausible from a few per cent of the reference on. The sensor may say another limit. */
 export const PAIR_LIMIT_PERCENT_OF_REFERENCE = 4;
 
-/** Two tracks read at the same moment, against the same return. */
+/** Two tracks read at the same moment, each against its own return and in one supply. */
 export function pairDeviation(
   firstVolts: number,
   secondVolts: number,

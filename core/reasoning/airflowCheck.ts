@@ -54,7 +54,7 @@ export function flowAgainst(
   should: MeasuredValue,
 ): Result<
   Comparison & { own: MeasuredValue },
-  'no-signal-reading' | 'reference-missing' | 'not-a-flow-meter'
+  'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter'
 > {
   if (caseFile.family !== 'air-flow') {
     return fail('not-a-flow-meter', 'This sensor reports no air flow.', 'Compare it with a gauge instead.');

@@ -1,16 +1,15 @@
-import { sameDrive, sameTarget, type Evidence } from '../evidence/index.ts';
+import { sameDrive, sameTarget, type Evidence, type WireReading } from '../evidence/index.ts';
 import { liveDataStep } from '../family/index.ts';
 import {
   compareValues,
-  fromLimits,
   gaugeTerms,
   liveDataTerms,
   measuredValue,
+  wireTerms,
   type Comparison,
   type MeasuredValue,
 } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { readingLimitVolts } from './readingLimit.ts';
 
 /** One point read twice in the same state: the first and the last reading of it. */
 export interface BeforeAfter {
@@ -34,15 +33,7 @@ export function beforeAndAfter(caseFile: CaseFile): BeforeAfter[] {
   return groups.flatMap((group) => {
     const before = group[0] as Evidence;
     const after = group.at(-1) as Evidence;
-    return before === after
-      ? []
-      : [
-          {
-            before,
-            after,
-            comparison: compareValues(asMeasured(after, caseFile), asMeasured(before, caseFile), Infinity),
-          },
-        ];
+    return before === after ? [] : [{ before, after, comparison: change(before, after, caseFile) }];
   });
 }
 
@@ -52,19 +43,34 @@ const isRepeat = (a: Evidence, b: Evidence): boolean =>
   sameDrive(a.state, b.state) &&
   (a.kind !== 'gauge' || b.kind !== 'gauge' || a.basis === b.basis);
 
+/** What one instrument is off by both times is no doubt of the change. */
+function change(before: Evidence, after: Evidence, caseFile: CaseFile): Comparison {
+  const between = (from: MeasuredValue, to: MeasuredValue) => compareValues(to, from, Infinity);
+  if (before.kind === 'wire' && after.kind === 'wire') {
+    const input = (reading: WireReading) => ({
+      volts: reading.volts,
+      meter: reading.meter ?? caseFile.meter,
+    });
+    const terms = wireTerms([
+      { name: 'reading after', input: input(after), resultPerVolt: 1 },
+      { name: 'reading before', input: input(before), resultPerVolt: -1 },
+    ]);
+    return between(measuredValue(before.volts, []), measuredValue(after.volts, terms));
+  }
+  return between(asMeasured(before, caseFile), asMeasured(after, caseFile));
+}
+
 function asMeasured(reading: Evidence, caseFile: CaseFile): MeasuredValue {
   const { gauge, family } = caseFile;
   switch (reading.kind) {
     case 'wire':
-      return measuredValue(reading.volts, [
-        { source: 'meter', standardUncertainty: fromLimits(readingLimitVolts(reading, caseFile)) },
-      ]);
+      return measuredValue(reading.volts, []);
     case 'gauge':
       return measuredValue(reading.pressureKpa, gaugeTerms(reading.gauge ?? gauge));
     case 'scan':
       return measuredValue(
         reading.value,
-        liveDataTerms(reading.step ?? liveDataStep(family, reading.measures)),
+        liveDataTerms(reading.step ?? liveDataStep(family, reading.measures), 0),
       );
   }
 }

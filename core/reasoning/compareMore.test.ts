@@ -5,7 +5,11 @@ import { beforeAndAfter, trackPairIn } from './index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 let count = 0;
-const wire = (lane: 'signal' | 'second-signal' | 'reference', volts: number, state = koeo): Evidence => ({
+const wire = (
+  lane: 'signal' | 'second-signal' | 'reference' | 'return',
+  volts: number,
+  state = koeo,
+): Evidence => ({
   kind: 'wire',
   id: `w${++count}`,
   lane,
@@ -21,13 +25,13 @@ const mirrored = {
 test('tracks that make up the reference agree; one that is 6 % off disagrees, and it matters', () => {
   const good = [wire('reference', 5), wire('signal', 0.8), wire('second-signal', 4.21)];
   expect(trackPairIn(exampleCase(good, mirrored), koeo)).toMatchObject({
-    matters: false,
+    outcome: 'together',
     comparison: { outcome: 'agree' },
   });
-  const bad = [wire('reference', 5), wire('signal', 0.8), wire('second-signal', 4.5)];
+  const bad = [wire('reference', 5), wire('return', 0), wire('signal', 0.8), wire('second-signal', 4.5)];
   const pair = trackPairIn(exampleCase(bad, mirrored), koeo);
-  expect(pair?.deviationPercentOfReference).toBeCloseTo(6, 9);
-  expect(pair).toMatchObject({ matters: true, comparison: { outcome: 'disagree' } });
+  expect(pair?.deviationPercentOfReference).toBeCloseTo(6, 6);
+  expect(pair).toMatchObject({ outcome: 'apart', comparison: { outcome: 'disagree' } });
 });
 
 test('tracks read in different states are not set beside each other', () => {

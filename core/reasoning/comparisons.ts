@@ -1,9 +1,7 @@
 import { latest, sameDrive, type Drive, type GaugeReading, type ScanReading } from '../evidence/index.ts';
-import { liveDataStep } from '../family/index.ts';
 import { isPressure } from '../quantity/index.ts';
 import {
   compareValues,
-  liveDataTerms,
   measuredValue,
   SENSOR_TOLERANCE,
   type Comparison,
@@ -11,7 +9,9 @@ import {
 } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
-import { sensorValue } from './sensorValue.ts';
+import { liveValue, liveValueOfQuantity } from './liveValue.ts';
+import { signalAtPlug, valueOfSignal } from './sensorValue.ts';
+import { railInWords, signalAtRail } from './signalAtRail.ts';
 
 export type SourceName =
   | 'sensor'
@@ -36,36 +36,64 @@ export interface Pair {
 /** A return that shifts the reading by less than this share of what matters is not worth a line of its own. */
 const WORTH_TELLING_APART_SHARE = 0.075;
 
-/** Everything that tells what the sensor measures in one state, on one basis, and each against the sensor. */
-export function comparisonsIn(caseFile: CaseFile, drive: Drive): { sources: Source[]; pairs: Pair[] } {
-  const sensor = sensorValue(caseFile, drive);
-  const others = [
-    ...gaugeSources(caseFile, drive),
-    ...scanSource(caseFile, drive),
-    ...ambientSource(caseFile, drive),
-  ];
-  if (!sensor.ok) return { sources: others, pairs: [] };
+export interface Compared {
+  sources: Source[];
+  pairs: Pair[];
+  /** Why the signal that was read is no value to compare: it is past a limit of its circuit, or has no supply. */
+  noSensor?: string | undefined;
+}
+
+/**
+ * Everything that tells what the sensor measures in one state, on one basis, and each against the sensor; where no signal gives a
+ * value, against live data. A signal past a limit of its circuit is judged as that, and compared with nothing.
+ */
+export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
+  const scan = scanIn(caseFile, drive);
+  const mechanical = [...gaugeSources(caseFile, drive), ...ambientSource(caseFile, drive)];
+  const live: Source[] = scan ? [{ name: 'live data', measured: liveValue(caseFile, scan) }] : [];
+  const signal = signalAtPlug(caseFile.readings, drive);
+  const limit = caseFile.profile.differenceThatMatters;
+  const against = (a: Source, b: Source): Pair => {
+    const comparison = compareValues(a.measured, b.measured, limit);
+    return { a: a.name, b: b.name, comparison, matters: Math.abs(comparison.difference) > limit };
+  };
+  if (signal && signalAtRail(signal, caseFile)) {
+    // The unit may show a substituted value meanwhile: that is no witness of anything.
+    return { sources: [...mechanical, ...live], pairs: [], noSensor: railInWords(signal, caseFile) };
+  }
+  const sensor = signal && valueOfSignal(caseFile, signal);
+  if (!sensor?.ok) {
+    const noSensor = sensor && `${sensor.problem.message} ${sensor.problem.next}`;
+    if (!scan) return { sources: mechanical, pairs: [], noSensor };
+    const shown: Source = { name: 'live data', measured: liveValueOfQuantity(caseFile, scan) };
+    return {
+      sources: [...mechanical, shown],
+      pairs: mechanical.map((other) => against(shown, other)),
+      noSensor,
+    };
+  }
   const own: Source = { name: 'sensor', measured: sensor.value.own };
   // The unit does not see the sensor's return: with a raised one, the same signal is two values.
   const asSeen: Source = { name: 'signal as the unit sees it', measured: sensor.value.asSeen };
-  const limit = caseFile.profile.differenceThatMatters;
   const shiftedByReturn =
     Math.abs(own.measured.value - asSeen.measured.value) > WORTH_TELLING_APART_SHARE * limit;
-  const pairs = others.map((other): Pair => {
-    // Live data uses the sensor's own curve on what it sees, so the sensor's tolerance is no doubt there.
-    const live = other.name === 'live data';
-    const mine = live ? withoutTolerance(asSeen.measured) : own.measured;
-    const comparison = compareValues(mine, other.measured, limit);
-    const a = live && shiftedByReturn ? asSeen.name : own.name;
-    return { a, b: other.name, comparison, matters: Math.abs(comparison.difference) > limit };
-  });
-  return { sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others], pairs };
+  // Live data uses the sensor's own curve on what it sees, so the sensor's tolerance is no doubt there.
+  const believed = {
+    name: shiftedByReturn ? asSeen.name : own.name,
+    measured: withoutTolerance(asSeen.measured),
+  };
+  const others = [...mechanical, ...live];
+  return {
+    sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others],
+    pairs: others.map((other) => against(other.name === 'live data' ? believed : own, other)),
+  };
 }
 
-export const withoutTolerance = ({ value, terms }: MeasuredValue): MeasuredValue =>
+export const withoutTolerance = ({ value, terms, bound }: MeasuredValue): MeasuredValue =>
   measuredValue(
     value,
     terms.filter(({ source }) => source !== SENSOR_TOLERANCE),
+    bound,
   );
 
 function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Drive): Source[] {
@@ -81,20 +109,12 @@ function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Dr
   });
 }
 
-function scanSource({ readings, profile, family }: CaseFile, drive: Drive): Source[] {
-  const scan = latest(
+const scanIn = ({ readings, profile }: CaseFile, drive: Drive): ScanReading | undefined =>
+  latest(
     readings,
     (one): one is ScanReading =>
       one.kind === 'scan' && one.measures === profile.measures && sameDrive(one.state, drive),
   );
-  if (!scan) return [];
-  return [
-    {
-      name: 'live data',
-      measured: measuredValue(scan.value, liveDataTerms(scan.step ?? liveDataStep(family, profile.measures))),
-    },
-  ];
-}
 
 /** With the engine stopped, what is open to the air is at ambient pressure. */
 function ambientSource({ ambient, family, profile }: CaseFile, drive: Drive): Source[] {

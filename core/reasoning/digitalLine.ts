@@ -2,7 +2,7 @@ import { latestWire, sameState, type ScanReading } from '../evidence/index.ts';
 import { formatValue } from '../quantity/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { voltsInWords, type Remark } from './finding.ts';
-import { signalAtRail } from './signalFindings.ts';
+import { signalAtRail } from './signalAtRail.ts';
 
 /** The average of a line that goes to and fro moves less than this, whatever it says. */
 const STAYS_VOLTS = 0.1;

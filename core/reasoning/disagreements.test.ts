@@ -8,7 +8,11 @@ import { pumpState } from './pumpSweep.ts';
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
 let count = 0;
-const wire = (lane: 'signal' | 'second-signal', volts: number, state: MachineState): Evidence => ({
+const wire = (
+  lane: 'signal' | 'second-signal' | 'reference' | 'return',
+  volts: number,
+  state: MachineState,
+): Evidence => ({
   kind: 'wire',
   id: `w${++count}`,
   lane,
@@ -60,9 +64,14 @@ test('a throttle at half travel while the engine idles is told, from its newest 
 });
 
 test('each fault names the readings that show it', () => {
-  const readings = [wire('signal', 0.8, koeo), wire('second-signal', 3.5, koeo)];
+  const readings = [
+    wire('reference', 5, koeo),
+    wire('return', 0.01, koeo),
+    wire('signal', 0.8, koeo),
+    wire('second-signal', 3.5, koeo),
+  ];
   const [first] = disagreements(exampleCase(readings, pair));
-  expect(first?.readingIds).toEqual(readings.map(({ id }) => id));
+  expect(new Set(first?.readingIds)).toEqual(new Set(readings.map(({ id }) => id)));
 });
 
 test('pump steps are judged with the gauge that showed them: a coarse one cannot accuse the sensor', () => {

@@ -1,12 +1,12 @@
 import { driveWords, keyOn, sameDrive, type WireReading } from '../evidence/index.ts';
 import { expectedValue } from '../family/index.ts';
 import { formatValue } from '../quantity/index.ts';
-import { COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
+import { boundWords, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
 import { pumpPoint } from './pumpSweep.ts';
 import { valueOfSignal } from './sensorValue.ts';
-import { signalAtRail } from './signalFindings.ts';
+import { signalAtRail } from './signalAtRail.ts';
 import { sweepFaults } from './sweepEvidence.ts';
 import { trackPairIn } from './trackPair.ts';
 
@@ -34,7 +34,7 @@ function signalsByDrive({ readings }: CaseFile): WireReading[] {
 function ofTracks(caseFile: CaseFile): Remark[] {
   return signalsByDrive(caseFile).flatMap(({ state }) => {
     const pair = trackPairIn(caseFile, state);
-    if (!pair?.matters) return [];
+    if (pair?.outcome !== 'apart') return [];
     const sentence = `The tracks do not belong together (${driveWords(state)}): track 2 is ${Math.abs(pair.deviationPercentOfReference).toFixed(1)} % of the reference off.`;
     return [{ sentence, readingIds: pair.readingIds }];
   });
@@ -65,12 +65,16 @@ function ofStates(caseFile: CaseFile): Remark[] {
     if (!band.ok || signalAtRail(signal, caseFile)) return [];
     const sensor = valueOfSignal(caseFile, signal);
     if (!sensor.ok) return [];
-    const { value, expandedUncertainty } = sensor.value.own;
+    const { own } = sensor.value;
+    const { value, expandedUncertainty, bound } = own;
     const { lowest, highest } = band.value;
-    const away = Math.max(lowest - value, value - highest);
+    // A bound is away only on the side where it is one.
+    const below = bound === 'at-or-above' ? 0 : lowest - value;
+    const above = bound === 'at-or-below' ? 0 : value - highest;
+    const away = Math.max(below, above);
     if (away <= Math.max(expandedUncertainty, profile.differenceThatMatters)) return [];
     const show = (given: number) => formatValue(given, profile.measures, pressureUnit);
-    const sentence = `The sensor reads ${show(value)} (${driveWords(state)}); ${show(lowest)} to ${show(highest)} would be usual.`;
+    const sentence = `The sensor reads ${boundWords(own)}${show(value)} (${driveWords(state)}); ${show(lowest)} to ${show(highest)} would be usual.`;
     return [{ sentence, readingIds: [signal.id] }];
   });
 }

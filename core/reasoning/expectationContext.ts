@@ -1,5 +1,6 @@
 import { keyOn, latestWire, sameDrive } from '../evidence/index.ts';
 import type { ExpectationContext } from '../expectation/index.ts';
+import { REFERENCE_TOLERANCE_VOLTS } from '../supply/index.ts';
 import { LOWEST_USABLE_REFERENCE_VOLTS } from '../transfer/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
@@ -12,12 +13,9 @@ export function expectationContext({
   readings,
   displacementLitres,
 }: CaseFile): ExpectationContext {
-  const measured = latestWire(
-    readings,
-    'reference',
-    'plug',
-    (state) => keyOn(state) && state.plug === 'connected',
-  );
+  const loaded = (lane: 'reference' | 'return') =>
+    latestWire(readings, lane, 'plug', (state) => keyOn(state) && state.plug === 'connected');
+  const measured = loaded('reference');
   const usable = measured && measured.volts >= LOWEST_USABLE_REFERENCE_VOLTS;
   return {
     family,
@@ -29,5 +27,8 @@ export function expectationContext({
       latestWire(readings, 'signal', 'plug', (other) => other.plug === 'connected' && sameDrive(other, state))
         ?.volts,
     referenceVolts: usable ? measured.volts : profile.nominalReferenceVolts,
+    // Nobody read it: a sound unit may give a little less or more, and the expectation is as wide as that.
+    referenceDoubtVolts: usable ? 0 : REFERENCE_TOLERANCE_VOLTS,
+    returnVolts: loaded('return')?.volts ?? 0,
   };
 }

@@ -1,10 +1,18 @@
-import type { CheckId, OutcomeOf } from './checks.ts';
+/** What was found, as a name that code may compare: what was asked, and what the readings answer. */
+export type FindingCode =
+  | `reference-${'at-plug' | 'at-unit' | 'unplugged'}: ${'normal' | 'low' | 'missing' | 'high'}`
+  | `return-at-${'plug' | 'unit'}: ${'good' | 'raised' | 'floating'}`
+  | `signal-koeo: ${'as-expected' | 'shifted' | 'shifted-by-return' | 'shifted-perhaps-by-return' | 'low' | 'high'}`
+  | `signal-follows: ${'moves' | 'stuck'}`
+  | `signal-unit-vs-plug: ${'same' | 'differs'}`
+  | `signal-unplugged: ${'at-bias' | 'held-high' | 'held-low'}`
+  | `live-vs-plug: ${'agrees' | 'differs'}`
+  | `sensor-vs-gauge-${'hose' | 'manifold'}: ${'agree' | 'disagree' | 'disagree-by-return' | 'disagree-perhaps-by-return'}`
+  | `vacuum-at-${'hose' | 'manifold'}: ${'healthy' | 'low'}`;
 
-/** What readings say to one check, in plain words. */
+/** What readings say, in plain words. */
 export interface Finding {
-  check: CheckId;
-  /** More than one where the readings do not tell the answers apart. */
-  outcomes: readonly string[];
+  code: FindingCode;
   sentence: string;
   readingIds: readonly string[];
 }
@@ -15,12 +23,11 @@ export interface Remark {
   readingIds: readonly string[];
 }
 
-export const finding = <Id extends CheckId>(
-  check: Id,
-  outcomes: readonly OutcomeOf<Id>[],
-  sentence: string,
-  readingIds: readonly string[],
-): Finding => ({ check, outcomes, sentence, readingIds });
+export const finding = (code: FindingCode, sentence: string, readingIds: readonly string[]): Finding => ({
+  code,
+  sentence,
+  readingIds,
+});
 
 /** Volts as a technician says them: millivolts where they are small. */
 export function voltsInWords(volts: number): string {

@@ -8,12 +8,12 @@ import {
 } from '../evidence/index.ts';
 import { HEALTHY_IDLE_KPA_ABS } from '../family/index.ts';
 import { formatPressure } from '../quantity/index.ts';
-import { compareValues, type MeasuredValue } from '../uncertainty/index.ts';
+import { boundWords, compareValues, type MeasuredValue } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { finding, type Finding, type Remark } from './finding.ts';
 import { gaugeAgainstSensor } from './gaugePressure.ts';
 import { valueOfSignal } from './sensorValue.ts';
-import { signalAtRail } from './signalFindings.ts';
+import { signalAtRail } from './signalAtRail.ts';
 
 export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings: Finding[] = [];
@@ -29,7 +29,7 @@ export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remark
     }
     if (reading.state.engine === 'idle') findings.push(vacuumFinding(caseFile, tap, reading, gauge.value));
     const comparison = sensorAgainst(caseFile, tap, reading, gauge.value);
-    if (comparison) ('check' in comparison ? findings : remarks).push(comparison);
+    if (comparison) ('code' in comparison ? findings : remarks).push(comparison);
   }
   return { findings, remarks };
 }
@@ -51,8 +51,7 @@ function vacuumFinding(
   const shown = formatPressure(gauge.value, caseFile.pressureUnit);
   const limit = formatPressure(HEALTHY_IDLE_KPA_ABS.highest, caseFile.pressureUnit);
   return finding(
-    tap === 'manifold' ? 'vacuum-at-manifold' : 'vacuum-at-hose',
-    [low ? 'low' : 'healthy'],
+    `vacuum-at-${tap === 'manifold' ? 'manifold' : 'hose'}: ${low ? 'low' : 'healthy'}`,
     low
       ? `By the gauge the engine idles at ${shown} absolute, above the usual ${limit}: vacuum is low.`
       : `By the gauge the engine idles at ${shown} absolute: a healthy vacuum.`,
@@ -79,7 +78,7 @@ function sensorAgainst(
   const matters = caseFile.profile.differenceThatMatters;
   const readingIds = [...sensor.value.readingIds, reading.id];
   const show = (kpa: number) => formatPressure(kpa, caseFile.pressureUnit);
-  const pair = `sensor ${show(own.value)}, gauge ${show(gauge.value)} absolute`;
+  const pair = `sensor ${boundWords(own)}${show(own.value)}, gauge ${show(gauge.value)} absolute`;
   const comparison = compareValues(own, gauge, matters);
   if (comparison.outcome === 'cannot-tell') {
     return {
@@ -87,15 +86,18 @@ function sensorAgainst(
       readingIds,
     };
   }
-  const check = tap === 'manifold' ? 'sensor-vs-gauge-manifold' : 'sensor-vs-gauge-hose';
+  const check = `sensor-vs-gauge-${tap === 'manifold' ? 'manifold' : 'hose'}` as const;
   if (comparison.outcome === 'disagree' && Math.abs(comparison.difference) > matters) {
-    return assumed.includes('return')
-      ? finding(check, ['disagree', 'disagree-by-return'], `Sensor and gauge disagree: ${pair}.`, readingIds)
-      : finding(check, ['disagree'], `Sensor and gauge disagree: ${pair}.`, readingIds);
+    const perhaps = assumed.includes('return');
+    return finding(
+      `${check}: ${perhaps ? 'disagree-perhaps-by-return' : 'disagree'}`,
+      `Sensor and gauge disagree: ${pair}.${perhaps ? ' The return has not been measured: it could explain this.' : ''}`,
+      readingIds,
+    );
   }
   if (Math.abs(compareValues(asSeen, gauge, matters).difference) > matters) {
     const sentence = `Against its own return the sensor agrees with the gauge (${pair}): the return shifts it.`;
-    return finding(check, ['disagree-by-return'], sentence, readingIds);
+    return finding(`${check}: disagree-by-return`, sentence, readingIds);
   }
-  return finding(check, ['agree'], `Sensor and gauge agree: ${pair}.`, readingIds);
+  return finding(`${check}: agree`, `Sensor and gauge agree: ${pair}.`, readingIds);
 }

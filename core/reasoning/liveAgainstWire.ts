@@ -1,13 +1,13 @@
 import type { ScanReading, WireReading } from '../evidence/index.ts';
-import { liveDataStep } from '../family/index.ts';
-import { compareValues, liveDataTerms, measuredValue } from '../uncertainty/index.ts';
+import { compareValues } from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { withoutTolerance } from './comparisons.ts';
+import { liveValue } from './liveValue.ts';
 import { valueOfSignal } from './sensorValue.ts';
 
 /**
  * Live data against what stands on the wire, by the sensor's own curve on both sides, so that its tolerance is no doubt
- * here. Undefined where the reference is too low to convert with.
+ * here. Undefined where the reference is too low to convert with, and where the sensor only says on which side of an end it is.
  */
 export function liveAgainstWire(
   caseFile: CaseFile,
@@ -16,9 +16,14 @@ export function liveAgainstWire(
 ): { onWire: number; differs: boolean } | undefined {
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return undefined;
-  const { family, profile } = caseFile;
+  const { profile } = caseFile;
   const onWire = withoutTolerance(sensor.value.asSeen);
-  const shown = measuredValue(scan.value, liveDataTerms(scan.step ?? liveDataStep(family, profile.measures)));
-  const { difference } = compareValues(onWire, shown, profile.differenceThatMatters);
+  const { difference, ofBound, outcome } = compareValues(
+    onWire,
+    liveValue(caseFile, scan),
+    profile.differenceThatMatters,
+  );
+  // At the end of what the sensor can show only a value on the far side is another one.
+  if (ofBound && outcome === 'cannot-tell') return undefined;
   return { onWire: onWire.value, differs: Math.abs(difference) > profile.differenceThatMatters };
 }

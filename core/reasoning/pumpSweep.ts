@@ -1,6 +1,6 @@
 import { latestWire, type MachineState, type WireReading } from '../evidence/index.ts';
 import { expectedReading, type Expectation } from '../expectation/index.ts';
-import type { Result } from '../problem/index.ts';
+import { fail, type Result } from '../problem/index.ts';
 import { fromKpa, toKpa, type PressureUnit } from '../quantity/index.ts';
 import type { SensorProfile } from '../transfer/index.ts';
 import {
@@ -14,6 +14,7 @@ import {
 import type { CaseFile } from './caseFile.ts';
 import { expectationContext } from './expectationContext.ts';
 import { ambientPressure } from './gaugePressure.ts';
+import { railInWords, signalAtRail } from './signalAtRail.ts';
 import { valueOfSignal } from './sensorValue.ts';
 
 /** Deeper than this a hand pump gets slow, and its gauge ends soon (common practice). */
@@ -73,7 +74,12 @@ export interface PumpPoint {
   expected: Expectation | undefined;
   reading: WireReading | undefined;
   /** Sensor less pump, in the measurand's unit and basis; or why there is none. */
-  judged: Result<Comparison & { matters: boolean }, 'reference-missing'> | undefined;
+  judged:
+    | Result<
+        Comparison & { matters: boolean },
+        'reference-missing' | 'not-a-number' | 'circuit-low' | 'circuit-high'
+      >
+    | undefined;
 }
 
 /**
@@ -116,6 +122,8 @@ function judge(
   pump: Instrument<GaugeAccuracy>,
 ): PumpPoint['judged'] {
   const { profile, ambient } = caseFile;
+  const rail = signalAtRail(reading, caseFile);
+  if (rail) return fail(`circuit-${rail}`, railInWords(reading, caseFile), 'Follow the signal wire first.');
   const sensor = valueOfSignal(caseFile, reading);
   if (!sensor.ok) return sensor;
   const absolute = profile.measures === 'absolute-pressure';

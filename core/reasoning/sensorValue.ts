@@ -1,8 +1,22 @@
-import { keyOn, latestWire, sameDrive, type Drive, type WireReading } from '../evidence/index.ts';
+import { latestWire, sameDrive, type Drive, type Evidence, type WireReading } from '../evidence/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
-import { valueFromSignal, type WireVolts } from '../transfer/index.ts';
-import { measuredValue, signalTerms, type MeasuredValue } from '../uncertainty/index.ts';
+import {
+  curveOf,
+  valueFromSignal,
+  type Converted,
+  type SensorProfile,
+  type ValueStretch,
+  type WireVolts,
+} from '../transfer/index.ts';
+import {
+  inputLimitVolts,
+  measuredValue,
+  signalTerms,
+  type MeasuredValue,
+  type SignalWires,
+} from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { supplyOf } from './supplyOf.ts';
 
 /** In the unit of what the sensor measures. */
 export interface SensorValue {
@@ -14,6 +28,10 @@ export interface SensorValue {
   /** Wires whose value is taken for granted because nobody has measured them. */
   assumed: ('reference' | 'return')[];
   extrapolated: boolean;
+  /** The supply is not what the part is made for: nothing that it says is certain. */
+  supplyOutside: boolean;
+  /** Where one voltage means several values. */
+  several: ValueStretch | undefined;
   readingIds: string[];
 }
 
@@ -21,13 +39,8 @@ export interface SensorValue {
 export function sensorValue(
   caseFile: CaseFile,
   drive: Drive,
-): Result<SensorValue, 'no-signal-reading' | 'reference-missing'> {
-  const signal = latestWire(
-    caseFile.readings,
-    'signal',
-    'plug',
-    (state) => state.plug === 'connected' && sameDrive(state, drive),
-  );
+): Result<SensorValue, 'no-signal-reading' | 'reference-missing' | 'not-a-number'> {
+  const signal = signalAtPlug(caseFile.readings, drive);
   if (!signal)
     return fail(
       'no-signal-reading',
@@ -37,44 +50,59 @@ export function sensorValue(
   return valueOfSignal(caseFile, signal);
 }
 
+/** The newest signal at the plug in a drive, plug connected. */
+export const signalAtPlug = (readings: readonly Evidence[], drive: Drive): WireReading | undefined =>
+  latestWire(readings, 'signal', 'plug', (state) => state.plug === 'connected' && sameDrive(state, drive));
+
 /** The same for one signal reading, with the reference and return that belong to it. */
 export function valueOfSignal(
   caseFile: CaseFile,
   signal: WireReading,
-): Result<SensorValue, 'reference-missing'> {
-  const reference = supplyReading(caseFile, 'reference', signal);
-  const returned = supplyReading(caseFile, 'return', signal);
+): Result<SensorValue, 'reference-missing' | 'not-a-number'> {
+  const { profile } = caseFile;
+  const reference = supplyOf(caseFile, 'reference', signal.state);
+  const returned = supplyOf(caseFile, 'return', signal.state);
+  const inputs = {
+    signal: { volts: signal.volts, meter: signal.meter ?? caseFile.meter },
+    reference: reference.input,
+    return: returned.input,
+  };
   const wires = {
     signalVolts: signal.volts,
-    referenceVolts: reference?.volts ?? caseFile.profile.nominalReferenceVolts,
-    returnVolts: returned?.volts ?? 0,
+    referenceVolts: reference.input.volts,
+    returnVolts: returned.input.volts,
   };
-  const own = valueFromSignal(wires, caseFile.profile);
+  const own = valueFromSignal(wires, profile);
   if (!own.ok) return own;
-  const atGround = { ...wires, returnVolts: 0 };
-  const asSeen = valueFromSignal(atGround, caseFile.profile);
+  // The unit measures against its own ground: the sensor's return is none of its business.
+  const atGround = { ...inputs, return: { volts: 0, assumedWithinVolts: 0 } };
+  const asSeen = valueFromSignal({ ...wires, returnVolts: 0 }, profile);
   if (!asSeen.ok) return asSeen;
-  const meters = { signal: signal.meter ?? caseFile.meter, reference: reference?.meter ?? caseFile.meter };
-  const measured = (value: number, at: WireVolts) =>
-    measuredValue(value, signalTerms(at, caseFile.profile, meters));
+  const measured = ({ value, bound }: Converted, from: SignalWires) =>
+    measuredValue(bound?.value ?? value, signalTerms(from, profile), bound?.is);
   return ok({
-    own: measured(own.value.value, wires),
-    asSeen: measured(asSeen.value.value, atGround),
+    own: measured(own.value, inputs),
+    asSeen: measured(asSeen.value, atGround),
     wires,
-    assumed: [...(reference ? [] : (['reference'] as const)), ...(returned ? [] : (['return'] as const))],
+    assumed: [
+      ...(reference.reading ? [] : (['reference'] as const)),
+      ...(returned.reading ? [] : (['return'] as const)),
+    ],
     extrapolated: own.value.extrapolated,
-    readingIds: [signal, reference, returned].flatMap((reading) => (reading ? [reading.id] : [])),
+    supplyOutside: own.value.supplyOutside,
+    several: severalValues(inputs, profile),
+    readingIds: [signal, reference.reading, returned.reading].flatMap((reading) =>
+      reading ? [reading.id] : [],
+    ),
   });
 }
 
-/** Supply and return move little between key-on states; the same state is taken where there is one. */
-function supplyReading(caseFile: CaseFile, lane: 'reference' | 'return', { state }: WireReading) {
-  const loaded = (engineMatters: boolean) =>
-    latestWire(
-      caseFile.readings,
-      lane,
-      'plug',
-      (other) => other.plug === 'connected' && (engineMatters ? other.engine === state.engine : keyOn(other)),
-    );
-  return loaded(true) ?? loaded(false);
+/** Where the curve stands still or turns round: all values that this voltage can mean. */
+function severalValues(
+  { signal, reference, return: returned }: SignalWires,
+  profile: SensorProfile,
+): ValueStretch | undefined {
+  const { valuesAt } = curveOf(profile, reference.volts - returned.volts);
+  const stretch = valuesAt?.(signal.volts - returned.volts, inputLimitVolts(signal));
+  return stretch && stretch.highest > stretch.lowest ? stretch : undefined;
 }

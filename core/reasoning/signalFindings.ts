@@ -10,15 +10,20 @@ import {
 import { expectedValue, movedState, mustMove, type ExpectationFault } from '../family/index.ts';
 import { ok, type Result } from '../problem/index.ts';
 import { formatValue, isPressure, MEASURANDS } from '../quantity/index.ts';
-import { signalBand } from '../transfer/index.ts';
-import { compareValues, fromLimits, measuredValue, type MeasuredValue } from '../uncertainty/index.ts';
+import {
+  boundWords,
+  compareValues,
+  fromLimits,
+  measuredValue,
+  type MeasuredValue,
+} from '../uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
 import { liveAgainstWire } from './liveAgainstWire.ts';
 import { valueOfSignal, type SensorValue } from './sensorValue.ts';
 import { signalArrives } from './signalArrives.ts';
+import { signalAtRail } from './signalAtRail.ts';
 
 /** Less movement than this between a stopped and a running engine is no movement: 0.1 V is about 1 inHg. */
 const STUCK_VOLTS = 0.1;
@@ -46,12 +51,6 @@ const at = (caseFile: CaseFile, place: 'plug' | 'unit', engine: string): WireRea
     (state) => state.plug === 'connected' && state.engine === engine && !state.stimulus,
   );
 
-/** Whether the unit would call this signal a circuit fault, and so show a substituted value. */
-export function signalAtRail(signal: WireReading, caseFile: CaseFile): 'low' | 'high' | undefined {
-  const band = signalBand(signal.volts, caseFile.profile.nominalReferenceVolts, caseFile.profile);
-  return band === 'circuit-low' ? 'low' : band === 'circuit-high' ? 'high' : undefined;
-}
-
 function stoppedEngine(caseFile: CaseFile): Partial<Found> {
   const signal = at(caseFile, 'plug', 'koeo');
   if (!signal) return {};
@@ -59,7 +58,7 @@ function stoppedEngine(caseFile: CaseFile): Partial<Found> {
   const rail = signalAtRail(signal, caseFile);
   if (rail) {
     const sentence = `${said}: past the circuit-${rail} limit, no ${nounOf(caseFile)} gives that.`;
-    return { findings: [finding('signal-koeo', [rail], sentence, [signal.id])] };
+    return { findings: [finding(`signal-koeo: ${rail}`, sentence, [signal.id])] };
   }
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return { remarks: [{ sentence: sensor.problem.message, readingIds: [signal.id] }] };
@@ -105,8 +104,12 @@ function againstExpected(
   const matters = profile.differenceThatMatters;
   const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
   const seen = compareValues(asSeen, should.measured, matters);
-  const shown = `${said}: ${show(asSeen.value)}`;
+  const shown = `${said}: ${boundWords(asSeen)}${show(asSeen.value)}`;
   const manifold = family === 'manifold-pressure';
+  if (seen.outcome === 'cannot-tell' && seen.ofBound) {
+    const sentence = `${shown}, the end of what the sensor can show; it should be ${should.inWords}. These cannot be compared.`;
+    return { remarks: [{ sentence, readingIds }] };
+  }
   if (seen.outcome === 'cannot-tell') {
     return {
       remarks: [{ sentence: `${shown}; limited by ${seen.limitedBy}, these cannot tell.`, readingIds }],
@@ -114,18 +117,18 @@ function againstExpected(
   }
   if (seen.outcome === 'agree' || Math.abs(seen.difference) <= matters) {
     const sentence = `${shown}, ${manifold ? 'as ambient is' : 'as it should'}.`;
-    return { findings: [finding('signal-koeo', ['ambient'], sentence, readingIds)] };
+    return { findings: [finding('signal-koeo: as-expected', sentence, readingIds)] };
   }
   const away = `${shown}, but ${manifold ? 'ambient is' : 'it should be'} ${should.inWords}`;
   if (assumed.includes('return')) {
     const sentence = `${away}. The return has not been measured yet: it could explain this.`;
-    return { findings: [finding('signal-koeo', ['shifted', 'shifted-by-return'], sentence, readingIds)] };
+    return { findings: [finding('signal-koeo: shifted-perhaps-by-return', sentence, readingIds)] };
   }
   if (Math.abs(compareValues(own, should.measured, matters).difference) > matters) {
-    return { findings: [finding('signal-koeo', ['shifted'], `${away}.`, readingIds)] };
+    return { findings: [finding('signal-koeo: shifted', `${away}.`, readingIds)] };
   }
   const sentence = `${away}. Taken against its own return the sensor is right: the return shifts it.`;
-  return { findings: [finding('signal-koeo', ['shifted-by-return'], sentence, readingIds)] };
+  return { findings: [finding('signal-koeo: shifted-by-return', sentence, readingIds)] };
 }
 
 const nounOf = ({ profile }: CaseFile): string =>
@@ -154,8 +157,7 @@ function follows(caseFile: CaseFile): Partial<Found> {
   return {
     findings: [
       finding(
-        'signal-follows',
-        [stuck ? 'stuck' : 'moves'],
+        `signal-follows: ${stuck ? 'stuck' : 'moves'}`,
         stuck ? `The signal stays put: ${path}.` : `The signal moves ${path}.`,
         [stopped.id, driven.id],
       ),
@@ -173,8 +175,7 @@ function arrivesAtUnit(caseFile: CaseFile): Partial<Found> {
     return {
       findings: [
         finding(
-          'signal-unit-vs-plug',
-          [same ? 'same' : 'differs'],
+          `signal-unit-vs-plug: ${same ? 'same' : 'differs'}`,
           same ? `The signal arrives: ${pair}.` : `The signal does not arrive: ${pair}.`,
           [plug.id, unit.id],
         ),
@@ -207,7 +208,7 @@ function unplugged(caseFile: CaseFile): Partial<Found> {
     ? `${said}: the bias level. A short to that side would look the same.`
     : `${said}: something in the wiring holds it there.`;
   return {
-    findings: [finding('signal-unplugged', atBias ? ['at-bias', held] : [held], sentence, [reading.id])],
+    findings: [finding(`signal-unplugged: ${atBias ? 'at-bias' : held}`, sentence, [reading.id])],
   };
 }
 
@@ -238,8 +239,7 @@ function liveData(caseFile: CaseFile): Partial<Found> {
   return {
     findings: [
       finding(
-        'live-vs-plug',
-        [differs ? 'differs' : 'agrees'],
+        `live-vs-plug: ${differs ? 'differs' : 'agrees'}`,
         differs
           ? `Live data is not what is on the wire: ${pair}.`
           : `Live data shows what is on the wire: ${pair}.`,

@@ -7,7 +7,7 @@ import {
   type OhmsReading,
   type Place,
 } from '../evidence/index.ts';
-import { NORMAL_RETURN_VOLTS } from '../expectation/index.ts';
+import { NORMAL_RETURN_VOLTS } from '../supply/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { readingLimitVolts } from './readingLimit.ts';
 

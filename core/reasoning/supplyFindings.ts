@@ -6,7 +6,7 @@ import {
   type Place,
   type WireReading,
 } from '../evidence/index.ts';
-import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../expectation/index.ts';
+import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../supply/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { readingLimitVolts } from './readingLimit.ts';
 import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
@@ -41,9 +41,11 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
   const outcome = referenceOutcome(reading, caseFile);
   const words = { normal: 'normal', low: 'low', missing: 'missing', high: 'too high' }[outcome];
   const where = `${PLACE_WORDS[place]}${unloaded ? ' with the plug off' : ''}`;
-  return finding(check, [outcome], `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`, [
-    reading.id,
-  ]);
+  return finding(
+    `${check}: ${outcome}`,
+    `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`,
+    [reading.id],
+  );
 }
 
 /** The usual ±0.1 V, and beyond it only what the meter itself cannot explain. */
@@ -64,14 +66,14 @@ function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
   if (!reading) return undefined;
   const where = `Return at the ${PLACE_WORDS[place]} is ${voltsInWords(reading.volts)} under load`;
   if (returnIsGood(reading, caseFile)) {
-    return finding(`return-at-${place}`, ['near-zero'], `${where}: good.`, [reading.id]);
+    return finding(`return-at-${place}: good`, `${where}: good.`, [reading.id]);
   }
   if (place === 'plug' && Math.abs(reading.volts) > FLOATING_VOLTS) {
-    return finding('return-at-plug', ['floating'], `${where}: it floats, the wire is all but open.`, [
+    return finding('return-at-plug: floating', `${where}: it floats, the wire is all but open.`, [
       reading.id,
     ]);
   }
-  return finding(`return-at-${place}`, ['raised'], `${where}: raised, so there is resistance in the way.`, [
+  return finding(`return-at-${place}: raised`, `${where}: raised, so there is resistance in the way.`, [
     reading.id,
   ]);
 }

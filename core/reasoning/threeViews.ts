@@ -10,7 +10,7 @@ import type { CaseFile } from './caseFile.ts';
 import { liveAgainstWire } from './liveAgainstWire.ts';
 import { valueOfSignal } from './sensorValue.ts';
 import { signalArrives } from './signalArrives.ts';
-import { signalAtRail } from './signalFindings.ts';
+import { signalAtRail } from './signalAtRail.ts';
 
 export const VIEW_NAMES = ['plug', 'unit', 'live'] as const;
 export type ViewName = (typeof VIEW_NAMES)[number];

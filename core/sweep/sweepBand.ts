@@ -1,4 +1,5 @@
-import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE } from '../positionPair/index.ts';
+import { pairLimitPercent } from '../companion/index.ts';
+import { pairDeviation } from '../positionPair/index.ts';
 import { signalFromValue, toleranceAt } from '../transfer/index.ts';
 import type { SweepContext } from './findings/finding.ts';
 
@@ -32,7 +33,7 @@ export function sweepBand({ profile, companion, uses }: SweepContext): SweepBand
       },
     };
   if (signal >= 0 && second >= 0 && companion?.kind === 'second-track') {
-    const slack = (PAIR_LIMIT_PERCENT_OF_REFERENCE / 100) * reference;
+    const slack = (pairLimitPercent(companion) / 100) * reference;
     return {
       along: signal,
       up: second,

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
+import { boundOf, type Bound } from './rangeEnd.ts';
 import type { SensorProfile } from './sensorProfile.ts';
 
 /** Three wires against battery negative, in volts, at one place and in one state. */
@@ -12,16 +13,34 @@ export interface WireVolts {
 /** Below this a share of the reference is mostly noise, and the sensor's own stage does not work. */
 export const LOWEST_USABLE_REFERENCE_VOLTS = 3;
 
+/** A value out of a signal, with what keeps it from being a plain number. */
+export interface Converted {
+  /** In the measurand's unit, not clamped, so that a signal at a rail stays visible. */
+  value: number;
+  /** At or past an end: all that the signal says is on which side of it the value is. */
+  bound: Bound | undefined;
+  /** Past the range, whatever the reason. */
+  extrapolated: boolean;
+  /** The supply is not what the part is made for. */
+  supplyOutside: boolean;
+}
+
 /**
  * The value from the signal as the sensor makes it: against its own return, in its own supply.
  *
- * @returns in the measurand's unit; marked past the range, not clamped, so that a signal at a rail stays visible
- * Fails with `reference-missing` when there is no supply to take a share of.
+ * Fails with `reference-missing` when there is no supply to take a share of, and with `not-a-number` for volts that are none.
  */
 export function valueFromSignal(
   { signalVolts, referenceVolts, returnVolts }: WireVolts,
   profile: SensorProfile,
-): Result<{ value: number; extrapolated: boolean }, 'reference-missing'> {
+): Result<Converted, 'reference-missing' | 'not-a-number'> {
+  if (![signalVolts, referenceVolts, returnVolts].every(Number.isFinite)) {
+    return fail(
+      'not-a-number',
+      'One of the voltages is not a number: nothing follows from it.',
+      'Read it again and type what the meter shows.',
+    );
+  }
   const supplyVolts = referenceVolts - returnVolts;
   if (!(supplyVolts >= LOWEST_USABLE_REFERENCE_VOLTS)) {
     return fail(
@@ -30,10 +49,21 @@ export function valueFromSignal(
       'Find the missing supply first.',
     );
   }
-  const value = curveOf(profile, supplyVolts).valueAt(signalVolts - returnVolts);
-  const extrapolated = value < profile.lowest || value > profile.highest;
-  return ok({ value, extrapolated });
+  const ownVolts = signalVolts - returnVolts;
+  const bound = boundOf(ownVolts, supplyVolts, profile);
+  return ok({
+    value: curveOf(profile, supplyVolts).valueAt(ownVolts),
+    bound,
+    extrapolated: bound !== undefined,
+    supplyOutside: outsideSupply(supplyVolts, profile),
+  });
 }
+
+/** A hot element is fed by the battery, so that its reference says nothing of its supply. */
+const outsideSupply = (supplyVolts: number, { supplyVolts: made, transfer }: SensorProfile): boolean =>
+  made !== undefined &&
+  transfer.form !== 'hot-element' &&
+  (supplyVolts < made.lowest || supplyVolts > made.highest);
 
 /**
  * The value from a signal alone, with the nominal supply taken for granted: what a control unit makes of its input, and
@@ -50,9 +80,10 @@ export function signalFromValue(
   supplyVolts: number,
   profile: SensorProfile,
 ): { signalVolts: number; extrapolated: boolean } {
+  const rounding = 1e-9 * (profile.highest - profile.lowest);
   return {
     signalVolts: curveOf(profile, supplyVolts).voltsAt(value),
-    extrapolated: value < profile.lowest || value > profile.highest,
+    extrapolated: value < profile.lowest - rounding || value > profile.highest + rounding,
   };
 }
 

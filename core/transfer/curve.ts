@@ -1,4 +1,5 @@
 import { derivative, polynomialAt } from './polynomial.ts';
+import { isMonotone } from './isMonotone.ts';
 import { pchip } from './pchip.ts';
 import type {
   HotElementTransfer,
@@ -7,6 +8,7 @@ import type {
   TableTransfer,
 } from './sensorProfile.ts';
 import { solveMonotone } from './solveMonotone.ts';
+import { turningCurve, type ValueStretch } from './turningCurve.ts';
 
 /** A transfer function at one supply: signal volts against the sensor's own return, value in the measurand's unit. */
 export interface Curve {
@@ -15,6 +17,8 @@ export interface Curve {
   valuePerVoltAt(signalVolts: number): number;
   /** Volts of signal per volt of supply at this signal; zero where the output ignores the supply. */
   shareOfSupplyAt(signalVolts: number): number;
+  /** Where one voltage can mean several values: all of them, for any voltage within so much of this one. */
+  valuesAt?: ((signalVolts: number, withinVolts: number) => ValueStretch) | undefined;
 }
 
 /** Thousands of values in a row are asked for at one supply. */
@@ -68,11 +72,13 @@ type OwnCurve = Omit<Curve, 'shareOfSupplyAt'>;
 /** A ratiometric curve is noted at the nominal reference and stretches with the supply. */
 function scaled(own: OwnCurve, stretch: number | undefined, supplyVolts: number): Curve {
   if (stretch === undefined) return { ...own, shareOfSupplyAt: () => 0 };
+  const { valuesAt } = own;
   return {
     valueAt: (volts) => own.valueAt(volts / stretch),
     voltsAt: (value) => own.voltsAt(value) * stretch,
     valuePerVoltAt: (volts) => own.valuePerVoltAt(volts / stretch) / stretch,
     shareOfSupplyAt: (volts) => volts / supplyVolts,
+    valuesAt: valuesAt && ((volts, within) => valuesAt(volts / stretch, within / stretch)),
   };
 }
 
@@ -87,7 +93,26 @@ function bent(transfer: TableTransfer | PolynomialTransfer): OwnCurve {
   return curve;
 }
 
+/** Over this much a curve that turns is said to slope: at the turn itself it has no slope to divide by. */
+const SECANT_VOLTS = 0.01;
+
+function turning(table: TableTransfer): OwnCurve {
+  const { voltsAt, valuesAt } = turningCurve(table.points);
+  const valueAt = (volts: number): number => {
+    const { lowest, highest } = valuesAt(volts);
+    return (lowest + highest) / 2;
+  };
+  return {
+    valueAt,
+    voltsAt,
+    valuesAt,
+    valuePerVoltAt: (volts) =>
+      (valueAt(volts + SECANT_VOLTS) - valueAt(volts - SECANT_VOLTS)) / (2 * SECANT_VOLTS),
+  };
+}
+
 function tableCurve(table: TableTransfer): OwnCurve {
+  if (!isMonotone(table.points)) return turning(table);
   const points = [...table.points].sort((a, b) => a.volts - b.volts);
   const cubic = pchip(
     points.map(({ volts }) => volts),

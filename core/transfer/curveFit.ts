@@ -11,9 +11,11 @@ export interface CurveFit {
   standardUncertaintyVoltsAt(value: number): number;
   /** The place of a point that the others would not believe. Never dropped, only pointed out. */
   doubtful: number | undefined;
+  /** The volts stand still or turn round somewhere: one voltage then means several values. */
+  turns?: boolean;
 }
 
-export type FitFault = 'too-few-points' | 'flat-line' | 'not-monotone' | 'no-such-law';
+export type FitFault = 'too-few-points' | 'flat-line' | 'not-monotone' | 'not-a-curve' | 'no-such-law';
 
 /** How many different values the points have: no curve comes from fewer than its parameters. */
 export const distinctValues = (points: readonly { value: number }[]): number =>

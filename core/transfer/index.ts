@@ -12,7 +12,9 @@ export { HOT_ELEMENT_EXPONENTS } from './fitHotElement.ts';
 export { POLYNOMIAL_DEGREES } from './fitPolynomial.ts';
 export { toleranceAt, ROOM_CELSIUS } from './toleranceAt.ts';
 export { isMonotonePolynomial } from './polynomial.ts';
-export { isMonotone } from './isMonotone.ts';
+export { isCurve, isMonotone } from './isMonotone.ts';
+export { boundOf, type Bound } from './rangeEnd.ts';
+export { turningCurve, type TurningCurve, type ValueStretch } from './turningCurve.ts';
 export { pchip, type Pchip } from './pchip.ts';
 export {
   LOWEST_USABLE_REFERENCE_VOLTS,
@@ -20,6 +22,7 @@ export {
   valueFromSignal,
   valuesFromSignals,
   signalFromValue,
+  type Converted,
   type WireVolts,
 } from './convertSignal.ts';
 export {

@@ -20,7 +20,10 @@ export interface RatiometricTransfer {
   shareAtZero: number;
 }
 
-/** Points in any order, strictly monotone, joined by a monotone cubic in volts. */
+/**
+ * Points in any order, no value twice. Strictly monotone ones are joined by a monotone cubic in volts; where the volts stand
+ * still or turn round, by one in the value, and one voltage then means a stretch of values.
+ */
 export interface TableTransfer {
   form: 'table';
   points: readonly CurvePoint[];
@@ -81,4 +84,15 @@ export interface SensorProfile {
   /** A difference smaller than this changes no decision. */
   differenceThatMatters: number;
   bias: Bias;
+  /**
+   * Where the electronics saturate, in volts at the nominal reference; a reading there is only a bound. Left out, the ends
+   * of the range are taken.
+   */
+  outputVolts?: { lowest: number; highest: number } | undefined;
+  /** The supply that the part is made for; outside it nothing that it says is certain. */
+  supplyVolts?: { lowest: number; highest: number } | undefined;
+  /** Of a curve fitted to points: its standard uncertainty in volts, where it is known worst. */
+  fitUncertaintyVolts?: number | undefined;
+  /** The points that the curve was fitted to, as they were typed: they are shown again when it is changed. */
+  fittedTo?: readonly CurvePoint[] | undefined;
 }

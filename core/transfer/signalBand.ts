@@ -1,4 +1,5 @@
 import { signalFromValue } from './convertSignal.ts';
+import { boundOf } from './rangeEnd.ts';
 import type { SensorProfile } from './sensorProfile.ts';
 
 export type SignalBand = 'circuit-low' | 'in-range' | 'out-of-range' | 'circuit-high';
@@ -7,8 +8,7 @@ export type SignalBand = 'circuit-low' | 'in-range' | 'out-of-range' | 'circuit-
 export function signalBand(signalVolts: number, referenceVolts: number, profile: SensorProfile): SignalBand {
   if (signalVolts < profile.circuitLowVolts) return 'circuit-low';
   if (signalVolts > profile.circuitHighVolts) return 'circuit-high';
-  const [a, b] = validBandVolts(referenceVolts, profile);
-  return signalVolts >= a && signalVolts <= b ? 'in-range' : 'out-of-range';
+  return boundOf(signalVolts, referenceVolts, profile) ? 'out-of-range' : 'in-range';
 }
 
 /** The signal at both ends of the sensor's range, lower volts first: a falling sensor has them swapped. */

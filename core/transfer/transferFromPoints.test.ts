@@ -29,7 +29,8 @@ test('the same points as a plain line and as a table convert alike at the refere
 test.each([
   [points.slice(0, 1), 'line', 'too-few-points'],
   [points.slice(0, 2), 'table', 'too-few-points'],
-  [[...points, { value: 190, volts: 1 }], 'table', 'not-monotone'],
+  [[...points, { value: 100, volts: 1 }], 'table', 'not-a-curve'],
+  [points.map(({ value }) => ({ value, volts: 2.5 })), 'table', 'not-a-curve'],
   [points.map(({ value }) => ({ value, volts: 2.5 })), 'line', 'flat-line'],
 ] as const)('points that give no curve are refused with what to do (%#)', (given, form, code) => {
   const transfer = transferFromPoints(given, { ...choice, form });

@@ -3,7 +3,7 @@ import type { CurveFit, FitFault } from './curveFit.ts';
 import { fitHotElement } from './fitHotElement.ts';
 import { fitLine } from './fitLine.ts';
 import { fitPolynomial } from './fitPolynomial.ts';
-import { isMonotone } from './isMonotone.ts';
+import { isCurve, isMonotone } from './isMonotone.ts';
 import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
 
 export const SHAPES = ['line', 'table', 'polynomial', 'hot-element'] as const;
@@ -38,7 +38,7 @@ export function transferFromPoints(
 function throughEvery(
   points: readonly CurvePoint[],
   ratiometric: boolean,
-): Result<CurveFit, 'too-few-points' | 'not-monotone'> {
+): Result<CurveFit, 'too-few-points' | 'not-a-curve'> {
   if (points.length < 3) {
     return fail(
       'too-few-points',
@@ -46,20 +46,29 @@ function throughEvery(
       'Enter at least three points, or choose the straight line.',
     );
   }
-  if (!isMonotone(points)) {
-    return fail(
-      'not-monotone',
-      'The points turn round or repeat: one voltage would mean two values.',
-      'Look for the point that breaks the order.',
-    );
-  }
+  if (!isCurve(points)) return fail('not-a-curve', ...whyNoCurve(points));
   return ok({
     transfer: { form: 'table', points, ratiometric },
     residualVolts: points.map(() => 0),
     scatterVolts: 0,
     standardUncertaintyVoltsAt: () => 0,
     doubtful: undefined,
+    turns: !isMonotone(points),
   });
+}
+
+function whyNoCurve(points: readonly CurvePoint[]): [message: string, next: string] {
+  const seen = new Set<number>();
+  const twice = points.find(({ value }) => seen.size === seen.add(value).size);
+  return twice
+    ? [
+        `The value ${twice.value} stands in two points: one value cannot have two voltages.`,
+        'Keep the right one of the two, or their mean.',
+      ]
+    : [
+        `All points have the same ${points[0]?.volts} V: the signal says nothing of the value.`,
+        'Check the points: a dead sensor has no curve.',
+      ];
 }
 
 function straight(

@@ -14,6 +14,8 @@ export interface MeasuredValue {
   /** k = 2. */
   expandedUncertainty: number;
   terms: UncertaintyTerm[];
+  /** The value is only an end that it is at or past: a sensor at the end of its output says no more. */
+  bound?: 'at-or-below' | 'at-or-above' | undefined;
 }
 
 /** Only limits are known: a rectangular distribution, half-width / √3 (JCGM 100:2008, 4.3.7). */
@@ -24,10 +26,19 @@ export const toLimits = (standardUncertainty: number): number => standardUncerta
 export const fromResolution = (step: number): number => step / Math.sqrt(12);
 
 /** Independent contributions add as squares (JCGM 100:2008, 5.1.2). */
-export function measuredValue(value: number, terms: UncertaintyTerm[]): MeasuredValue {
+export function measuredValue(
+  value: number,
+  terms: UncertaintyTerm[],
+  bound?: MeasuredValue['bound'],
+): MeasuredValue {
   const variance = terms.reduce((sum, term) => sum + term.standardUncertainty ** 2, 0);
-  return { value, expandedUncertainty: COVERAGE_FACTOR * Math.sqrt(variance), terms };
+  const expandedUncertainty = COVERAGE_FACTOR * Math.sqrt(variance);
+  return { value, expandedUncertainty, terms, ...(bound ? { bound } : {}) };
 }
+
+/** Before a value that is only a bound; nothing before any other. */
+export const boundWords = ({ bound }: Pick<MeasuredValue, 'bound'>): string =>
+  bound === undefined ? '' : bound === 'at-or-below' ? 'at or below ' : 'at or above ';
 
 /** The largest doubts first, each with its share (0..1) of the whole variance. */
 export function budgetRows(terms: readonly UncertaintyTerm[]): (UncertaintyTerm & { share: number })[] {

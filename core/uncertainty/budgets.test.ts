@@ -15,7 +15,7 @@ import reference from './reference/budgets.json' with { type: 'json' };
 const meter = (percentOfReading: number, counts: number, displayCounts: number) => {
   const accuracy: MeterAccuracy = { kind: 'meter', percentOfReading, counts, displayCounts };
   const named = { name: 'meter', accuracy };
-  return { signal: named, reference: named };
+  return { signal: named, reference: { ...named, name: 'another meter' } };
 };
 const profile = (over: Partial<SensorProfile>): SensorProfile => ({ ...MPX4250A, ...over });
 const within = (plusMinus: number) => ({ form: 'plus-minus', plusMinus }) as const;
@@ -72,10 +72,18 @@ test.each(Object.keys(CASES) as (keyof typeof CASES)[])(
   (name) => {
     const [sensor, signalVolts, referenceVolts, meters] = CASES[name];
     const expected = reference[name];
-    const terms = signalTerms({ signalVolts, referenceVolts, returnVolts: 0 }, sensor, meters);
-    terms.forEach(({ standardUncertainty }, i) =>
-      expect(standardUncertainty).toBeCloseTo(expected.terms[i] ?? NaN, 6),
+    const terms = signalTerms(
+      {
+        signal: { volts: signalVolts, meter: meters.signal },
+        reference: { volts: referenceVolts, meter: meters.reference },
+        return: { volts: 0, assumedWithinVolts: 0 },
+      },
+      sensor,
     );
+    // What the reference does not move brings no term.
+    expected.terms
+      .filter((term) => term > 0)
+      .forEach((term, i) => expect(terms[i]?.standardUncertainty).toBeCloseTo(term, 6));
     expect(measuredValue(0, terms).expandedUncertainty).toBeCloseTo(expected.expanded, 6);
   },
 );
@@ -120,6 +128,6 @@ test('what would suffice really does: with that limit the instruments can tell',
 
 test('an En without measure is shown in words, never as infinity', () => {
   const exact = (value: number) => measuredValue(value, []);
-  expect(enInWords(compareValues(exact(1), exact(2), 1).en)).toBe('over 100');
-  expect(enInWords(compareValues(exact(1), exact(1), 1).en)).toBe('0.00');
+  expect(enInWords(compareValues(exact(1), exact(2), 1).en ?? NaN)).toBe('over 100');
+  expect(enInWords(compareValues(exact(1), exact(1), 1).en ?? NaN)).toBe('0.00');
 });

@@ -4,10 +4,12 @@ import type { GaugeAccuracy, Instrument, MeterAccuracy } from './instrumentTerms
 /** Common practice: what stands in a good workshop. The instruments' own papers overrule these. */
 export const COMMON_METER: Instrument<MeterAccuracy> = {
   name: 'meter',
+  assumed: true,
   accuracy: { kind: 'meter', percentOfReading: 0.5, counts: 2, displayCounts: 6000 },
 };
 export const COMMON_VACUUM_GAUGE: Instrument<GaugeAccuracy> = {
   name: 'gauge',
+  assumed: true,
   accuracy: {
     kind: 'gauge',
     classPercent: 1.6,

@@ -1,4 +1,5 @@
 export {
+  boundWords,
   budgetRows,
   COVERAGE_FACTOR,
   expandedWithBetter,
@@ -10,16 +11,18 @@ export {
   type UncertaintyTerm,
 } from './budget.ts';
 export { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from './commonInstruments.ts';
-export { compareValues, enInWords, type Comparison } from './compareValues.ts';
+export { compareValues, enInWords, OUTPUT_END, type Comparison } from './compareValues.ts';
 export {
   gaugeTerms,
   liveDataTerms,
   meterLimitVolts,
-  SENSOR_TOLERANCE,
-  signalTerms,
+  DIAL_SHARES,
   type Accuracy,
+  type DialReadTo,
   type GaugeAccuracy,
   type Instrument,
   type LiveDataAccuracy,
   type MeterAccuracy,
 } from './instrumentTerms.ts';
+export { SENSOR_TOLERANCE, SEVERAL_VALUES, signalTerms, type SignalWires } from './signalTerms.ts';
+export { inputLimitVolts, wireTerms, type WireInfluence, type WireInput } from './wireTerms.ts';

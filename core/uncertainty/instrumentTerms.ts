@@ -1,4 +1,3 @@
-import { curveOf, toleranceAt, type SensorProfile, type WireVolts } from '../transfer/index.ts';
 import { fromLimits, fromResolution, type UncertaintyTerm } from './budget.ts';
 
 /** A hand-held meter's statement: ±(% of reading + counts of the last digit). */
@@ -9,12 +8,17 @@ export interface MeterAccuracy {
   displayCounts: number;
 }
 
-/** A mechanical gauge or hand pump: accuracy class in % of span (EN 837-1), read to half a division. */
+/** How closely a dial can be read: wide divisions under a fine pointer to a quarter, narrow ones to the mark alone. */
+export const DIAL_SHARES = { division: 1, half: 1 / 2, quarter: 1 / 4 } as const;
+export type DialReadTo = keyof typeof DIAL_SHARES;
+
+/** A mechanical gauge or hand pump: accuracy class in % of span (EN 837-1), read to half a division unless it says else. */
 export interface GaugeAccuracy {
   kind: 'gauge';
   classPercent: number;
   spanKpa: number;
   divisionKpa: number;
+  readTo?: DialReadTo | undefined;
 }
 
 /** Live data: nothing is known but the step that the value moves in, in the measurand's unit. */
@@ -29,48 +33,24 @@ export type Accuracy = MeterAccuracy | GaugeAccuracy | LiveDataAccuracy;
 export interface Instrument<A extends Accuracy = Accuracy> {
   name: string;
   accuracy: A;
+  /** Nobody said what took the reading: its accuracy is taken for granted, and two such readings need not be of one instrument. */
+  assumed?: boolean | undefined;
 }
 
 /** Limits of error of a voltage on the range the meter picks by itself. */
-export function meterLimitVolts(volts: number, meter: MeterAccuracy): number {
+export const meterLimitVolts = (volts: number, meter: MeterAccuracy): number =>
+  gainLimitVolts(volts, meter) + countsLimitVolts(volts, meter);
+
+/** The part that grows with the reading, and is the same share of each reading of one meter. */
+export const gainLimitVolts = (volts: number, { percentOfReading }: MeterAccuracy): number =>
+  (Math.abs(volts) * percentOfReading) / 100;
+
+/** The part that comes from the last digits of the range, each reading by itself. */
+export function countsLimitVolts(volts: number, meter: MeterAccuracy): number {
   let rangeVolts = meter.displayCounts / 10_000; // the lowest range of a 6000-count meter is 600.0 mV
   while (rangeVolts < Math.abs(volts)) rangeVolts *= 10;
   const countVolts = rangeVolts / meter.displayCounts;
-  return (Math.abs(volts) * meter.percentOfReading) / 100 + meter.counts * countVolts;
-}
-
-export const SENSOR_TOLERANCE = 'sensor tolerance';
-
-/** Doubt of a value made from wire readings: meter on signal and reference, and the sensor's own limits. */
-export function signalTerms(
-  wires: WireVolts,
-  profile: SensorProfile,
-  meters: { signal: Instrument<MeterAccuracy>; reference: Instrument<MeterAccuracy> },
-): UncertaintyTerm[] {
-  const supplyVolts = wires.referenceVolts - wires.returnVolts;
-  const curve = curveOf(profile, supplyVolts);
-  const ownVolts = wires.signalVolts - wires.returnVolts;
-  const valuePerVolt = Math.abs(curve.valuePerVoltAt(ownVolts));
-  // A ratiometric output moves with its supply: ∂V/∂Vref is the share itself.
-  const shareOfSupply = Math.abs(curve.shareOfSupplyAt(ownVolts));
-  return [
-    {
-      source: SENSOR_TOLERANCE,
-      standardUncertainty: fromLimits(toleranceAt(curve.valueAt(ownVolts), profile)),
-    },
-    {
-      source: `${meters.signal.name} on the signal`,
-      standardUncertainty:
-        fromLimits(meterLimitVolts(wires.signalVolts, meters.signal.accuracy)) * valuePerVolt,
-    },
-    {
-      source: `${meters.reference.name} on the reference`,
-      standardUncertainty:
-        fromLimits(meterLimitVolts(wires.referenceVolts, meters.reference.accuracy)) *
-        shareOfSupply *
-        valuePerVolt,
-    },
-  ];
+  return meter.counts * countVolts;
 }
 
 export const gaugeTerms = ({ name, accuracy }: Instrument<GaugeAccuracy>): UncertaintyTerm[] => [
@@ -80,10 +60,24 @@ export const gaugeTerms = ({ name, accuracy }: Instrument<GaugeAccuracy>): Uncer
   },
   {
     source: `reading the dial of ${name}`,
-    standardUncertainty: fromResolution(accuracy.divisionKpa / 2),
+    standardUncertainty: fromResolution(accuracy.divisionKpa * DIAL_SHARES[accuracy.readTo ?? 'half']),
   },
 ];
 
-export const liveDataTerms = (step: number): UncertaintyTerm[] => [
+/** Common practice: what a unit's own ten-bit converter may be off by, in its counts over the reference. */
+const CONVERTER_COUNTS = 2;
+const CONVERTER_STEPS = 1023;
+
+/**
+ * Live data: the step it is shown in, and the converter of the unit that read the wire.
+ *
+ * @param valuePerReference the value that the whole reference stands for at this point of the curve: the slope per volt times
+ *   the reference; 0 where nothing is converted
+ */
+export const liveDataTerms = (step: number, valuePerReference: number): UncertaintyTerm[] => [
   { source: 'live data step', standardUncertainty: fromResolution(step) },
+  {
+    source: 'the unit’s converter (2 counts of 10 bits, assumed)',
+    standardUncertainty: fromLimits((CONVERTER_COUNTS / CONVERTER_STEPS) * Math.abs(valuePerReference)),
+  },
 ];

@@ -46,10 +46,12 @@ test('a class 1.6 gauge of 100 kPa span with 2 kPa divisions: 1.6/√3 and 1/√
 
 const named = { name: 'meter', accuracy: meter };
 test('the budget of 1.20 V on 4.95 V: sensor 3.45/√3, meter 0.008 V and 0.02675 V·0.2424 over 19.8 mV/kPa', () => {
-  const wires = { signalVolts: 1.2, referenceVolts: 4.95, returnVolts: 0 };
-  const kpa = signalTerms(wires, MPX4250A, { signal: named, reference: named }).map(
-    (term) => term.standardUncertainty,
-  );
+  const wires = {
+    signal: { volts: 1.2, meter: named },
+    reference: { volts: 4.95, meter: { ...named, name: 'other meter' } },
+    return: { volts: 0, assumedWithinVolts: 0 },
+  };
+  const kpa = signalTerms(wires, MPX4250A).map((term) => term.standardUncertainty);
   expect(kpa[0]).toBeCloseTo(1.9919, 4);
   expect(kpa[1]).toBeCloseTo(0.008 / Math.sqrt(3) / 0.0198, 9);
   expect(kpa[2]).toBeCloseTo(((0.02675 / Math.sqrt(3)) * (1.2 / 4.95)) / 0.0198, 4);

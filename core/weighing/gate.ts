@@ -1,6 +1,6 @@
 import { keyOn, type AnyEvidence, type Lane, type MachineState, type Place } from '../evidence/index.ts';
 import { movedState } from '../family/index.ts';
-import type { CaseFile } from '../reasoning/index.ts';
+import { feedIsGood, type CaseFile } from '../reasoning/index.ts';
 import { NEIGHBOURS_OFF, type Candidate } from './candidates.ts';
 import type { Decision } from './decisions.ts';
 import { decisionWords } from './decisionWords.ts';
@@ -30,11 +30,6 @@ const PLACE_LABELS: Record<Place, string> = {
   plug: 'Read at the sensor plug',
 };
 
-/** Common practice, with the error of a common meter: of the nominal reference, of battery voltage, against battery negative. */
-const REFERENCE_SHARES = [0.965, 1.035] as const;
-const LEAST_FEED_VOLTS = 10.5;
-const MOST_RETURN_VOLTS = 0.06;
-
 /**
  * What must have been read before a verdict on a decision, whatever the weights say: a part is condemned only with its supply
  * and return good at its plug, loaded, and its signal seen there; a wire, between two readings of it; a control unit, by its own
@@ -42,9 +37,13 @@ const MOST_RETURN_VOLTS = 0.06;
  */
 export function gateItems(
   { class: sort, id }: Decision,
-  { family, readings, isolation, profile }: CaseFile,
+  caseFile: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
+  const { family, readings, isolation } = caseFile;
+  // By the very limits that the lanes are drawn with: nothing is good in one place and suspect in the other.
+  const isGood = (reading: AnyEvidence, lane: Lane) =>
+    reading.kind === 'wire' && feedIsGood(lane, reading, caseFile);
   const taken = [...readings, ...isolation];
   const has = (lane: Lane) => wires.includes(lane);
   const newest = (lane: Lane, place: Place, state: MachineState) =>
@@ -57,13 +56,13 @@ export function gateItems(
   const good = (lane: Lane): GateItem => {
     const item = read(lane, 'plug', SUPPLY_LABELS[lane]!);
     const loaded = newest(lane, 'plug', KOEO);
-    if (!loaded || isGood(loaded, lane, profile.nominalReferenceVolts)) return item;
+    if (!loaded || isGood(loaded, lane)) return item;
     // A sensor may pull its own supply down: then it is back as soon as the plug is off.
     const unloaded = newest(lane, 'plug', PLUG_OFF);
     const label = 'Supply back with the plug off';
     if (lane.endsWith('return')) return { ...item, state: 'refuted' };
     if (!unloaded) return read(lane, 'plug', label, PLUG_OFF);
-    const isBack = isGood(unloaded, lane, profile.nominalReferenceVolts);
+    const isBack = isGood(unloaded, lane);
     return { ...item, label, state: isBack ? 'proven' : 'refuted' };
   };
   switch (sort) {
@@ -100,15 +99,6 @@ export function gateItems(
     case 'physical':
       return [];
   }
-}
-
-function isGood(reading: AnyEvidence, lane: Lane, nominalVolts: number): boolean {
-  if (reading.kind !== 'wire') return false;
-  const { volts } = reading;
-  if (lane.endsWith('return')) return Math.abs(volts) <= MOST_RETURN_VOLTS;
-  if (lane === 'battery-feed') return volts >= LEAST_FEED_VOLTS;
-  const [low, high] = REFERENCE_SHARES;
-  return volts >= low * nominalVolts && volts <= high * nominalVolts;
 }
 
 const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineState): boolean =>

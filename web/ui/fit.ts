@@ -1,8 +1,18 @@
 /** Where a value stands against what was expected of it. */
 export type Fit = 'as-expected' | 'below' | 'above';
 
-export const fitOf = (value: number, { lowest, highest }: { lowest: number; highest: number }): Fit =>
-  value < lowest ? 'below' : value > highest ? 'above' : 'as-expected';
+/** What is shown as inside is inside: half of the last digit that the band is written with. */
+const ROUNDING_VOLTS = 0.005;
+/** A band of millivolts is written in whole ones. */
+const MILLIVOLT_BAND_VOLTS = 0.6;
+
+export function fitOf(
+  value: number,
+  { lowest, highest, of }: { lowest: number; highest: number; of?: string },
+): Fit {
+  const slack = of !== 'volts' ? 0 : highest < MILLIVOLT_BAND_VOLTS ? ROUNDING_VOLTS / 10 : ROUNDING_VOLTS;
+  return value < lowest - slack ? 'below' : value > highest + slack ? 'above' : 'as-expected';
+}
 
 export const FIT_SIGNS: Record<Fit, string> = { 'as-expected': '✓', below: '▼', above: '▲' };
 export const FIT_WORDS: Record<Fit, string> = {

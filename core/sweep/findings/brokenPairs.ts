@@ -1,3 +1,4 @@
+import { pairLimitPercent } from '../../companion/index.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
 import { pairOverSweep } from '../pairOverSweep.ts';
 import type { Recording } from '../recording.ts';
@@ -11,7 +12,9 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
   if (companion?.kind !== 'second-track' || !first || !second) return [];
   // Where one track drops out the pair is broken as well: that is told once.
   const lost = [first, second].flatMap((track) => dropoutsIn(recording, track));
-  const { outside } = pairOverSweep(first, second, profile.nominalReferenceVolts, companion.pair);
+  const { outside } = pairOverSweep(first, second, profile.nominalReferenceVolts, companion.pair, {
+    limitPercentOfReference: pairLimitPercent(companion),
+  });
   const parted = outside.filter((one) => !lost.some(({ from, to }) => one.from <= to && one.to >= from - 1));
   return parted
     .slice(0, MOST_OF_A_KIND)

@@ -1,9 +1,8 @@
+import { REFERENCE_TOLERANCE_VOLTS } from '../../supply/index.ts';
 import { noiseOf } from '../noise.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
 import { clock, indexOf } from './words.ts';
-
-const REFERENCE_TOLERANCE_VOLTS = 0.1;
 
 export function wrongReference(recording: Recording, context: SweepContext): SweepFinding[] {
   const channel = indexOf(context, 'reference');

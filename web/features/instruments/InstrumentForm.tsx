@@ -13,13 +13,14 @@ import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { stored } from '../../app/stored.ts';
 import {
+  DIAL_READ_TO,
   emptyInstrument,
   instrumentText,
   readInstrumentText,
   textOfInstrument,
   type InstrumentText,
 } from './instrumentText.ts';
-import { SORT_WORDS } from './instrumentWords.ts';
+import { READ_TO_WORDS, SORT_WORDS } from './instrumentWords.ts';
 
 export interface InstrumentFormProps {
   /** The one to be changed; none for a new one. */
@@ -57,7 +58,7 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
     onDone(saved.data);
   };
   const refused = error ? requestProblem(error) : undefined;
-  const field = (name: Exclude<keyof InstrumentText, 'sort'>, label: string, type = 'text') => (
+  const field = (name: Exclude<keyof InstrumentText, 'sort' | 'readTo'>, label: string, type = 'text') => (
     <TextField
       size="small"
       type={type}
@@ -121,6 +122,21 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
           {field('classPercent', 'Class, % of span')}
           {field('division', `One division, ${unit}`)}
         </Pair>
+      )}
+      {pressure && (
+        <TextField
+          select
+          size="small"
+          label="Its dial can be read to"
+          value={text.readTo}
+          onChange={(event) => change({ readTo: event.target.value as InstrumentText['readTo'] })}
+        >
+          {DIAL_READ_TO.map((readTo) => (
+            <MenuItem key={readTo} value={readTo}>
+              {READ_TO_WORDS[readTo]}
+            </MenuItem>
+          ))}
+        </TextField>
       )}
       {text.sort === 'live-data' && field('step', 'The value moves in steps of (kPa, %, ° or g/s)')}
       <Pair>

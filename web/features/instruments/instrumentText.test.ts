@@ -26,6 +26,7 @@ test('a vacuum gauge in inHg: class of the span, which is the range', () => {
     classPercent: 1.6,
     spanKpa: toKpa(30, 'inHg'),
     divisionKpa: toKpa(0.5, 'inHg'),
+    readTo: 'half',
   });
 });
 

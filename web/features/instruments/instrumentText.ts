@@ -6,8 +6,11 @@ import {
   type NewInstrument,
 } from '@lettura/contract';
 import { fromKpa, PRESSURE_UNITS, toKpa, type PressureUnit } from '@lettura/core/quantity';
+import { DIAL_SHARES, type DialReadTo } from '@lettura/core/uncertainty';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
+
+export const DIAL_READ_TO = Object.keys(DIAL_SHARES) as [DialReadTo, ...DialReadTo[]];
 
 export const instrumentText = z.object({
   /** What pressures are typed in, from when the form was begun. */
@@ -21,6 +24,7 @@ export const instrumentText = z.object({
   lowest: z.string(),
   highest: z.string(),
   division: z.string(),
+  readTo: z.enum(DIAL_READ_TO).default('half'),
   step: z.string(),
   calibratedOn: z.string(),
   calibrationDue: z.string(),
@@ -42,6 +46,7 @@ export function emptyInstrument(sort: InstrumentSort, unit: PressureUnit): Instr
     lowest: sort === 'meter' ? '-600' : '0',
     highest: sort === 'meter' ? '600' : sort === 'live-data' ? '255' : '',
     division: '',
+    readTo: 'half',
     step: '1',
     calibratedOn: '',
     calibrationDue: '',
@@ -101,6 +106,7 @@ function accuracyFrom(text: InstrumentText, spanKpa: number): unknown {
         classPercent: numberIn(text.classPercent),
         spanKpa,
         divisionKpa: toKpa(numberIn(text.division), text.unit),
+        readTo: text.readTo,
       };
     case 'live-data':
       return { kind: 'live-data', step: numberIn(text.step) };
@@ -157,7 +163,11 @@ export function textOfInstrument(instrument: Instrument, unit: PressureUnit): In
         }
       : {}),
     ...(accuracy.kind === 'gauge'
-      ? { classPercent: String(accuracy.classPercent), division: shown(accuracy.divisionKpa) }
+      ? {
+          classPercent: String(accuracy.classPercent),
+          division: shown(accuracy.divisionKpa),
+          readTo: accuracy.readTo ?? 'half',
+        }
       : {}),
     ...(accuracy.kind === 'live-data' ? { step: String(accuracy.step) } : {}),
   };

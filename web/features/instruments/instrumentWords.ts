@@ -1,6 +1,6 @@
 import type { Instrument, InstrumentSort } from '@lettura/contract';
 import { formatPressure, type PressureUnit } from '@lettura/core/quantity';
-import { meterLimitVolts } from '@lettura/core/uncertainty';
+import { meterLimitVolts, type DialReadTo } from '@lettura/core/uncertainty';
 
 export const SORT_WORDS: Record<InstrumentSort, string> = {
   meter: 'Meter',
@@ -9,13 +9,19 @@ export const SORT_WORDS: Record<InstrumentSort, string> = {
   'live-data': 'Live data',
 };
 
+export const READ_TO_WORDS: Record<DialReadTo, string> = {
+  division: 'a whole division',
+  half: 'half a division',
+  quarter: 'a quarter of a division',
+};
+
 /** As it stands on the instrument's paper. */
 export function accuracyInWords({ accuracy }: Pick<Instrument, 'accuracy'>, unit: PressureUnit): string {
   switch (accuracy.kind) {
     case 'meter':
       return `±(${accuracy.percentOfReading} % of reading + ${accuracy.counts} counts), ${accuracy.displayCounts} counts`;
     case 'gauge':
-      return `class ${accuracy.classPercent}, division ${formatPressure(accuracy.divisionKpa, unit)}`;
+      return `class ${accuracy.classPercent}, division ${formatPressure(accuracy.divisionKpa, unit)}, read to ${READ_TO_WORDS[accuracy.readTo ?? 'half']}`;
     case 'live-data':
       return `steps of ${accuracy.step}`;
   }

@@ -93,8 +93,8 @@ function Report({ sheet }: { sheet: Sheet }) {
         </Box>
       )}
       <Box component="ul" sx={{ pl: 2.5 }}>
-        {findings.map(({ check, sentence }) => (
-          <li key={check}>{sentence}</li>
+        {findings.map(({ code, sentence }) => (
+          <li key={code}>{sentence}</li>
         ))}
       </Box>
 

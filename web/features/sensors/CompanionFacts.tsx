@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { Companion } from '@lettura/core/companion';
+import { pairLimitPercent, type Companion } from '@lettura/core/companion';
 import { temperatureSignalVolts, thermistorOhms } from '@lettura/core/thermistor';
 import type { SensorProfile } from '@lettura/core/transfer';
 import { NUMERALS } from '../../app/theme.ts';
@@ -27,7 +27,9 @@ export function CompanionFacts({ companion, profile }: { companion: Companion; p
             : `Track 1 is ${pair.ratio} times track 2${pair.offsetVolts === 0 ? '' : `, plus ${pair.offsetVolts} V`}.`}{' '}
           {separateFeeds
             ? 'Each track has its own reference and return.'
-            : 'Both share reference and return: both dead together points at a shared feed, also inside the housing.'}
+            : 'Both share reference and return: both dead together points at a shared feed, also inside the housing.'}{' '}
+          They may part by {pairLimitPercent(companion)} % of the reference
+          {companion.limitPercentOfReference === undefined ? ', the usual limit (common practice).' : '.'}
         </Typography>
       </Box>
     );

@@ -3,6 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
+import { PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
 import { COMPANION_KINDS, COMPANION_WORDS, type CompanionText } from './companionText.ts';
 import type { FieldsProps } from './fieldProps.ts';
 
@@ -42,6 +43,8 @@ export function CompanionFields({ text, change, problems }: FieldsProps) {
           {field('offset', 'plus … V')}
         </Box>
       )}
+      {track &&
+        field('limit', `Tracks may part by, % of the reference (empty: ${PAIR_LIMIT_PERCENT_OF_REFERENCE})`)}
       {track && (
         <FormControlLabel
           control={

@@ -62,6 +62,12 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
           {(2 * fit.standardUncertaintyVoltsAt(middle) * 1000).toFixed(0)} mV (k = 2).
         </Typography>
       )}
+      {fit?.turns && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          The volts stand still or turn round between these points: one voltage there means several values,
+          and a reading is then shown as a stretch. Look for a slip if that is not meant.
+        </Alert>
+      )}
       {fit?.doubtful !== undefined && doubtful && (
         <Alert severity="warning" sx={{ mt: 1 }}>
           The point {bare(doubtful.value)} {shownUnit(measures, unit)}, {doubtful.volts.toFixed(3)} V does not

@@ -65,6 +65,10 @@ export function LimitFields(props: FieldsProps) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
         <TextField {...bound(props, 'circuitLow', 'Circuit low below, V')} />
         <TextField {...bound(props, 'circuitHigh', 'Circuit high above, V')} />
+        <TextField {...bound(props, 'outputLow', 'Output goes down to, V (if known)')} />
+        <TextField {...bound(props, 'outputHigh', 'Output goes up to, V (if known)')} />
+        <TextField {...bound(props, 'supplyLow', 'Made for a supply from, V (if known)')} />
+        <TextField {...bound(props, 'supplyHigh', 'up to, V')} />
       </Box>
       <TextField
         select

@@ -28,6 +28,15 @@ const BIAS_WORDS = {
   unknown: 'not known',
 } as const;
 
+/** What the profile says of its electronics, where it does. */
+const madeFor = ({ outputVolts, supplyVolts }: Sensor['profile']): string =>
+  [
+    outputVolts
+      ? ` The output stops at ${outputVolts.lowest} V and ${outputVolts.highest} V: a reading there is a bound.`
+      : '',
+    supplyVolts ? ` Made for ${supplyVolts.lowest} to ${supplyVolts.highest} V of supply.` : '',
+  ].join('');
+
 /** One sensor: its curve and limits, its plug, and what it should read in each state and at each stimulus. */
 export function SensorFacts({ sensor }: { sensor: Sensor }) {
   const { profile, name, source, family, notes, pins, companion } = sensor;
@@ -96,7 +105,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         {toleranceInWords(profile, units)}. Reference {profile.nominalReferenceVolts.toFixed(2)} V, output{' '}
         {follows ? 'follows the reference' : 'does not follow the reference'}. Circuit low below{' '}
         {profile.circuitLowVolts.toFixed(2)} V, high above {profile.circuitHighVolts.toFixed(2)} V. Input{' '}
-        {BIAS_WORDS[profile.bias]}. A difference of {show(profile.differenceThatMatters)} matters.
+        {BIAS_WORDS[profile.bias]}.{madeFor(profile)} A difference of {show(profile.differenceThatMatters)} matters.
       </Typography>
       {fields}
       <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />

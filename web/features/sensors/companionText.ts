@@ -9,6 +9,8 @@ export const companionText = z.object({
   ratio: z.string(),
   offset: z.string(),
   separateFeeds: z.boolean(),
+  /** % of the reference; empty takes the usual limit. */
+  limit: z.string().default(''),
   ohms: z.string(),
   beta: z.string(),
   a: z.string(),
@@ -23,6 +25,7 @@ export const EMPTY_COMPANION: CompanionText = {
   ratio: '2',
   offset: '0',
   separateFeeds: false,
+  limit: '',
   ohms: '2000',
   beta: '3500',
   a: '0.001129241',
@@ -49,6 +52,7 @@ export function companionFrom(text: CompanionText): { companion?: Companion } {
           kind: 'second-track',
           pair: { law: 'mirrored' },
           separateFeeds: text.separateFeeds,
+          ...limitFrom(text.limit),
         },
       };
     case 'ratio':
@@ -57,6 +61,7 @@ export function companionFrom(text: CompanionText): { companion?: Companion } {
           kind: 'second-track',
           pair: { law: 'ratio', ratio: numberIn(text.ratio), offsetVolts: numberIn(text.offset) },
           separateFeeds: text.separateFeeds,
+          ...limitFrom(text.limit),
         },
       };
     case 'beta':
@@ -87,16 +92,20 @@ export function companionFrom(text: CompanionText): { companion?: Companion } {
   }
 }
 
+const limitFrom = (text: string) => (text.trim() === '' ? {} : { limitPercentOfReference: numberIn(text) });
+
 export function companionAsText(companion: Companion | undefined): CompanionText {
   if (!companion) return EMPTY_COMPANION;
   if (companion.kind === 'second-track') {
-    const { pair, separateFeeds } = companion;
+    const { pair, separateFeeds, limitPercentOfReference } = companion;
+    const limit = limitPercentOfReference === undefined ? '' : String(limitPercentOfReference);
     return pair.law === 'mirrored'
-      ? { ...EMPTY_COMPANION, kind: 'mirrored', separateFeeds }
+      ? { ...EMPTY_COMPANION, kind: 'mirrored', separateFeeds, limit }
       : {
           ...EMPTY_COMPANION,
           kind: 'ratio',
           separateFeeds,
+          limit,
           ratio: String(pair.ratio),
           offset: String(pair.offsetVolts),
         };

@@ -10,7 +10,18 @@ export interface FieldsProps {
   live: SensorReading['problems'];
 }
 
-type TextField = 'name' | 'source' | 'notes' | 'reference' | 'matters' | 'circuitLow' | 'circuitHigh';
+type TextField =
+  | 'name'
+  | 'source'
+  | 'notes'
+  | 'reference'
+  | 'matters'
+  | 'circuitLow'
+  | 'circuitHigh'
+  | 'outputLow'
+  | 'outputHigh'
+  | 'supplyLow'
+  | 'supplyHigh';
 
 /** A plain text field bound to the form. */
 export const bound = ({ text, change, problems }: FieldsProps, name: TextField, label: string) => ({

@@ -36,7 +36,7 @@ test.each([
   [{ source: '' }, 'source', 'where the points come from'],
   [{ points: '20 0.25\n60 x' }, 'points', 'Line 2'],
   [{ points: '20 0.25' }, 'points', 'no slope'],
-  [{ points: '20 1\n60 3\n90 2', form: 'table' }, 'points', 'turn round'],
+  [{ points: '20 1\n60 3\n60 2', form: 'table' }, 'points', 'stands in two points'],
   [{ points: '20 1\n60 3\n90 2\n95 2.5\n99 1.5', form: 'polynomial' }, 'points', 'turns round'],
   [{ form: 'hot-element' }, 'points', 'four different flows'],
   [{ reference: 'five' }, 'reference', '3 to 16'],

@@ -41,6 +41,11 @@ const sensorText = z.object({
   matters: z.string(),
   circuitLow: z.string(),
   circuitHigh: z.string(),
+  /** Where the electronics saturate, and the supply that the part is made for; empty where nobody knows. */
+  outputLow: z.string().default(''),
+  outputHigh: z.string().default(''),
+  supplyLow: z.string().default(''),
+  supplyHigh: z.string().default(''),
   bias: z.enum(BIASES),
   companion: companionText,
   pins: z.array(z.object({ terminal: z.string(), wire: z.enum(PIN_WIRES), colour: z.string() })),
@@ -64,6 +69,10 @@ export const emptySensor = (unit: PressureUnit): SensorText => ({
   matters: '',
   circuitLow: '0.2',
   circuitHigh: '4.8',
+  outputLow: '',
+  outputHigh: '',
+  supplyLow: '',
+  supplyHigh: '',
   bias: 'unknown',
   companion: EMPTY_COMPANION,
   pins: [],
@@ -150,9 +159,23 @@ function profileFrom(
     original.sensor.profile;
   const values = points.map(({ value }) => value);
   const range = untouched
-    ? { transfer: untouched.transfer, lowest: untouched.lowest, highest: untouched.highest }
+    ? {
+        transfer: untouched.transfer,
+        lowest: untouched.lowest,
+        highest: untouched.highest,
+        ...(untouched.fitUncertaintyVolts === undefined
+          ? {}
+          : { fitUncertaintyVolts: untouched.fitUncertaintyVolts }),
+        ...(untouched.fittedTo ? { fittedTo: untouched.fittedTo } : {}),
+      }
     : {
         transfer: fit.transfer,
+        ...(fit.transfer.form === 'table'
+          ? {}
+          : {
+              fittedTo: points,
+              fitUncertaintyVolts: worstDoubt(fit, values),
+            }),
         lowest: values.reduce((a, b) => Math.min(a, b)),
         highest: values.reduce((a, b) => Math.max(a, b)),
       };
@@ -172,8 +195,23 @@ function profileFrom(
           Math.max(0.02 * span, 2 * widthOf(tolerance, span))
         : fromShown(numberIn(text.matters), measures, unit),
     bias: text.bias,
+    ...bandFrom('outputVolts', text.outputLow, text.outputHigh),
+    ...bandFrom('supplyVolts', text.supplyLow, text.supplyHigh),
   };
 }
+
+/** Empty where both are: one alone is no band, and the check says so at the field. */
+const bandFrom = <Name extends 'outputVolts' | 'supplyVolts'>(name: Name, low: string, high: string) =>
+  low.trim() === '' && high.trim() === ''
+    ? {}
+    : ({ [name]: { lowest: numberIn(low), highest: numberIn(high) } } as Pick<SensorProfile, Name>);
+
+/** Points that are met exactly say nothing of the doubt between them: then there is none to add. */
+const worstDoubt = (fit: CurveFit, values: readonly number[]): number =>
+  values.reduce((worst, value) => {
+    const doubt = fit.standardUncertaintyVoltsAt(value);
+    return Number.isFinite(doubt) ? Math.max(worst, doubt) : worst;
+  }, 0);
 
 const CURVE_FIELDS = ['points', 'form', 'degree', 'ratiometric', 'reference', 'measures'] as const;
 
@@ -198,6 +236,11 @@ const FIELD_OF: Partial<Record<string, SensorField>> = {
   'profile.nominalReferenceVolts': 'reference',
   'profile.circuitLowVolts': 'circuitLow',
   'profile.circuitHighVolts': 'circuitHigh',
+  'profile.outputVolts.lowest': 'outputLow',
+  'profile.outputVolts': 'outputHigh',
+  'profile.supplyVolts.lowest': 'supplyLow',
+  'profile.supplyVolts': 'supplyHigh',
+  'profile.fittedTo': 'points',
   'profile.differenceThatMatters': 'matters',
   'profile.tolerance': 'tolerance',
   'profile.transfer': 'points',
@@ -220,6 +263,10 @@ const ADVICE: Partial<Record<SensorField, string>> = {
   reference: 'Enter the reference in volts, 3 to 16.',
   tolerance: 'Enter the maker’s limits, for example 2.',
   matters: 'Enter the difference that would change a decision, or leave it empty.',
+  outputLow: 'Enter volts, for example 0.25, or leave both empty.',
+  outputHigh: 'Enter volts above the lower one, for example 4.75, or leave both empty.',
+  supplyLow: 'Enter volts, for example 4.85, or leave both empty.',
+  supplyHigh: 'Enter volts above the lower one, for example 5.35, or leave both empty.',
   circuitLow: 'Enter volts, for example 0.2.',
   circuitHigh: 'Enter volts above the circuit-low limit, for example 4.8.',
 };

@@ -5,7 +5,7 @@ import { companionAsText } from './companionText.ts';
 import { emptySensor, type SensorText } from './sensorText.ts';
 import { toleranceAsText } from './toleranceText.ts';
 
-/** A sensor as its form would have been typed; a formula becomes points on it, from which it is found again. */
+/** A sensor as its form was typed; a formula that nobody fitted becomes points on it, from which it is found again. */
 export function textOfSensor(
   { name, family, source, notes, profile, companion, pins }: Sensor,
   unit: PressureUnit,
@@ -28,11 +28,17 @@ export function textOfSensor(
     matters: shown(differenceThatMatters),
     circuitLow: String(profile.circuitLowVolts),
     circuitHigh: String(profile.circuitHighVolts),
+    outputLow: end(profile.outputVolts?.lowest),
+    outputHigh: end(profile.outputVolts?.highest),
+    supplyLow: end(profile.supplyVolts?.lowest),
+    supplyHigh: end(profile.supplyVolts?.highest),
     bias: profile.bias,
     companion: companionAsText(companion),
     pins: pins.map((pin) => ({ ...pin })),
   };
 }
+
+const end = (volts: number | undefined): string => (volts === undefined ? '' : String(volts));
 
 /** Nine digits say the same number again, and never a power of ten that the form would not read. */
 const plain = (value: number): string => String(Number(value.toFixed(9)));
@@ -63,6 +69,7 @@ const POINTS_ON = { linear: 2, ratiometric: 2, polynomial: 9, 'hot-element': 9 }
 function pointsOn(profile: SensorProfile): readonly CurvePoint[] {
   const { transfer, lowest, highest, nominalReferenceVolts } = profile;
   if (transfer.form === 'table') return transfer.points;
+  if (profile.fittedTo) return profile.fittedTo;
   const curve = curveOf(profile, nominalReferenceVolts);
   const count = POINTS_ON[transfer.form];
   return Array.from({ length: count }, (_, i) => {

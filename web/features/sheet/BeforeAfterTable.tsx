@@ -39,7 +39,7 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
               <Numeral>{show(after, units)}</Numeral>
               <TableCell>
                 {comparison.outcome === 'disagree'
-                  ? `${comparison.difference > 0 ? '▲ risen' : '▼ fallen'}, En ${enInWords(comparison.en)}`
+                  ? `${comparison.difference > 0 ? '▲ risen' : '▼ fallen'}, En ${enInWords(comparison.en ?? 0)}`
                   : 'no change beyond the doubt'}
               </TableCell>
             </TableRow>

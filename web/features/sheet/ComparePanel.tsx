@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { driveWords, type MachineState } from '@lettura/core/evidence';
 import { formatValue, isPressure, MEASURANDS } from '@lettura/core/quantity';
 import { comparisonsIn, trackPairIn, type CaseFile } from '@lettura/core/reasoning';
-import { enInWords } from '@lettura/core/uncertainty';
+import { boundWords } from '@lettura/core/uncertainty';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { upperFirst, vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -16,6 +16,7 @@ import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
 import { pairInWords } from './pairInWords.ts';
+import { trackPairInWords } from './trackPairInWords.ts';
 
 export interface ComparePanelProps {
   caseFile: CaseFile;
@@ -25,7 +26,7 @@ export interface ComparePanelProps {
 
 /** Everything that tells the same quantity, on one basis, with the doubt of each; and what was read again later. */
 export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
-  const { sources, pairs } = comparisonsIn(caseFile, state);
+  const { sources, pairs, noSensor } = comparisonsIn(caseFile, state);
   const tracks = trackPairIn(caseFile, state);
   const { ambient, profile } = caseFile;
   const { measures } = profile;
@@ -35,7 +36,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h2">In one basis, {driveWords(state)}</Typography>
-        {sources.length === 0 && (
+        {sources.length === 0 && !noSensor && (
           <Typography>
             Nothing to compare yet in this state: read the signal at the sensor plug, and{' '}
             {isPressure(measures) ? 'a gauge or live data' : 'live data'}.
@@ -65,7 +66,10 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
                   <TableCell component="th" scope="row">
                     {upperFirst(name)}
                   </TableCell>
-                  <Numeral>{show(measured.value)}</Numeral>
+                  <Numeral>
+                    {upperFirst(boundWords(measured))}
+                    {show(measured.value)}
+                  </Numeral>
                   {absolute && (
                     <Numeral>{ambient ? vacuumInWords(measured.value, ambient, units) : '–'}</Numeral>
                   )}
@@ -81,26 +85,19 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
             {pairInWords(pair, measures, units)}
           </Typography>
         ))}
-        {sources.length > 0 && pairs.length === 0 && (
+        {noSensor && <Typography sx={{ mt: 1 }}>✕ {noSensor}</Typography>}
+        {sources.length > 0 && pairs.length === 0 && !noSensor && (
           <Typography sx={{ mt: 1 }}>
             {sources[0]?.name === 'sensor'
               ? 'Nothing beside the sensor yet: a comparison needs a second reading in this state.'
-              : 'The signal at the sensor plug is missing, or no value gives it.'}
+              : 'The signal at the sensor plug has not been read in this state.'}
           </Typography>
         )}
       </Box>
       {tracks && (
         <Box>
           <Typography variant="h2">Track against track</Typography>
-          <Typography>
-            {tracks.matters ? '✕ Do not belong together. ' : '✓ Belong together. '}
-            Track 1 reads {tracks.firstVolts.toFixed(3)} V and calls for{' '}
-            {tracks.expectedSecondVolts.toFixed(3)} V on track 2, which reads {tracks.secondVolts.toFixed(3)}{' '}
-            V: {Math.abs(tracks.deviationPercentOfReference).toFixed(1)} % of the reference{' '}
-            {tracks.deviationPercentOfReference < 0 ? 'low' : 'high'} (±
-            {(tracks.comparison.expandedUncertainty * 1000).toFixed(0)} mV, En{' '}
-            {enInWords(tracks.comparison.en)}).
-          </Typography>
+          <Typography>{trackPairInWords(tracks)}</Typography>
         </Box>
       )}
       {caseFile.family === 'air-flow' && (

@@ -173,8 +173,10 @@ function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowPro
 
 function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile, units: Units): string {
   if (!judged.ok) return judged.problem.message;
-  const { outcome, matters, difference, en } = judged.value;
-  const size = `${formatValue(Math.abs(difference), profile.measures, units.absolute)} ${difference < 0 ? 'below' : 'above'}, En ${enInWords(en)}`;
+  const { outcome, matters, difference, en, ofBound } = judged.value;
+  if (ofBound && outcome === 'cannot-tell')
+    return `? cannot tell: the sensor is at ${judged.value.limitedBy}`;
+  const size = `${ofBound ? 'at least ' : ''}${formatValue(Math.abs(difference), profile.measures, units.absolute)} ${difference < 0 ? 'below' : 'above'}${en === undefined ? '' : `, En ${enInWords(en)}`}`;
   if (outcome === 'cannot-tell') return `? cannot tell: ${size}; limit is ${judged.value.limitedBy}`;
   if (outcome === 'agree') return `✓ agrees: ${size}`;
   return matters ? `✕ disagrees: ${size}` : `~ off, too little to matter: ${size}`;

@@ -9,7 +9,7 @@ import {
   toKpaAbs,
 } from '@lettura/core/quantity';
 import { expectationContext, valueOfSignal, signalAtRail, type CaseFile } from '@lettura/core/reasoning';
-import type { MeasuredValue } from '@lettura/core/uncertainty';
+import { boundWords, type MeasuredValue } from '@lettura/core/uncertainty';
 import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -85,11 +85,20 @@ function signalAsValue(
     return `Past the circuit-${rail} limit: no ${isPressure(measures) ? 'pressure' : MEASURANDS[measures].words} gives that.`;
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return `${sensor.problem.message} ${sensor.problem.next}`;
-  const { own, assumed, extrapolated } = sensor.value;
+  const { own, assumed, several, supplyOutside } = sensor.value;
+  const { supplyVolts } = caseFile.profile;
   const doubt = formatValue(own.expandedUncertainty, measures, units.absolute);
+  const show = (value: number) => formatValue(value, measures, units.absolute);
+  const value = several
+    ? `anything from ${show(several.lowest)} to ${show(several.highest)}: the curve has this voltage more than once`
+    : own.bound
+      ? `${boundWords(own)}${inEveryBasis(own.value, caseFile, units)}: the end of what the sensor can show`
+      : `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`;
   return [
-    `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`,
-    extrapolated ? 'outside the sensor’s range' : '',
+    value,
+    supplyOutside && supplyVolts
+      ? `the part is made for ${supplyVolts.lowest} to ${supplyVolts.highest} V of supply: outside that nothing it says is certain`
+      : '',
     assumed.length > 0 ? `${assumed.join(' and ')} not measured yet, nominal taken` : '',
   ]
     .filter(Boolean)

@@ -41,9 +41,9 @@ const pad = (standing: Standing[], target: Target = signal, state = koeo) =>
   padIn({ standing, caseFile, unsentIds: new Set(['unsent']) }, target, state, units);
 
 test('before a reading a pad says what to expect', () => {
-  // By hand: 5·(0.004·100 − 0.04) = 1.80 V, ± √(3.45² + 0.3²) kPa · 20 mV = 69 mV.
-  expect(pad([])).toMatchObject({ expected: '1.73 to 1.87 V', value: undefined });
-  expect(pad([]).label).toBe('Signal at the sensor plug: expect 1.73 to 1.87 V');
+  // By hand: 4.9 and 5.1·(0.004·100 − 0.04) = 1.76 and 1.84 V, since nobody read the reference, ± √(3.45² + 0.3²) kPa · 20 mV = 69 mV.
+  expect(pad([])).toMatchObject({ expected: '1.70 to 1.91 V', value: undefined });
+  expect(pad([]).label).toBe('Signal at the sensor plug: expect 1.70 to 1.91 V');
 });
 
 test('the newest reading in the present state is pinned, with how it fits; another state’s stays in sight', () => {
@@ -63,7 +63,7 @@ test('the newest reading in the present state is pinned, with how it fits; anoth
 test('a reading of another state does not answer for this one', () => {
   expect(pad([taken('c', idle, 0.4)])).toMatchObject({
     value: undefined,
-    expected: '1.73 to 1.87 V',
+    expected: '1.70 to 1.91 V',
     elsewhere: '400 mV idle',
   });
 });

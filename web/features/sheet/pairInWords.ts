@@ -10,10 +10,14 @@ export function pairInWords(
   measures: Measurand,
   units: Units,
 ): string {
-  const { outcome, difference, expandedUncertainty, en, limitedBy, sufficientLimits } = comparison;
+  const { outcome, difference, expandedUncertainty, en, limitedBy, sufficientLimits, ofBound } = comparison;
   const show = (value: number) => formatValue(value, measures, units.absolute);
   const side = difference >= 0 ? 'above' : 'below';
-  const said = `${upperFirst(a)} is ${show(Math.abs(difference))} ${side} ${b} (±${show(expandedUncertainty)}, En ${enInWords(en)})`;
+  if (ofBound && outcome === 'cannot-tell')
+    return `? These cannot be compared. ${upperFirst(a)} or ${b} is at ${limitedBy}: it tells a side, and no number.`;
+  const size = `${ofBound ? 'at least ' : ''}${show(Math.abs(difference))}`;
+  const doubt = `±${show(expandedUncertainty)}${en === undefined ? '' : `, En ${enInWords(en)}`}`;
+  const said = `${upperFirst(a)} is ${size} ${side} ${b} (${doubt})`;
   switch (outcome) {
     case 'agree':
       return `✓ Agree. ${said}.`;
