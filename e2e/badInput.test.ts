@@ -43,11 +43,11 @@ test('what a value would mean shows while it is typed, before it is saved', asyn
 test('a malformed altitude keeps the text and says what to enter', async () => {
   await section(page, 'Ambient');
   await page.getByRole('button', { name: 'Altitude' }).click();
-  await page.getByLabel('Altitude in m').fill('high up');
+  await page.getByLabel('Altitude, m or ft').fill('high up');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();
   await page.getByText('“high up” is not an altitude. Enter metres above sea level').waitFor();
-  expect(await page.getByLabel('Altitude in m').inputValue()).toBe('high up');
-  await page.getByLabel('Altitude in m').fill('250');
+  expect(await page.getByLabel('Altitude, m or ft').inputValue()).toBe('high up');
+  await page.getByLabel('Altitude, m or ft').fill('250');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();
   await page.getByRole('button', { name: /^Ambient 98\.4 kPa/u }).waitFor(); // US Standard Atmosphere 1976 at 250 m
 });

@@ -31,7 +31,7 @@ export async function openJob(page: Page, url: string, job: NewJob): Promise<voi
         .getByLabel(/pressure/iu)
         .last()
         .fill(pressure);
-    if (altitude) await page.getByLabel('Altitude in m').fill(altitude);
+    if (altitude) await page.getByLabel('Altitude, m or ft').fill(altitude);
   }
   await page.getByRole('button', { name: 'Open job' }).click();
   await page.getByRole('region', { name: 'Next reading' }).waitFor();

@@ -73,6 +73,11 @@ test.each([
   ['', 'no-target'],
   ['constructor 2.31', 'no-target'],
   ['sig 2.31 toString', 'unknown-unit'],
+  ['sig ret 0.5', 'two-targets'],
+  ['gauge sig 16', 'two-targets'],
+  ['scan gauge 47 kPa', 'wrong-basis'],
+  ['sig 2 vac', 'wrong-basis'],
+  ['gauge 1,013 mbar', 'two-readings'],
 ] as const)('"%s" is refused as %s', (text, code) => {
   expect(value(text)).toMatchObject({ code });
 });
@@ -108,4 +113,18 @@ test('a second signal and a battery feed have names of their own, and 12 V on a 
   expect(value('sig2 4.2')).toMatchObject({ lane: 'second-signal', place: 'plug', volts: 4.2 });
   expect(value('feed 12.4')).toMatchObject({ lane: 'battery-feed', warnings: [] });
   expect(value('sig 12.4')).toMatchObject({ warnings: [{ code: 'millivolts-suspected' }] });
+});
+
+test('“vacuum 16” is a gauge, whatever wire is in hand, and never 16 V on the signal', () => {
+  const entry = value('vacuum 16', { ...none, gaugeUnit: 'inHg', selected: signalAtPlug });
+  expect(entry).toMatchObject({ kind: 'gauge', basis: 'vacuum', tap: 'sensor-hose' });
+  expect('pressureKpa' in entry && entry.pressureKpa).toBeCloseTo(54.18, 2);
+  expect(value('vacuum 16', { ...none, measures: 'position', selected: signalAtPlug })).toMatchObject({
+    code: 'no-target',
+  });
+});
+
+test('a minus on a wire says what the reading is with the leads exchanged', () => {
+  const entry = value('ref -5.01');
+  expect('warnings' in entry && entry.warnings[0]?.message).toContain('exchanged this is 5.01 V');
 });

@@ -22,7 +22,7 @@ export type Entry =
   | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
 
 export type EntryFault =
-  ReadingFault | 'no-target' | 'wrong-basis' | 'place-needs-wire' | 'one-place' | 'not-ohms';
+  ReadingFault | 'no-target' | 'two-targets' | 'wrong-basis' | 'place-needs-wire' | 'one-place' | 'not-ohms';
 
 export interface EntryDefaults {
   /** The point in hand: where a bare number goes. */
@@ -96,6 +96,8 @@ interface Words {
   tap?: GaugeTap;
   basis?: PressureBasis;
   value: string;
+  /** Named beside another: only one place is read at a time. */
+  second?: string;
 }
 
 /**
@@ -106,9 +108,16 @@ interface Words {
 export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
   const { selected, pressureUnit, gaugeUnit, measures, highestKpa } = defaults;
   const words = sortWords(text);
+  if (words.second !== undefined) {
+    return fail(
+      'two-targets',
+      `That names two things at once, and “${words.second}” is the second.`,
+      'Type one a line: sig 0.5, then ret 0.02. Volts from one wire to another are under Isolate.',
+    );
+  }
   if (words.lane && words.place && words.toPlace)
     return stretchEntry(words.lane, words.place, words.toPlace, words.value);
-  const target = targetOf(words, selected);
+  const target = targetOf(words, selected, measures);
   if (!target.ok) return target;
   if (target.value.kind === 'wire') {
     const reading = parseReading(words.value, 'V');
@@ -159,9 +168,11 @@ function sortWords(text: string): Words {
     if (name === 'gauge' && words.pressure) words.basis = 'gauge';
     else if (name === 'manifold') words.tap = 'manifold';
     else if (name === 'hose') words.tap = 'sensor-hose';
+    else if (lane && (words.lane || words.pressure)) words.second = word;
     else if (lane) words.lane = lane;
     else if (place && words.place) words.toPlace = place;
     else if (place) words.place = place;
+    else if (pressure && (words.lane || words.pressure)) words.second = word;
     else if (pressure) words.pressure = pressure;
     else if (basis) words.basis = basis;
     else rest.push(word);
@@ -214,7 +225,23 @@ export function betweenEntry(
 
 type EntryTarget = Target | { kind: 'ambient' };
 
-function targetOf(words: Words, selected: Target | undefined): Result<EntryTarget, EntryFault> {
+function targetOf(
+  words: Words,
+  selected: Target | undefined,
+  measures: Measurand,
+): Result<EntryTarget, EntryFault> {
+  const ofPressure = words.basis ?? (words.tap && 'a gauge');
+  if (ofPressure && words.lane)
+    return fail(
+      'wrong-basis',
+      `“${ofPressure}” belongs to a pressure, and a wire has volts.`,
+      'Type the wire and its volts, or the gauge: gauge 16.5 inHg vac.',
+    );
+  // A basis alone can only be of a gauge, whatever wire is in hand: “vacuum 16” is not 16 V.
+  if (ofPressure && !words.pressure && selected?.kind !== 'gauge' && selected?.kind !== 'scan')
+    return isPressure(measures)
+      ? ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' })
+      : fail('no-target', 'What showed that pressure?', 'Name it: gauge manifold 16.5 inHg vac.');
   if (words.lane) return ok({ kind: 'wire', lane: words.lane, place: words.place ?? 'plug' });
   if (words.place) {
     if (selected?.kind === 'wire') return ok({ ...selected, place: words.place });

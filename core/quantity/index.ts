@@ -20,6 +20,8 @@ export {
   type TemperatureUnit,
 } from './otherUnits.ts';
 export { ohmsInWords } from './ohmsInWords.ts';
+export { oneNumber } from './oneNumber.ts';
+export { parseAltitude } from './parseAltitude.ts';
 export { parseOhms } from './parseOhms.ts';
 export { parseReading, type ParsedReading, type ReadingUnit, type ReadingWarning } from './parseReading.ts';
 export {
@@ -41,6 +43,7 @@ export {
 export {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,
+  seaLevelPressureKpa,
   standardPressureKpaAbs,
   stationPressureKpaAbs,
 } from './standardAtmosphere.ts';

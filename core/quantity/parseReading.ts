@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../problem/index.ts';
+import { oneNumber } from './oneNumber.ts';
 import { GRAMS_PER_SECOND_PER_UNIT } from './otherUnits.ts';
 import { toKpa, PRESSURE_UNITS, type PressureUnit } from './pressureUnits.ts';
 
@@ -18,7 +19,13 @@ export interface ParsedReading {
 }
 
 export type ReadingFault =
-  'empty-reading' | 'not-a-number' | 'wrong-quantity' | 'over-range' | 'value-out-of-range' | 'unknown-unit';
+  | 'empty-reading'
+  | 'not-a-number'
+  | 'two-readings'
+  | 'wrong-quantity'
+  | 'over-range'
+  | 'value-out-of-range'
+  | 'unknown-unit';
 
 /** What the inputs of a hand-held meter on a vehicle can meet; anything past it is a slip of the finger. */
 const VOLTS_RANGE = [-30, 60] as const;
@@ -55,8 +62,19 @@ const ELECTRICAL = new Map<string, { quantity: 'volts' | 'ohms'; factor: number 
 );
 
 const pressureUnitNamed = (name: string): PressureUnit | undefined => {
-  const plain = name.replace(/["”″]/u, 'in').replace('²', '2').replace('₂', '2').toLowerCase();
-  return PRESSURE_UNITS.find((unit) => unit.replace('²', '2').toLowerCase() === plain);
+  const plain = name
+    .replace(/["”″]/u, 'in')
+    .replace('²', '2')
+    .replace('₂', '2')
+    .replace(/[()\s]/gu, '')
+    .toLowerCase();
+  return PRESSURE_UNITS.find(
+    (unit) =>
+      unit
+        .replace('²', '2')
+        .replace(/[()\s]/gu, '')
+        .toLowerCase() === plain,
+  );
 };
 
 const electricalNamed = (name: string) => {
@@ -91,9 +109,11 @@ export function parseReading(
   const match = NUMBER.exec(trimmed);
   if (!match) return fail('not-a-number', `"${trimmed}" is not a number.`, exampleFor(expected));
   const [, sign, digits, unitText] = match as unknown as [string, string, string, string];
-  const magnitude = Number(digits.replace(',', '.'));
-  const signed = sign === '' || sign === '+' ? magnitude : -magnitude;
   const unit = unitText.trim();
+  const signOf = (magnitude: number) => (sign === '' || sign === '+' ? magnitude : -magnitude);
+  const number = oneNumber(digits, (magnitude) => fitsPlace(signOf(magnitude), unit, expected, highestKpa));
+  if (!number.ok) return number;
+  const signed = signOf(number.value);
   if (/^e[+-]?\d+$/iu.test(unit)) {
     return fail('not-a-number', `"${trimmed}" is written with a power of ten.`, exampleFor(expected));
   }
@@ -101,6 +121,20 @@ export function parseReading(
   return expected === '%' || expected === '°' || expected === 'g/s'
     ? asOther(signed, unit, trimmed, expected)
     : asPressure(signed, unit, trimmed, expected, highestKpa);
+}
+
+/** Whether a number in this unit is something that the place can hold. */
+function fitsPlace(number: number, unit: string, expected: ReadingUnit, highestKpa: number): boolean {
+  const within = (value: number, [lowest, highest]: readonly [number, number]) =>
+    value >= lowest && value <= highest;
+  if (expected === 'V') {
+    const factor = (unit === '' ? VOLTS : electricalNamed(unit))?.factor ?? 1;
+    return within(number * factor, VOLTS_RANGE);
+  }
+  if (expected === '%' || expected === '°' || expected === 'g/s')
+    return within(number * (OTHER_UNITS[expected].get(unit.toLowerCase()) ?? 1), OTHER_RANGE[expected]);
+  const pressureUnit = unit === '' ? expected : pressureUnitNamed(unit);
+  return pressureUnit !== undefined && within(toKpa(number, pressureUnit), [LOWEST_KPA, highestKpa]);
 }
 
 function asVolts(number: number, unit: string, text: string): Result<ParsedReading, ReadingFault> {
@@ -144,7 +178,7 @@ function voltWarnings(volts: number, factor: number, number: number): ReadingWar
   if (volts < -NOISE_VOLTS) {
     warnings.push({
       code: 'leads-swapped',
-      message: 'A minus sign: the red and black leads are probably swapped.',
+      message: `A minus sign: with the red and black leads exchanged this is ${Math.abs(number)} ${factor === 1 ? 'V' : 'mV'}. Swap them and read again.`,
     });
   }
   return warnings;

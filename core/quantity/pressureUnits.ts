@@ -8,9 +8,14 @@ const POUND_KG = 0.45359237; // exact
 const INCH_M = 0.0254; // exact
 const MERCURY_KG_PER_M3 = 13595.1; // conventional
 const WATER_KG_PER_M3 = 1000; // conventional
+// Real water, by its density where the scale was drawn: SP 811 prints 249.082 and 248.84 Pa for the inch.
+const WATER_4C_KG_PER_M3 = 999.972;
+const WATER_60F_KG_PER_M3 = 999.016;
+const waterColumn = (metres: number, density: number): number => (metres * density * STANDARD_GRAVITY) / 1000;
 
 export const KPA_PER_UNIT = {
   kPa: 1,
+  Pa: 0.001,
   hPa: 0.1,
   mbar: 0.1,
   bar: 100,
@@ -18,8 +23,11 @@ export const KPA_PER_UNIT = {
   psi: (POUND_KG * STANDARD_GRAVITY) / INCH_M ** 2 / 1000,
   inHg: (INCH_M * MERCURY_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
   mmHg: (0.001 * MERCURY_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
-  inH2O: (INCH_M * WATER_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
-  mmH2O: (0.001 * WATER_KG_PER_M3 * STANDARD_GRAVITY) / 1000,
+  inH2O: waterColumn(INCH_M, WATER_KG_PER_M3),
+  mmH2O: waterColumn(0.001, WATER_KG_PER_M3),
+  'inH2O (4 °C)': waterColumn(INCH_M, WATER_4C_KG_PER_M3),
+  'inH2O (60 °F)': waterColumn(INCH_M, WATER_60F_KG_PER_M3),
+  'mmH2O (4 °C)': waterColumn(0.001, WATER_4C_KG_PER_M3),
   'kgf/cm²': STANDARD_GRAVITY / 1e-4 / 1000,
 } as const;
 

@@ -20,6 +20,12 @@ const temperatureShare = (altitudeM: number): number => {
 export const standardPressureKpaAbs = (altitudeM: number): number =>
   SEA_LEVEL_KPA * temperatureShare(altitudeM) ** EXPONENT;
 
+/** The way back: what a barometer here would be reported as, reduced to sea level (QNH). */
+export function seaLevelPressureKpa(stationKpaAbs: number, altitudeM: number): number {
+  const rise = 1 - temperatureShare(altitudeM);
+  return SEA_LEVEL_KPA * ((stationKpaAbs / SEA_LEVEL_KPA) ** (1 / EXPONENT) + rise) ** EXPONENT;
+}
+
 /**
  * Station pressure from a weather report reduced to sea level (QNH). The altimeter-setting formula: the report is
  * the sea-level pressure of a standard atmosphere that would give the station's pressure at the station's altitude

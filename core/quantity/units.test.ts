@@ -17,7 +17,10 @@ import gnuUnits from './reference/gnuUnits.json' with { type: 'json' };
 
 const factors = new Map(Object.entries(gnuUnits));
 
-test.each([...PRESSURE_UNITS, ...MASS_FLOW_UNITS])('1 %s is what GNU units 2.22 makes of it', (unit) => {
+/** GNU units has the conventional column; real water at a temperature is checked against SP 811 beside it. */
+const known = PRESSURE_UNITS.filter((unit) => !unit.includes('('));
+
+test.each([...known, ...MASS_FLOW_UNITS])('1 %s is what GNU units 2.22 makes of it', (unit) => {
   const reference = factors.get(unit) ?? NaN;
   const own = PRESSURE_UNITS.includes(unit as PressureUnit)
     ? toKpa(1, unit as PressureUnit)

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '@lettura/core/problem';
+import { oneNumber } from '@lettura/core/quantity';
 
 export interface Limits {
   lowest: number;
@@ -12,7 +13,7 @@ const NUMBER = /^[+\-−]?(\d{1,9}([.,]\d{0,9})?|[.,]\d{1,9})$/u;
 export function fieldNumber(
   text: string,
   { lowest, highest, unit }: Limits,
-): Result<number, 'not-a-number' | 'out-of-range'> {
+): Result<number, 'not-a-number' | 'two-readings' | 'out-of-range'> {
   const trimmed = text.trim();
   const range = `Enter a number from ${lowest} to ${highest}${unit && ` ${unit}`}.`;
   if (!NUMBER.test(trimmed)) {
@@ -22,7 +23,11 @@ export function fieldNumber(
       range,
     );
   }
-  const value = Number(trimmed.replace('−', '-').replace(',', '.'));
+  const [, sign = '', digits = ''] = /^([+\-−]?)(.*)$/u.exec(trimmed) ?? [];
+  const signOf = (size: number) => (sign === '-' || sign === '−' ? -size : size);
+  const size = oneNumber(digits, (one) => signOf(one) >= lowest && signOf(one) <= highest);
+  if (!size.ok) return size;
+  const value = signOf(size.value);
   if (value < lowest || value > highest)
     return fail('out-of-range', `${trimmed} is outside the range.`, range);
   return ok(value);

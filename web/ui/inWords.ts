@@ -21,6 +21,8 @@ import {
   pressureDecimals,
   type Ambient,
   type AmbientSource,
+  type PressureBasis,
+  type PressureUnit,
 } from '@lettura/core/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
 import { voltsInWords } from '@lettura/core/reasoning';
@@ -30,6 +32,10 @@ import { upperFirst } from '@lettura/core/wording';
 import type { Units } from './units.ts';
 
 export { upperFirst };
+
+/** A gauge that counts vacuum is read in one unit, everything else in the other: as asked, as shown, as expected. */
+export const gaugeUnit = (basis: PressureBasis, units: Units): PressureUnit =>
+  basis === 'vacuum' ? units.vacuum : units.absolute;
 
 const BASIS = { absolute: 'abs', gauge: 'gauge', vacuum: 'vac' } as const;
 
@@ -42,7 +48,7 @@ export function valueInWords(reading: Reading, units: Units): string {
     case 'ohms':
       return reading.ohms === null ? 'OL' : ohmsInWords(reading.ohms);
     case 'gauge':
-      return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${BASIS[reading.basis]}`;
+      return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
     case 'scan':
       return reading.measures === 'absolute-pressure'
         ? `${formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)} abs`
@@ -114,17 +120,29 @@ export function expectationInWords(
     const upper = formatWithBasis(highest, of, units.absolute);
     return upper.startsWith(`${bare} `) ? `about ${upper}` : `${bare} to ${upper}`;
   }
-  const vacuum = target.kind === 'gauge' && ambient && lowest < ambient.pressureKpaAbs - 2;
-  const unit = vacuum ? units.vacuum : units.absolute;
-  const [low, high] = (
-    vacuum
-      ? [highest, lowest].map((kpa) => fromKpaAbs(kpa, 'vacuum', ambient.pressureKpaAbs))
-      : [lowest, highest]
-  ).map((kpa) => Math.max(0, fromKpa(kpa, unit)).toFixed(pressureDecimals(unit, EXPECTED_STEP_KPA)));
+  // A gauge shows no absolute pressure: below ambient it counts vacuum, above it pressure.
+  const basis =
+    target.kind !== 'gauge' || !ambient
+      ? 'absolute'
+      : highest <= ambient.pressureKpaAbs + OPEN_TO_AIR_KPA
+        ? 'vacuum'
+        : 'gauge';
+  const unit = gaugeUnit(basis, units);
+  const ends = [lowest, highest].map((kpa) =>
+    basis === 'absolute' || !ambient ? kpa : fromKpaAbs(kpa, basis, ambient.pressureKpaAbs),
+  );
+  const [low, high] = (basis === 'vacuum' ? ends.reverse() : ends).map((kpa) =>
+    (basis === 'gauge' ? fromKpa(kpa, unit) : Math.max(0, fromKpa(kpa, unit))).toFixed(
+      pressureDecimals(unit, EXPECTED_STEP_KPA),
+    ),
+  );
   // A band narrower than the digits shown is no band to read.
-  const ends = low === high ? `about ${low}` : `${low} to ${high}`;
-  return `${ends} ${unit} ${vacuum ? 'vac' : 'abs'}`;
+  const shown = low === high ? `about ${low}` : `${low} to ${high}`;
+  return `${shown} ${unit} ${BASIS[basis]}`;
 }
+
+/** A manifold with the engine stopped is at ambient, give or take the doubt of the barometer. */
+const OPEN_TO_AIR_KPA = 3;
 
 /** The connected plug goes without saying. */
 export const briefState = (state: MachineState): string =>

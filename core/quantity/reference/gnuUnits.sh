@@ -7,6 +7,7 @@ factor() { units --terse --digits 12 "$1" "$2" | head -n 1; }
 row() { printf '  "%s": %s' "$1" "$(factor "$2" "$3")"; }
 printf '{\n'
 row kPa kPa kPa; printf ',\n'
+row Pa Pa kPa; printf ',\n'
 row hPa hPa kPa; printf ',\n'
 row mbar mbar kPa; printf ',\n'
 row bar bar kPa; printf ',\n'

@@ -4,12 +4,14 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import {
+  ambientFrom,
   AMBIENT_SOURCES,
+  formatPressure,
   PRESSURE_UNITS,
   type AmbientSource,
   type PressureUnit,
 } from '@lettura/core/quantity';
-import type { AmbientText } from './readAmbient.ts';
+import { readAmbient, type AmbientText } from './readAmbient.ts';
 
 const SOURCE_LABEL = {
   barometer: 'Barometer here',
@@ -22,6 +24,15 @@ export interface AmbientFieldsProps {
   value: AmbientText;
   onChange: (value: AmbientText) => void;
   problem?: string | undefined;
+}
+
+/** What was understood, in the unit that everything is kept in: a wrong unit shows here before it is saved. */
+function asRead(text: AmbientText): string | undefined {
+  const read = readAmbient(text);
+  const ambient = read.ok ? ambientFrom(read.value) : undefined;
+  if (!read.ok || !ambient?.ok) return undefined;
+  const metres = 'altitudeM' in read.value ? `, at ${Math.round(read.value.altitudeM)} m` : '';
+  return `= ${formatPressure(ambient.value.pressureKpaAbs, 'kPa')} absolute here${metres}`;
 }
 
 /** Three ways to come by the pressure of this place. */
@@ -48,12 +59,12 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
         <>
           <TextField
             size="small"
-            label={source === 'weather' ? 'Pressure at sea level' : 'Station pressure'}
+            label={`${source === 'weather' ? 'Pressure at sea level' : 'Station pressure'}, ${unit}`}
             value={pressure}
             onChange={(event) => onChange({ ...value, pressure: event.target.value })}
             error={problem !== undefined}
-            helperText={problem}
-            sx={{ width: 190 }}
+            helperText={problem ?? asRead(value)}
+            sx={{ width: 230 }}
           />
           <TextField
             select
@@ -74,11 +85,11 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
       {(source === 'altitude' || source === 'weather') && (
         <TextField
           size="small"
-          label="Altitude in m"
+          label="Altitude, m or ft"
           value={altitude}
           onChange={(event) => onChange({ ...value, altitude: event.target.value })}
           error={problem !== undefined && source === 'altitude'}
-          helperText={source === 'altitude' ? problem : undefined}
+          helperText={source === 'altitude' ? (problem ?? asRead(value)) : undefined}
           sx={{ width: 190 }}
         />
       )}

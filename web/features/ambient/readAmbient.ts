@@ -1,5 +1,11 @@
 import { fail, type Result } from '@lettura/core/problem';
-import { ambientFrom, parseReading, type AmbientSource, type PressureUnit } from '@lettura/core/quantity';
+import {
+  ambientFrom,
+  parseAltitude,
+  parseReading,
+  type AmbientSource,
+  type PressureUnit,
+} from '@lettura/core/quantity';
 
 /** The text of an ambient form, kept as typed until it can be read. */
 export interface AmbientText {
@@ -31,14 +37,14 @@ export function readAmbient({ source, pressure, altitude, unit, air }: AmbientTe
 
   function gather(): Result<AmbientSource> {
     if (source === 'altitude') {
-      const metres = readAltitude(altitude);
+      const metres = parseAltitude(altitude);
       return metres.ok ? { ok: true, value: { source, altitudeM: metres.value } } : metres;
     }
     const read = parseReading(pressure, unit);
     if (!read.ok) return read;
     if (source === 'barometer' || source === 'vehicle')
       return { ok: true, value: { source, stationKpaAbs: read.value.value } };
-    const metres = readAltitude(altitude);
+    const metres = parseAltitude(altitude);
     return metres.ok
       ? { ok: true, value: { source, seaLevelKpa: read.value.value, altitudeM: metres.value } }
       : metres;
@@ -53,20 +59,13 @@ function readAir(text: string): Result<number> {
     : fail('not-a-number', `“${text}” is not an air temperature.`, 'Enter °C, −60 to 60, for example 18.');
 }
 
-function readAltitude(text: string): Result<number> {
-  const match = /^([+\-−]?\d{1,5})(?:[.,]\d+)?\s*m?$/u.exec(text.trim());
-  if (!match) {
-    return fail(
-      'not-a-number',
-      `“${text}” is not an altitude.`,
-      'Enter metres above sea level, for example 1200.',
-    );
-  }
-  return { ok: true, value: Number((match[1] as string).replace('−', '-')) };
-}
-
 /** The form in one line, as it goes on record beside its value. */
 export const ambientInText = ({ source, pressure, altitude, unit, air }: AmbientText): string =>
-  [source, pressure && `${pressure} ${unit}`, altitude && `${altitude} m`, air && `${air} °C`]
+  [
+    source,
+    pressure && `${pressure} ${unit}`,
+    altitude && (/\d\s*$/u.test(altitude) ? `${altitude.trim()} m` : altitude.trim()),
+    air && `${air} °C`,
+  ]
     .filter(Boolean)
     .join(' ');

@@ -1,8 +1,7 @@
 import {
   formatPressure,
   fromKpaAbs,
-  HIGHEST_ALTITUDE_M,
-  LOWEST_ALTITUDE_M,
+  parseAltitude,
   parseReading,
   PRESSURE_BASES,
   PRESSURE_UNITS,
@@ -10,11 +9,9 @@ import {
   toKpaAbs,
 } from '@lettura/core/quantity';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
-import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
 
 const DEFAULTS = { value: '16.4', unit: 'inHg', basis: 'vacuum', altitude: '0', to: 'kPa' };
-const ALTITUDE = { lowest: LOWEST_ALTITUDE_M, highest: HIGHEST_ALTITUDE_M, unit: 'm' };
 
 /** One pressure in every basis. Ambient comes from the altitude; a barometer at hand is better. */
 export function PressureCalculator() {
@@ -23,7 +20,7 @@ export function PressureCalculator() {
   const to = chosen(values.to, PRESSURE_UNITS);
   const basis = chosen(values.basis, PRESSURE_BASES);
   const pressure = parseReading(values.value, unit);
-  const altitude = fieldNumber(values.altitude, ALTITUDE);
+  const altitude = parseAltitude(values.altitude);
   const ambientKpaAbs = altitude.ok ? standardPressureKpaAbs(altitude.value) : undefined;
   const kpaAbs =
     pressure.ok && ambientKpaAbs !== undefined
@@ -68,7 +65,7 @@ export function PressureCalculator() {
             onChange={(value) => set('basis', value)}
           />
           <NumberField
-            label="Altitude in m"
+            label="Altitude, m or ft"
             value={values.altitude}
             onChange={(value) => set('altitude', value)}
             read={altitude}

@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { AirflowCalculator } from './AirflowCalculator.tsx';
+import { BarometerCalculator } from './BarometerCalculator.tsx';
 import { OhmsCalculator } from './OhmsCalculator.tsx';
 import { PairCalculator } from './PairCalculator.tsx';
 import { PressureCalculator } from './PressureCalculator.tsx';
@@ -14,6 +15,7 @@ import { SensorCalculator } from './SensorCalculator.tsx';
 
 const CALCULATORS: Record<string, { label: string; Calculator: ComponentType }> = {
   pressure: { label: 'Pressure', Calculator: PressureCalculator },
+  barometer: { label: 'Barometer', Calculator: BarometerCalculator },
   sensor: { label: 'Volts and value', Calculator: SensorCalculator },
   ohms: { label: 'Ohms in a wire', Calculator: OhmsCalculator },
   airflow: { label: 'Airflow', Calculator: AirflowCalculator },

@@ -105,7 +105,8 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         {toleranceInWords(profile, units)}. Reference {profile.nominalReferenceVolts.toFixed(2)} V, output{' '}
         {follows ? 'follows the reference' : 'does not follow the reference'}. Circuit low below{' '}
         {profile.circuitLowVolts.toFixed(2)} V, high above {profile.circuitHighVolts.toFixed(2)} V. Input{' '}
-        {BIAS_WORDS[profile.bias]}.{madeFor(profile)} A difference of {show(profile.differenceThatMatters)} matters.
+        {BIAS_WORDS[profile.bias]}.{madeFor(profile)} A difference of {show(profile.differenceThatMatters)}{' '}
+        matters.
       </Typography>
       {fields}
       <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />
