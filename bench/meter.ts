@@ -1,4 +1,5 @@
 import { keyOn, type MachineState, type ProbePoint } from '@lettura/core/evidence';
+import { LIVE_CIRCUIT } from '@lettura/core/rig';
 import { COMMON_METER, meterLimitVolts } from '@lettura/core/uncertainty';
 import { normalDeviate, seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
@@ -41,8 +42,6 @@ const LEAD_OHMS = 0.2;
 const MOST_OHMS = 4e7;
 /** Common practice: from 20 to 50 Ω, by make. A return of 5 Ω passes. */
 const BEEP_OHMS = 30;
-/** More than this between the probes, before the meter drives its own current, and the circuit is live. */
-const LIVE_VOLTS = 0.05;
 
 export function ohmsDisplay(
   machine: SimulatedMachine,
@@ -50,8 +49,10 @@ export function ohmsDisplay(
   black: ProbePoint,
   state: MachineState,
 ): OhmsDisplay {
-  const shown = machine.ohmsBetween(red, black, state) + LEAD_OHMS;
-  const live = keyOn(state) || Math.abs(machine.voltsBetween(red, black, state)) > LIVE_VOLTS;
+  const between = machine.ohmsBetween(red, black, state);
+  const live = keyOn(state) || between === LIVE_CIRCUIT;
+  // What a real meter shows then depends on its make: this one gives up.
+  const shown = between === LIVE_CIRCUIT ? Infinity : between + LEAD_OHMS;
   const warning = live
     ? {
         warning:
@@ -62,5 +63,5 @@ export function ohmsDisplay(
   const [scale, unit] =
     shown < 1000 ? ([1, 'Ω'] as const) : shown < 1e6 ? ([1e3, 'kΩ'] as const) : ([1e6, 'MΩ'] as const);
   const text = (shown / scale).toFixed(unit === 'Ω' ? 1 : 3);
-  return { text, unit, ohms: Number(text) * scale, beeps: Math.abs(shown) < BEEP_OHMS, ...warning };
+  return { text, unit, ohms: Number(text) * scale, beeps: shown < BEEP_OHMS, ...warning };
 }

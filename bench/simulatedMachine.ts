@@ -19,7 +19,7 @@ export interface SimulatedMachine {
   airCelsius: number;
   /** On a 10 MΩ meter between two points. */
   voltsBetween(red: ProbePoint, black: ProbePoint, state: MachineState): number;
-  /** On an ohmmeter; Infinity for OL. */
+  /** On an ohmmeter; Infinity for OL, −Infinity on a live circuit. */
   ohmsBetween(red: ProbePoint, black: ProbePoint, state: MachineState): number;
   /** Through the test light, in amperes. */
   lampAmps(state: MachineState): number;

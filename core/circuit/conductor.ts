@@ -20,14 +20,14 @@ const LEAK_SIEMENS = 1e-9;
 const LIMITED_SIEMENS = 1e-6;
 
 /** A voltage behind a resistance; `ohms` above zero, as every real source has some. */
-export const source = (volts: number, ohms: number): Conductor => ({
-  breaksVolts: [],
-  slopesSiemens: [1 / ohms],
-  interceptsAmps: [-volts / ohms],
-});
+export const source = (volts: number, ohms: number): Conductor => {
+  check('A source', { volts }, { ohms });
+  return { breaksVolts: [], slopesSiemens: [1 / ohms], interceptsAmps: [-volts / ohms] };
+};
 
 /** A supply that gives its voltage up to a limit, then holds the current; it never takes current in. */
 export const limitedSupply = (volts: number, ohms: number, limitAmps: number): Conductor => {
+  check('A supply', { volts }, { ohms, limitAmps });
   const limitVolts = volts - ohms * limitAmps;
   return {
     breaksVolts: [limitVolts, volts],
@@ -37,8 +37,31 @@ export const limitedSupply = (volts: number, ohms: number, limitAmps: number): C
 };
 
 /** Conducts from the first terminal to the second past `volts`: what keeps an input between its rails. */
-export const clamp = (volts: number, ohms: number): Conductor => ({
-  breaksVolts: [volts],
-  slopesSiemens: [LEAK_SIEMENS, 1 / ohms],
-  interceptsAmps: [0, LEAK_SIEMENS * volts - volts / ohms],
-});
+export const clamp = (volts: number, ohms: number): Conductor => {
+  check('A clamp', { volts }, { ohms });
+  return {
+    breaksVolts: [volts],
+    slopesSiemens: [LEAK_SIEMENS, 1 / ohms],
+    interceptsAmps: [0, LEAK_SIEMENS * volts - volts / ohms],
+  };
+};
+
+/** A resistance to ground beside a diode that conducts once the first terminal is this far below the second. */
+export const divider = (ohms: number, diodeVolts: number, diodeOhms: number): Conductor => {
+  check('A divider', { diodeVolts }, { ohms, diodeOhms });
+  return {
+    breaksVolts: [-diodeVolts],
+    slopesSiemens: [1 / diodeOhms, 1 / ohms],
+    interceptsAmps: [diodeVolts / diodeOhms - diodeVolts / ohms, 0],
+  };
+};
+
+/** A part with a value that none can have would give a voltage that nobody reads: it is refused by name instead. */
+function check(part: string, finite: Record<string, number>, aboveZero: Record<string, number>): void {
+  for (const [name, value] of Object.entries(finite))
+    if (!Number.isFinite(value))
+      throw new Error(`${part} cannot have ${name} = ${value}: it must be a number.`);
+  for (const [name, value] of Object.entries(aboveZero))
+    if (!(value > 0 && Number.isFinite(value)))
+      throw new Error(`${part} cannot have ${name} = ${value}: it must be above zero and finite.`);
+}

@@ -1,4 +1,4 @@
-export { clamp, limitedSupply, source, type Conductor } from './conductor.ts';
+export { clamp, divider, limitedSupply, source, type Conductor } from './conductor.ts';
 export {
   Network,
   OPEN_OHMS,

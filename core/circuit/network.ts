@@ -112,8 +112,11 @@ export class Network {
     if (slopesSiemens.length > MOST_PIECES || slopesSiemens.length !== breaksVolts.length + 1)
       throw new Error('A conductor has up to three pieces, and a break between each two.');
     pieces[id] = slopesSiemens.length;
+    if (breaksVolts.some((at, i) => !Number.isFinite(at) || (i > 0 && !(at > breaksVolts[i - 1]!))))
+      throw new Error('The breaks of a conductor are numbers that rise.');
     slopesSiemens.forEach((slope, piece) => {
-      if (!(slope > 0)) throw new Error('Every piece of a conductor rises.');
+      if (!(slope > 0 && Number.isFinite(slope)) || !Number.isFinite(interceptsAmps[piece]))
+        throw new Error(`Every piece of a conductor rises, by a number: not ${slope} S.`);
       const at = id * MOST_PIECES + piece;
       breaks[at] = breaksVolts[piece] ?? Infinity;
       slopes[at] = slope;
@@ -123,6 +126,12 @@ export class Network {
   }
 
   addStage(stage: Stage): StageId {
+    const { lowestShare, highestShare, outputOhms } = stage;
+    if (!(lowestShare >= 0 && lowestShare < highestShare && highestShare <= 1))
+      throw new Error(`A stage cannot have its rails at ${lowestShare} and ${highestShare} of its supply.`);
+    if (!(outputOhms > 0 && Number.isFinite(outputOhms)))
+      throw new Error(`A stage cannot have an output of ${outputOhms} Ω.`);
+    checkDrive(stage.share, stage.offsetVolts);
     const { length } = this.#stages;
     this.addConductor(stage.common, stage.supply, clamp(SUBSTRATE.volts, SUBSTRATE.ohms));
     this.#stages.push({ ...stage });
@@ -132,6 +141,7 @@ export class Network {
   }
 
   setStage(id: StageId, share: number, offsetVolts: number): void {
+    checkDrive(share, offsetVolts);
     const stage = this.#stages[id]!;
     stage.share = share;
     stage.offsetVolts = offsetVolts;
@@ -140,7 +150,8 @@ export class Network {
   /** Node voltages stand afterwards only if this gives `solved`. */
   solve(): SolveOutcome {
     if (!this.#topologyStands) this.#layOut();
-    return searchPieces(this.#search);
+    const outcome = searchPieces(this.#search);
+    return outcome === 'solved' && this.#volts.some(Number.isNaN) ? 'not-a-number' : outcome;
   }
 
   /** `plus` less `minus`, in volts; NaN where nothing connects the two: between such points there is no voltage. */
@@ -270,6 +281,11 @@ export interface NetworkParts {
 
 const kindOf = (ohms: number): 'short' | 'resistance' | 'open' =>
   ohms < SHORT_OHMS ? 'short' : ohms > OPEN_OHMS ? 'open' : 'resistance';
+
+function checkDrive(share: number, offsetVolts: number): void {
+  if (!Number.isFinite(share) || !Number.isFinite(offsetVolts))
+    throw new Error(`A stage cannot be driven to ${share} of its supply and ${offsetVolts} V.`);
+}
 
 function checkedOhms(ohms: number): number {
   if (!(ohms >= 0)) throw new Error(`No resistor has ${ohms} Ω.`);

@@ -1,8 +1,8 @@
 /**
  * `no-operating-point`: no choice of pieces fits. `undetermined`: a point has no voltage of its own, as where a stage
- * feeds itself.
+ * feeds itself. `not-a-number`: a part was outside what a double holds; this is never how a floating point is told.
  */
-export type SolveOutcome = 'solved' | 'no-operating-point' | 'undetermined';
+export type SolveOutcome = 'solved' | 'no-operating-point' | 'undetermined' | 'not-a-number';
 
 /** What the search sees of a network: parts that lie on one of several straight pieces, and the linear solution on them. */
 export interface PieceSearch {

@@ -3,6 +3,7 @@ import {
   BATTERY_NEGATIVE,
   BATTERY_POSITIVE,
   driveFor,
+  secondShareBeside,
   type Drive,
   type Wiring,
   type WiringSpec,
@@ -45,7 +46,9 @@ export function situate(
   const met = valueMet(trueValue, restingValue, effects);
   const sound = driveFor(met, celsius, element);
   const resting = driveFor(restingValue, celsius, element);
-  wiring.drive(effects.reduce((drive, effect) => driven(drive, resting, effect, wiring.spec), sound));
+  wiring.drive(
+    effects.reduce((drive, effect) => driven(drive, resting, effect, { spec: wiring.spec, element }), sound),
+  );
   for (const effect of effects) applyToNetwork(wiring, effect, sound);
   wiring.setPlug(plugged);
 }
@@ -67,14 +70,24 @@ function weaken(value: number, resting: number, effect: QuantityEffect): number 
   }
 }
 
-function driven(drive: Drive, resting: Drive, effect: Effect, { sensor, unitVolts }: WiringSpec): Drive {
+function driven(
+  drive: Drive,
+  resting: Drive,
+  effect: Effect,
+  { spec: { sensor, unitVolts }, element }: { spec: WiringSpec; element: SensorElement },
+): Drive {
   if (effect.on !== 'element') return drive;
-  const isAbsolute = drive.share === 0;
   switch (effect.does) {
     case 'stuck':
-      return isAbsolute
-        ? { ...drive, offsetVolts: effect.share * unitVolts }
-        : { ...drive, share: effect.share, secondShare: effect.share, offsetVolts: 0 };
+      // One shaft carries both wipers: a pair that is stuck keeps its law.
+      return drive.followsSupply
+        ? {
+            ...drive,
+            share: effect.share,
+            secondShare: secondShareBeside(effect.share, element),
+            offsetVolts: 0,
+          }
+        : { ...drive, offsetVolts: effect.share * unitVolts };
     case 'shifted':
       // A track has no volts of its own: shifted, its wiper stands elsewhere.
       return sensor.kind === 'stage'

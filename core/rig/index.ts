@@ -1,1 +1,1 @@
-export { Rig } from './rig.ts';
+export { LIVE_CIRCUIT, Rig } from './rig.ts';

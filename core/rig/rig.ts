@@ -21,11 +21,17 @@ import {
 /** 12 V, 3 W, taken as its warm filament. */
 const LAMP_OHMS = 48;
 const JUMPERS = 3;
+/** Of these there is one: a second would have to take the first one's place. */
+const ONE_EACH = ['voltage-source', 'test-light', 'meter'] as const;
 
 /** Ranges of the ohmmeter: its test voltage stands behind the range's own resistor. */
 const TEST_VOLTS = 1;
 const RANGES_OHMS = [1e3, 1e5, 1e7] as const;
 const NO_TEST = source(0, 1e12);
+/** More than this between two points before the meter drives its own current, and the circuit is live. */
+const LIVE_VOLTS = 0.05;
+/** What an ohmmeter means on a live circuit: nothing. No resistance, and no number to reckon with. */
+export const LIVE_CIRCUIT = -Infinity;
 /** Past this many times its range the meter takes the next one, and after the last it shows OL. */
 const RANGE_REACH = 20;
 
@@ -84,6 +90,9 @@ export class Rig {
     for (const part of [...this.#jumpers, this.#otherMeter, this.#lamp, this.#sourceLead])
       network.setOhms(part, Infinity);
     let jumper = 0;
+    for (const kind of ONE_EACH)
+      if (attachments.filter((one) => one.kind === kind).length > 1)
+        throw new Error(`There is one ${kind} to clip on, and no second one.`);
     for (const attachment of attachments) {
       if (attachment.kind === 'voltage-source') {
         network.setConductor(this.#source, source(attachment.volts, SOURCE_OHMS));
@@ -105,36 +114,41 @@ export class Rig {
   volts(red: ProbePoint, black: ProbePoint): number {
     const { network } = this.wiring;
     this.#clip(this.#meter, this.nodeOf(red), this.nodeOf(black), METER_OHMS);
-    this.#solve();
-    // The meter ties whatever floats, so there is always an answer.
-    const volts = network.voltsBetween(this.nodeOf(red), this.nodeOf(black));
-    network.setOhms(this.#meter, Infinity);
-    return volts;
+    try {
+      this.#solve();
+      // The meter ties whatever floats, so there is always an answer.
+      return network.voltsBetween(this.nodeOf(red), this.nodeOf(black));
+    } finally {
+      network.setOhms(this.#meter, Infinity);
+    }
   }
 
   /**
    * What an ohmmeter makes of two points: it knows only its own test current, so that any other current gives nonsense.
    *
-   * @returns ohms, Infinity for OL
+   * @returns ohms, never less than none; Infinity for OL, `LIVE_CIRCUIT` where something else drives the two points
    */
   ohms(red: ProbePoint, black: ProbePoint): number {
+    if (Math.abs(this.volts(red, black)) > LIVE_VOLTS) return LIVE_CIRCUIT;
     const { network } = this.wiring;
     const [plus, minus] = this.#testLeads;
     this.#clip(plus, this.#testPlus, this.nodeOf(red), 0);
     this.#clip(minus, this.#testMinus, this.nodeOf(black), 0);
-    let ohms = Infinity;
-    for (const range of RANGES_OHMS) {
-      network.setConductor(this.#test, source(TEST_VOLTS, range));
-      this.#solve();
-      const volts = network.voltsBetween(this.#testPlus, this.#testMinus);
-      ohms = (volts * range) / (TEST_VOLTS - volts);
-      if (volts < TEST_VOLTS && ohms <= RANGE_REACH * range) break;
-      ohms = Infinity;
+    try {
+      for (const range of RANGES_OHMS) {
+        network.setConductor(this.#test, source(TEST_VOLTS, range));
+        this.#solve();
+        const volts = network.voltsBetween(this.#testPlus, this.#testMinus);
+        const ohms = (volts * range) / (TEST_VOLTS - volts);
+        // What leaks beside the test current may take a whisker off nothing.
+        if (volts < TEST_VOLTS && ohms <= RANGE_REACH * range) return Math.max(0, ohms);
+      }
+      return Infinity;
+    } finally {
+      network.setConductor(this.#test, NO_TEST);
+      network.setOhms(plus, Infinity);
+      network.setOhms(minus, Infinity);
     }
-    network.setConductor(this.#test, NO_TEST);
-    network.setOhms(plus, Infinity);
-    network.setOhms(minus, Infinity);
-    return ohms;
   }
 
   /** Through the test light, in amperes. */

@@ -20,9 +20,18 @@ export const isRepeat = (reading: AnyEvidence, { readings }: CaseFile, step: num
     .some((one) => one.kind === 'scan' && Math.abs(one.value - reading.value) <= step);
 };
 
-/** Between pins of the sensor itself, with its plug off. */
-export const acrossTheSensor = ({ from, to }: OhmsReading): boolean =>
-  [from, to].every((point) => typeof point !== 'string' && point.place === 'pin');
+/**
+ * Whether an ohmmeter looks through a sensor or a unit rather than along a wire: makers differ widely in what is inside,
+ * so that an honest reading may be far from ours.
+ */
+export const throughABody = ({ from, to }: Pick<OhmsReading, 'from' | 'to'>): boolean =>
+  !sameConductor(from, to) && !sameConductor(to, from);
+
+const sameConductor = (a: ProbePoint, b: ProbePoint): boolean => {
+  if (typeof a === 'string') return a === b;
+  if (typeof b !== 'string') return a.lane === b.lane;
+  return b === 'battery-negative' ? a.lane.endsWith('return') : a.lane === 'battery-feed';
+};
 
 /** Where something is read, whatever else is known of it. */
 export interface Spoken {

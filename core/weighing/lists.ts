@@ -53,8 +53,8 @@ function listOver(
       const place = places[node]!;
       const predicted = between(row, place);
       const half = beside[node]!;
-      const quantity = half > 0 ? between(row, Math.min(last, place + half)) - predicted : 0;
-      const sizes = below === above ? 0 : (between(above, place) - between(below, place)) / 4;
+      const quantity = half > 0 ? apart(between(row, Math.min(last, place + half)), predicted) : 0;
+      const sizes = below === above ? 0 : apart(between(above, place), between(below, place)) / 4;
       list[t * nodes + node] = likely(predicted, Math.sqrt((quantity ** 2 + sizes ** 2) / 3));
     }
   });
@@ -69,10 +69,14 @@ function flatList(
   { beside }: Met,
   likely: Likely,
 ): Float64Array {
-  const sizes = (above[0]! - below[0]!) / 4;
+  const sizes = apart(above[0]!, below[0]!) / 4;
   const spread = below === above ? 0 : Math.sqrt((sizes * sizes) / 3);
   return new Float64Array(beside.length * TOLERANCES.length).fill(likely(row[0]!, spread));
 }
+
+/** OL and a live circuit are no distance from anything: what lies between is one or the other. */
+const apart = (one: number, other: number): number =>
+  Number.isFinite(one) && Number.isFinite(other) ? one - other : 0;
 
 function isFlat(row: Float64Array): boolean {
   for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;

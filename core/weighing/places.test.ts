@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { effectsOf, FAULT_KINDS, faultOf } from '../fault/index.ts';
 import { exampleCase } from '../reasoning/exampleCase.ts';
 import { wiringFor } from '../wiring/index.ts';
-import { acrossTheSensor, isOnSecondSignal, isRepeat, lanesIn } from './aboutReadings.ts';
+import { throughABody, isOnSecondSignal, isRepeat, lanesIn } from './aboutReadings.ts';
 import { Answers } from './answers.ts';
 import { CELSIUS_DRIVE, celsiusGrid, driveOf } from './drives.ts';
 import { IDLE, KOEO, wire, WIRES } from './exampleWeighing.ts';
@@ -112,8 +112,8 @@ test('the wires of a reading are also those that something was clipped to', () =
 test('what is asked about a reading', () => {
   const pins = { from: { lane: 'reference', place: 'pin' }, to: { lane: 'return', place: 'pin' } } as const;
   const ohms = { kind: 'ohms', id: 'o', ohms: 700, state: KOEO } as const;
-  expect(acrossTheSensor({ ...ohms, ...pins })).toBe(true);
-  expect(acrossTheSensor({ ...ohms, ...pins, to: 'battery-negative' })).toBe(false);
+  expect(throughABody({ ...ohms, ...pins })).toBe(true);
+  expect(throughABody({ ...ohms, ...pins, to: 'battery-negative' })).toBe(true);
   expect(isOnSecondSignal({ kind: 'wire', lane: 'second-signal' })).toBe(true);
   expect(isOnSecondSignal({ kind: 'scan' })).toBe(false);
   const scan = (id: string, value: number) =>

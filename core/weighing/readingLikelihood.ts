@@ -107,12 +107,15 @@ export const MISTAKEN_OHMS = MISTAKEN_SHARE / OHMS_DECADES;
 export function ohmsLikelihood(
   { ohms }: Pick<OhmsReading, 'ohms'>,
   predictedOhms: number,
-  acrossTheSensor = false,
+  throughABody = false,
 ): number {
-  const opened = !(predictedOhms < OL_OHMS);
+  if (ohms !== null && !Number.isFinite(ohms)) throw new Error(`${ohms} is no reading of an ohmmeter.`);
+  // On a live circuit the meter may show anything.
+  if (predictedOhms < 0 || Number.isNaN(predictedOhms)) return 1 / OHMS_DECADES;
+  const opened = predictedOhms >= OL_OHMS;
   if (ohms === null || opened) return mixed(ohms === null && opened ? 1 : 0, 1 / OHMS_DECADES);
   // Less than nothing is no resistance: a live circuit, or a slip of the pen.
   if (ohms < 0) return mixed(0, 1 / OHMS_DECADES);
   const distance = Math.log(ohms + LEAD_OHMS) - Math.log(predictedOhms + LEAD_OHMS);
-  return mixed(normal(distance, acrossTheSensor ? BODY_SIGMA : OHMS_SIGMA), 1 / OHMS_DECADES);
+  return mixed(normal(distance, throughABody ? BODY_SIGMA : OHMS_SIGMA), 1 / OHMS_DECADES);
 }

@@ -1,8 +1,8 @@
-import { isPlain, keyOn, type AnyEvidence } from '../evidence/index.ts';
+import { isPlain, keyOn, type AnyEvidence, type BetweenReading } from '../evidence/index.ts';
 import { liveDataStep } from '../family/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../reasoning/index.ts';
 import { fromLimits, meterLimitVolts } from '../uncertainty/index.ts';
-import { acrossTheSensor, isRepeat } from './aboutReadings.ts';
+import { throughABody, isRepeat } from './aboutReadings.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
 import { forEveryTolerance, type Likely } from './lists.ts';
 import type { Places } from './places.ts';
@@ -53,7 +53,7 @@ export function readingLists(
     case 'ohms': {
       // An ohmmeter on a live circuit says nothing.
       if (keyOn(reading.state)) return undefined;
-      const inside = acrossTheSensor(reading);
+      const inside = throughABody(reading);
       const likely = (ohms: number) => ohmsLikelihood(reading, ohms, inside);
       return { floor: MISTAKEN_OHMS, ...answered(reading, likely) };
     }
@@ -65,9 +65,21 @@ export function readingLists(
         scanLikelihood(reading, volts, spread, step, profile, shownBefore);
       return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
     }
-    case 'wire':
     case 'between': {
-      const meter = (reading.kind === 'wire' && isPlain(reading) && reading.meter) || caseFile.meter;
+      const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
+      const nominal = profile.nominalReferenceVolts;
+      if (!isAlongOneWire(reading)) {
+        const likely = voltsLikelihood(reading.volts, sigma, nominal);
+        return { floor: mistakenVolts(reading.volts, nominal), ...answered(reading, likely) };
+      }
+      // A drop counts by its size: its sign only says which way round the leads were.
+      const drop = Math.abs(reading.volts);
+      const bySize = voltsLikelihood(drop, sigma, nominal);
+      const likely = (predicted: number, spread: number) => bySize(Math.abs(predicted), spread);
+      return { floor: mistakenVolts(drop, nominal), ...answered(reading, likely) };
+    }
+    case 'wire': {
+      const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
       const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
       const nominal = profile.nominalReferenceVolts;
       return {
@@ -77,5 +89,8 @@ export function readingLists(
     }
   }
 }
+
+const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>
+  typeof from !== 'string' && typeof to !== 'string' && from.lane === to.lane;
 
 const SQRT_THREE = Math.sqrt(3);

@@ -90,7 +90,7 @@ export const mixed = (below: Float64Array, above: Float64Array, past: number): F
     : below.map((reads, node) => {
         const other = above[node]!;
         if (reads === other) return reads;
-        if (reads === Infinity || other === Infinity) return past < 0.5 ? reads : other;
+        if (!Number.isFinite(reads) || !Number.isFinite(other)) return past < 0.5 ? reads : other;
         return rounded(reads + past * (other - reads));
       });
 
@@ -111,7 +111,7 @@ export function between(row: Float64Array, place: number): number {
   const after = row[node + 1]!;
   if (before === after) return before;
   const past = place - node;
-  // Between OL and a resistance there is no middle.
-  if (before === Infinity || after === Infinity) return past < 0.5 ? before : after;
+  // Between OL or a live circuit and a resistance there is no middle.
+  if (!Number.isFinite(before) || !Number.isFinite(after)) return past < 0.5 ? before : after;
   return before + past * (after - before);
 }

@@ -34,7 +34,7 @@ const OHMS_STEPS = 140;
 export const OHMS_SCALE: Scale = {
   steps: OHMS_STEPS,
   stepOf: (ohms) =>
-    ohms === Infinity
+    !Number.isFinite(ohms)
       ? OHMS_STEPS - 1
       : within(Math.log((Math.max(0, ohms) + LEAST_OHMS) / LEAST_OHMS) / OHMS_STEP, OHMS_STEPS - 1),
   readAt: (step) => (step === OHMS_STEPS - 1 ? Infinity : LEAST_OHMS * Math.expm1(step * OHMS_STEP)),

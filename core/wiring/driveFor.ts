@@ -32,23 +32,28 @@ interface Element {
   companion?: Companion | undefined;
 }
 
-function workedOut(value: number, celsius: number, { profile, companion }: Element): Drive {
+function workedOut(value: number, celsius: number, element: Element): Drive {
+  const { profile, companion } = element;
   const { nominalReferenceVolts: nominal } = profile;
   const { signalVolts } = signalFromValue(value, nominal, profile);
   const share = signalVolts / nominal;
+  const follows = isTrack(element) || followsSupply(profile);
   return {
-    ...(isTrack({ profile, companion }) || followsSupply(profile)
-      ? { share, offsetVolts: 0 }
-      : { share: 0, offsetVolts: signalVolts }),
-    secondShare: onTrack(
-      companion?.kind !== 'second-track'
-        ? 0.5
-        : companion.pair.law === 'mirrored'
-          ? 1 - share
-          : (signalVolts - companion.pair.offsetVolts) / companion.pair.ratio / nominal,
-    ),
+    ...(follows ? { share, offsetVolts: 0 } : { share: 0, offsetVolts: signalVolts }),
+    followsSupply: follows,
+    secondShare: secondShareBeside(share, element),
     thermistorOhms: companion?.kind === 'temperature' ? thermistorOhms(celsius, companion.thermistor) : 2000,
   };
+}
+
+/** Where the second wiper stands while the first stands at a share of its track: both sit on one shaft. */
+export function secondShareBeside(share: number, { profile, companion }: Element): number {
+  if (companion?.kind !== 'second-track') return 0.5;
+  const { pair } = companion;
+  const { nominalReferenceVolts: nominal } = profile;
+  return onTrack(
+    pair.law === 'mirrored' ? 1 - share : (share * nominal - pair.offsetVolts) / pair.ratio / nominal,
+  );
 }
 
 /** A track divides whatever supplies it, however its curve is noted. */

@@ -29,9 +29,17 @@ export interface Drive {
   share: number;
   /** Stage only: added whatever the supply is. */
   offsetVolts: number;
+  /** Whether the output follows its supply: at exactly nothing `share` and `offsetVolts` alone do not say it. */
+  followsSupply: boolean;
   /** Of the second track. */
   secondShare: number;
   thermistorOhms: number;
 }
 
-export const AT_REST: Drive = { share: 0.5, offsetVolts: 0, secondShare: 0.5, thermistorOhms: 2000 };
+export const AT_REST: Drive = {
+  share: 0.5,
+  offsetVolts: 0,
+  followsSupply: true,
+  secondShare: 0.5,
+  thermistorOhms: 2000,
+};

@@ -1,6 +1,7 @@
 import type { Place, Lane } from '../evidence/index.ts';
 import {
   clamp,
+  divider,
   limitedSupply,
   Network,
   source,
@@ -125,9 +126,12 @@ export class Wiring {
   setKey(on: boolean): void {
     this.#keyOn = on;
     const { network, spec } = this;
-    network.setConductor(this.#unitSupply, source(on ? spec.unitVolts : 0, UNIT_SUPPLY_OHMS));
+    network.setConductor(
+      this.#unitSupply,
+      source(on ? spec.unitVolts : 0, on ? UNIT_SUPPLY_OHMS : UNIT_OFF_OHMS),
+    );
     this.#railSpecs.forEach(({ volts, ohms, limitAmps }, i) =>
-      network.setConductor(this.#rails[i]!, limitedSupply(on ? volts : 0, ohms, limitAmps)),
+      network.setConductor(this.#rails[i]!, on ? limitedSupply(volts, ohms, limitAmps) : REGULATOR_OFF),
     );
     this.#set('unit-load', on ? UNIT_LOAD_OHMS : Infinity);
     for (const { wire, end } of spec.wires)
@@ -285,5 +289,14 @@ export class Wiring {
     return this.#part(name).soundOhms;
   }
 }
+
+/**
+ * A regulator that is off is no short: its feedback divider is left, and the diode that keeps it from being pulled below
+ * ground. So an ohmmeter finds kilohms from reference to return on a sound machine (from memory).
+ */
+const REGULATOR_OFF = divider(12_000, 0.5, 10);
+
+/** What hangs on the unit's own supply inside: silicon that draws little at the volt of an ohmmeter (from memory). */
+const UNIT_OFF_OHMS = 100;
 
 const CLAMP_VOLTS = 0.5;
