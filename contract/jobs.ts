@@ -24,7 +24,7 @@ const startingWeights = z.strictObject({
   circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length).readonly(),
   priors: z
     .record(z.string().max(40), z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`))
-    .refine((priors) => Object.keys(priors).every((id) => id in usualPriors('other')), {
+    .refine((priors) => Object.keys(priors).every((id) => Object.hasOwn(usualPriors('other'), id)), {
       error: 'A weight was given for a kind of fault that is not known.',
     }),
 });
@@ -72,7 +72,7 @@ export const detailsOf = ({ complaint, codes, history, pins, starting }: Job): J
 });
 
 /** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */
-export const jobChange = jobDetails.extend({ revision: z.int() });
+export const jobChange = jobDetails.extend({ revision: z.int().min(1).max(2_147_483_646) });
 
 export const NOT_PROVEN = 'not-proven';
 export const newVerdict = z.strictObject({

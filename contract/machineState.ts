@@ -28,13 +28,16 @@ const attachment = z.discriminatedUnion('kind', [
 
 const MOST_ATTACHMENTS = 8;
 export const harnessWork = z.strictObject({
-  attachments: z.array(attachment).max(MOST_ATTACHMENTS).refine(
-    (all) =>
-      (['voltage-source', 'test-light', 'meter'] as const).every(
-        (kind) => all.filter((one) => one.kind === kind).length <= 1,
-      ),
-    { error: 'One known voltage, one test light and one second meter can be clipped on at a time.' },
-  ),
+  attachments: z
+    .array(attachment)
+    .max(MOST_ATTACHMENTS)
+    .refine(
+      (all) =>
+        (['voltage-source', 'test-light', 'meter'] as const).every(
+          (kind) => all.filter((one) => one.kind === kind).length <= 1,
+        ),
+      { error: 'One known voltage, one test light and one second meter can be clipped on at a time.' },
+    ),
   neighboursOff: z.array(z.number().int().min(0).max(20)).max(20),
   wiggled: z.boolean(),
 });

@@ -5,6 +5,8 @@ import { plainText } from './text.ts';
 
 export const MOST_CHANNELS = 64;
 export const MOST_SAMPLES = 20_000_000;
+/** Moments and all channels together: what a page can hold at once. */
+export const MOST_NUMBERS = 100_000_000;
 /** Deflated and in base64, as it travels. */
 export const MOST_RECORDING_BYTES = 96 * 1024 * 1024;
 const MOST_FINDINGS = 200;
@@ -54,5 +56,10 @@ export const recordingInfo = z.strictObject({
 export type RecordingInfo = z.infer<typeof recordingInfo>;
 
 /** Base64 of raw deflate over float64, little-endian: all moments in seconds, then channel by channel; NaN for gaps. */
-export const newRecording = recordingInfo.extend({ data: z.base64().max(MOST_RECORDING_BYTES) });
+export const newRecording = recordingInfo
+  .extend({ data: z.base64().max(MOST_RECORDING_BYTES) })
+  .refine(({ samples, channels }) => samples * (channels.length + 1) <= MOST_NUMBERS, {
+    error: `A recording holds up to ${MOST_NUMBERS.toLocaleString('en')} numbers: keep a shorter stretch or fewer channels.`,
+    path: ['samples'],
+  });
 export type NewRecording = z.infer<typeof newRecording>;

@@ -80,14 +80,15 @@ test('a correction names what it replaces, and both stay on record', async () =>
   const job = await openJob();
   const first = wire(job.id);
   await record(first);
-  await record(wire(job.id, { volts: 2.13, supersedes: first.id }));
+  const second = wire(job.id, { volts: 2.13, supersedes: first.id });
+  await record(second);
   await record({
     id: v7(),
     jobId: job.id,
     kind: 'withdrawal',
     takenAt: now(),
     enteredText: '',
-    supersedes: first.id,
+    supersedes: second.id,
   });
   expect((await server.call('GET', `/jobs/${job.id}`)).body.readings).toHaveLength(3);
   const elsewhere = await openJob();

@@ -15,6 +15,7 @@ import type { Database } from './db/connect.ts';
 import type { Feed } from './feeds/feed.ts';
 import { streamFeed } from './feeds/streamFeed.ts';
 import { errorHandler } from './http/errors.ts';
+import { guardRequests } from './http/guardRequests.ts';
 import { sendProblem } from './http/problem.ts';
 import { requestLog } from './http/requestLog.ts';
 import { serve } from './http/serve.ts';
@@ -37,19 +38,50 @@ export interface AppParts {
   feeds?: readonly Feed[];
   /** Ends what would stream for ever. */
   stopping?: AbortSignal;
+  /** Names beside loopback that this server answers to. */
+  allowedHosts?: readonly string[];
 }
 
-export function createApp({ db, log, webFolder, feeds = [], stopping }: AppParts): Express {
+export function createApp({
+  db,
+  log,
+  webFolder,
+  feeds = [],
+  stopping,
+  allowedHosts = [],
+}: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(requestLog(log));
-  // On loopback there is no TLS to upgrade to; behind a balancer the balancer says so.
-  app.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } } }));
+  app.use(guardRequests(allowedHosts));
+  // On loopback there is no TLS to upgrade to; behind a balancer the balancer says so. Styles are the application's own.
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          upgradeInsecureRequests: null,
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'font-src': ["'self'", 'data:'],
+        },
+      },
+    }),
+  );
+  app.use('/api', (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
   // A sensor may carry a table of 10,000 points, and a file many sensors.
   app.use('/api/sensors', express.json({ limit: MOST_FILE_BYTES }));
   app.use('/api/jobs/:jobId/recordings', express.json({ limit: MOST_RECORDING_BYTES }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db, feeds, stopping));
   if (webFolder) serveWeb(app, webFolder);
+  app.use((req, res) =>
+    sendProblem(res, {
+      code: 'not-found',
+      message: `There is nothing to ${req.method} here.`,
+      next: 'Open the start page, or see /api/openapi.json for what there is.',
+    }),
+  );
   app.use(errorHandler(log));
   return app;
 }
@@ -105,7 +137,7 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   api.use((req, res) =>
     sendProblem(res, {
       code: 'not-found',
-      message: `There is no ${req.method} ${req.originalUrl}.`,
+      message: `There is no ${req.method} ${req.originalUrl.slice(0, 200)}.`,
       next: 'See /api/openapi.json for what there is.',
     }),
   );

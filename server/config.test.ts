@@ -10,10 +10,13 @@ test('loopback and a fixed port unless somebody says otherwise', () => {
     PORT: 4730,
     LETTURA_DATA: 'none',
   });
-  expect(readConfig({ DATABASE_URL, PORT: '8080', HOST: '0.0.0.0' }).data).toMatchObject({
-    HOST: '0.0.0.0',
-    PORT: 8080,
-  });
+  expect(
+    readConfig({ DATABASE_URL, PORT: '8080', HOST: '0.0.0.0', LETTURA_NO_SIGN_IN: 'accepted' }).data,
+  ).toMatchObject({ HOST: '0.0.0.0', PORT: 8080 });
+  expect(readConfig({ DATABASE_URL, LETTURA_HOSTS: 'Workshop.example, pump' }).data?.LETTURA_HOSTS).toEqual([
+    'workshop.example',
+    'pump',
+  ]);
 });
 
 test.each([
@@ -21,6 +24,7 @@ test.each([
   [{ DATABASE_URL: 'mysql://elsewhere' }, 'Set DATABASE_URL'],
   [{ DATABASE_URL, PORT: 'many' }, 'PORT'],
   [{ DATABASE_URL, LOG_LEVEL: 'loud' }, 'LOG_LEVEL'],
+  [{ DATABASE_URL, HOST: '0.0.0.0' }, 'no sign-in'],
   [{ DATABASE_URL, LETTURA_METER: 'over there' }, 'host:port'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],

@@ -11,6 +11,18 @@ const schema = z.object({
   }),
   /** Loopback unless somebody decides otherwise: there is no sign-in yet. */
   HOST: z.string().default('127.0.0.1'),
+  /** Names beside loopback that browsers call it by, with commas between them. */
+  LETTURA_HOSTS: z
+    .string()
+    .transform((list) =>
+      list
+        .split(',')
+        .map((name) => name.trim().toLowerCase())
+        .filter(Boolean),
+    )
+    .default([]),
+  /** Whoever listens beyond loopback says that something else asks people who they are. */
+  LETTURA_NO_SIGN_IN: z.enum(['', 'accepted']).default(''),
   PORT: z.coerce.number().int().min(0).max(65_535).default(4730),
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   /** `demo` adds the invented jobs to an empty database. */
@@ -27,4 +39,15 @@ const schema = z.object({
   LETTURA_LIVE_DATA: place.optional(),
 });
 
-export const readConfig = (environment: NodeJS.ProcessEnv) => schema.safeParse(environment);
+const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
+
+const guarded = schema.refine(
+  ({ HOST, LETTURA_NO_SIGN_IN }) => LOOPBACK.includes(HOST) || LETTURA_NO_SIGN_IN === 'accepted',
+  {
+    path: ['HOST'],
+    error:
+      'Lettura has no sign-in: beyond loopback anybody on the network could read and change every job. Put something that signs people in before it, and set LETTURA_NO_SIGN_IN=accepted.',
+  },
+);
+
+export const readConfig = (environment: NodeJS.ProcessEnv) => guarded.safeParse(environment);

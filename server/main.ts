@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
+import { untilItAnswers } from './db/untilItAnswers.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { feedsOf } from './feeds/feedsOf.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
@@ -17,7 +18,7 @@ if (!config.success) {
   console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
   process.exit(2);
 }
-const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA } = config.data;
+const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_HOSTS } = config.data;
 const { LETTURA_METER, LETTURA_METER_CHANNELS, LETTURA_LIVE_DATA } = config.data;
 
 const webFolder = fileURLToPath(new URL('../web/dist', import.meta.url));
@@ -28,7 +29,7 @@ if (!existsSync(webFolder)) {
 
 const log = pino({ level: LOG_LEVEL });
 const { db, pool } = connect(DATABASE_URL, log);
-await migrateToLatest(pool);
+await untilItAnswers(() => migrateToLatest(pool), log);
 await shipSensors(db);
 await shipInstruments(db);
 if (LETTURA_DATA === 'demo') await seedDemo(db);
@@ -46,7 +47,14 @@ const followed = await feedsOf(
   log,
 );
 const server = createServer(
-  createApp({ db, log, webFolder, stopping: stopping.signal, feeds: followed.feeds }),
+  createApp({
+    db,
+    log,
+    webFolder,
+    stopping: stopping.signal,
+    feeds: followed.feeds,
+    allowedHosts: LETTURA_HOSTS,
+  }),
 );
 server.listen(PORT, HOST, () => {
   const { address, port } = server.address() as AddressInfo;
@@ -54,14 +62,21 @@ server.listen(PORT, HOST, () => {
   process.send?.({ listening: port });
 });
 
+/** How long what was asked may take before it is cut off. */
+const DRAIN_MS = 5000;
+
 /** Answers what has been asked, takes nothing new, and lets the database go. */
 function stop(): void {
   log.info('stopping');
   stopping.abort();
   void followed.stop();
-  server.close(() => void pool.end().then(() => process.exit(0)));
+  const end = () => void pool.end().then(() => process.exit(0));
+  server.close(end);
   server.closeIdleConnections();
-  setTimeout(() => process.exit(1), 5000).unref();
+  setTimeout(() => {
+    log.warn('cutting off what is still being answered');
+    server.closeAllConnections();
+  }, DRAIN_MS).unref();
 }
 process.once('SIGINT', stop);
 process.once('SIGTERM', stop);

@@ -150,6 +150,9 @@ export const readingTable = pgTable(
   },
   (t) => [
     index('reading_by_job').on(t.jobId, t.sequence),
+    index('reading_by_superseded')
+      .on(t.supersedes)
+      .where(sql`${t.supersedes} is not null`),
     check(
       'reading_has_its_value',
       sql`case ${t.kind}

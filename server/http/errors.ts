@@ -1,16 +1,40 @@
+import type { Problem } from '@lettura/core/problem';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { z } from 'zod';
-import { sendProblem } from './problem.ts';
+import { sendProblem, type ProblemCode } from './problem.ts';
 
 /** PostgreSQL classes 08 (connection), 57 (operator intervention), 53 (resources), and sockets that went away. */
 const AWAY = /^(08|57|53)|^(ECONNREFUSED|ECONNRESET|ENOENT|EPIPE|ETIMEDOUT)$/u;
+/** It is there, and holds what is asked for longer than anybody waits: a lock, a statement that was stopped for its time. */
+const BUSY = /^(55P03|57014|40P01)$/u;
+/** What the database itself refuses in the words of this program: see the migrations. */
+const REFUSED: Record<string, Problem<ProblemCode>> = {
+  LT410: {
+    code: 'job-deleted',
+    message: 'This job was deleted.',
+    next: 'Restore the job from the list; your entry is kept until then.',
+  },
+  LT409: {
+    code: 'corrected-elsewhere',
+    message: 'This reading was corrected or taken back elsewhere meanwhile.',
+    next: 'Look at the newer line; if yours is right all the same, enter it as a new reading.',
+  },
+};
+const MOST_ERRORS = 20;
+const LONGEST_MESSAGE = 300;
+const shortened = (text: string): string =>
+  text.length > LONGEST_MESSAGE ? `${text.slice(0, LONGEST_MESSAGE)} …` : text;
 
 /** Every way a request can fail, as a problem with a next step. */
 export function errorHandler(log: Logger): ErrorRequestHandler {
-  return (error: unknown, req, res, _next) => {
+  return (error: unknown, req, res, next) => {
+    if (res.headersSent) return next(error);
+    const requestId = String(res.locals.requestId ?? '');
     if (error instanceof z.ZodError) {
-      const errors = error.issues.map(({ path, message }) => ({ path: path.join('.'), message }));
+      const errors = error.issues
+        .slice(0, MOST_ERRORS)
+        .map(({ path, message }) => ({ path: shortened(path.join('.')), message: shortened(message) }));
       const first = errors[0];
       const message = first
         ? `${first.path ? `${first.path}: ` : ''}${first.message}`
@@ -21,48 +45,120 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
         errors,
       );
     }
-    const { type, limit, statusCode } = error as { type?: string; limit?: number; statusCode?: number };
-    if (type === 'entity.too.large') {
-      const message = `The request is over ${Math.round((limit ?? 0) / 1024)} kB.`;
-      return sendProblem(res, {
-        code: 'body-too-large',
-        message,
-        next: 'Shorten the text and send it again.',
-      });
+    const problem = ofRequest(error) ?? ofDatabase(error);
+    if (problem) {
+      if (problem.code === 'database-away' || problem.code === 'database-busy')
+        log.warn({ requestId, path: req.path, code: problem.code }, 'the database does not answer');
+      return sendProblem(res, problem);
     }
-    if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') {
-      const next = 'Send a JSON object in UTF-8.';
-      return sendProblem(res, {
-        code: 'malformed-json',
-        message: 'The body could not be read as JSON.',
-        next,
-      });
-    }
-    if (error instanceof URIError || statusCode === 404) {
-      return sendProblem(res, {
-        code: 'not-found',
-        message: 'The address is malformed.',
-        next: 'Check the address.',
-      });
-    }
-    if (isAway(error)) {
-      log.warn({ path: req.path }, 'the database does not answer');
-      const next = 'Nothing is lost: what you entered is sent again by itself.';
-      return sendProblem(res, { code: 'database-away', message: 'The database does not answer.', next });
-    }
-    log.error({ err: error, path: req.path }, 'unexpected');
-    const next = 'Try again; if it happens again, tell whoever runs the server what you did.';
-    return sendProblem(res, { code: 'server-fault', message: 'Something failed on the server.', next });
+    log.error({ requestId, path: req.path, ...told(error) }, 'unexpected');
+    return sendProblem(res, {
+      code: 'server-fault',
+      message: 'Something failed on the server.',
+      next: `Try again; if it happens again, tell whoever runs the server what you did${requestId && `, and this number: ${requestId}`}.`,
+    });
   };
 }
 
+/** What the reading of the request itself found wrong. */
+function ofRequest(error: unknown): Problem<ProblemCode> | undefined {
+  const { type, limit, statusCode, code } = error as {
+    type?: string;
+    limit?: number;
+    statusCode?: number;
+    code?: unknown;
+  };
+  if (type === 'entity.too.large')
+    return {
+      code: 'body-too-large',
+      message: `The request is over ${Math.round((limit ?? 0) / 1024)} kB.`,
+      next: 'Shorten the text and send it again.',
+    };
+  // A body that says it is compressed and is not: zlib's own codes, and brotli's.
+  const broken = /^(Z_|ERR_|ERR__ERROR)/u.test(String(code)) && statusCode === 400;
+  if (
+    broken ||
+    type === 'entity.parse.failed' ||
+    type === 'encoding.unsupported' ||
+    type === 'charset.unsupported'
+  )
+    return {
+      code: 'malformed-json',
+      message: 'The body could not be read as JSON.',
+      next: 'Send a JSON object in UTF-8.',
+    };
+  if (type === 'request.aborted' || type === 'request.size.invalid')
+    return { code: 'bad-request', message: 'The request broke off.', next: 'Send it again.' };
+  if (error instanceof URIError || statusCode === 404)
+    return { code: 'not-found', message: 'There is nothing at this address.', next: 'Check the address.' };
+  if (statusCode === 416)
+    return {
+      code: 'range-not-satisfiable',
+      message: 'The file has no such part.',
+      next: 'Ask for all of it.',
+    };
+  if (statusCode === 412)
+    return {
+      code: 'precondition-failed',
+      message: 'The file is not what the request expects.',
+      next: 'Ask for it again without conditions.',
+    };
+  if (statusCode !== undefined && statusCode >= 400 && statusCode < 500)
+    return { code: 'bad-request', message: 'The request cannot be answered.', next: 'Check what is sent.' };
+  return undefined;
+}
+
+function ofDatabase(error: unknown): Problem<ProblemCode> | undefined {
+  const codes = codesOf(error);
+  const refused = codes.map((code) => REFUSED[code]).find((one) => one !== undefined);
+  if (refused) return refused;
+  if (codes.some((code) => BUSY.test(code)) || /query read timeout/iu.test(messageOf(error)))
+    return {
+      code: 'database-busy',
+      message: 'The database is busy with something else.',
+      next: 'Nothing is lost: what you entered is sent again by itself.',
+    };
+  // Class 22: a value that the check let through and the database cannot hold.
+  if (codes.some((code) => code.startsWith('22')))
+    return {
+      code: 'invalid-request',
+      message: 'A value in the request cannot be kept.',
+      next: 'Check dates and numbers, and send it again.',
+    };
+  return isAway(error)
+    ? {
+        code: 'database-away',
+        message: 'The database does not answer.',
+        next: 'Nothing is lost: what you entered is sent again by itself.',
+      }
+    : undefined;
+}
+
 /** The driver wraps its errors, so the cause is followed down. */
-function isAway(error: unknown): boolean {
+function* chain(error: unknown): Generator<Error> {
   for (let at = error; at instanceof Error; at = at.cause) {
-    if (AWAY.test(String((at as { code?: unknown }).code))) return true;
-    if (/connection (terminated|timeout)|timeout exceeded when trying to connect/iu.test(at.message))
-      return true;
-    if (at instanceof AggregateError && at.errors.some(isAway)) return true;
+    yield at;
+    if (at instanceof AggregateError) for (const one of at.errors) yield* chain(one);
   }
-  return false;
+}
+const codesOf = (error: unknown): string[] =>
+  [...chain(error)].map((at) => String((at as { code?: unknown }).code));
+const messageOf = (error: unknown): string => [...chain(error)].map(({ message }) => message).join(' ');
+
+const isAway = (error: unknown): boolean =>
+  codesOf(error).some((code) => AWAY.test(code)) ||
+  /connection (terminated|timeout)|timeout exceeded when trying to connect/iu.test(messageOf(error));
+
+/** For the log: where it happened and what sort it was. Messages of the driver carry what people typed, and stay out. */
+function told(error: unknown): { name: string; codes: string[]; at: string } {
+  const frames =
+    error instanceof Error ? (error.stack ?? '').split('\n').filter((line) => /^\s+at /u.test(line)) : [];
+  return {
+    name: error instanceof Error ? error.name : typeof error,
+    codes: codesOf(error).filter((code) => code !== 'undefined'),
+    at: frames
+      .slice(0, 8)
+      .map((line) => line.trim())
+      .join(' < '),
+  };
 }

@@ -5,6 +5,11 @@ import type { Response } from 'express';
 const STATUS = {
   'malformed-json': [400, 'The request is not JSON'],
   'invalid-request': [400, 'Something in the request is not as it should be'],
+  'foreign-host': [421, 'Asked for under a name that is not this server’s'],
+  'foreign-origin': [403, 'Not for pages from elsewhere'],
+  'bad-request': [400, 'The request cannot be answered'],
+  'range-not-satisfiable': [416, 'There is no such part'],
+  'precondition-failed': [412, 'It is not what was expected'],
   'not-found': [404, 'Not found'],
   'id-conflict': [409, 'This id is taken by something else'],
   'changed-elsewhere': [409, 'It was changed elsewhere'],
@@ -14,6 +19,9 @@ const STATUS = {
   'damaged-recording': [422, 'The recording does not hold what it says'],
   'unknown-reference': [422, 'The request names something that does not exist'],
   'gate-not-met': [422, 'The proof for this verdict is not complete'],
+  'corrected-elsewhere': [409, 'It was corrected elsewhere'],
+  'wrong-correction': [422, 'This does not correct that'],
+  'database-busy': [503, 'The database is busy'],
   'database-away': [503, 'The database does not answer'],
   'server-fault': [500, 'The server made a mistake'],
 } as const;

@@ -2,6 +2,7 @@ import { pathParameters, type Endpoint } from '@lettura/contract';
 import type { Result } from '@lettura/core/problem';
 import type { Router } from 'express';
 import type { z } from 'zod';
+import { storable } from './storable.ts';
 import { sendProblem, type ProblemCode } from './problem.ts';
 
 /** What was asked for, and whether this request made it. */
@@ -35,6 +36,8 @@ export function serve<E extends Endpoint>(
         }),
       ]),
     ) as Params<E>;
+    const kept = endpoint.body ? storable(req.body) : undefined;
+    if (kept && !kept.ok) return sendProblem(res, kept.problem);
     const body = endpoint.body?.parse(req.body) as Body<E>;
     const result = await answer({ params, body });
     if (!result.ok) return sendProblem(res, result.problem);

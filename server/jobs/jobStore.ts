@@ -141,7 +141,7 @@ export const jobStore = (db: Database) => {
         : fail(
             'job-changed',
             'Somebody changed this job meanwhile.',
-            'Look at the new text and enter your change again.',
+            'Look at what is on record now, and save yours or take theirs.',
           );
     },
 

@@ -1,6 +1,8 @@
 import { instrumentsNamed, type NewReading, type Reading } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/problem';
-import { and, asc, eq, getTableColumns, sql } from 'drizzle-orm';
+import { spotOf } from '@lettura/core/evidence';
+import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { readingTable } from '../db/schema.ts';
@@ -25,14 +27,26 @@ export const readingStore = (db: Database) => {
 
     async record(
       given: NewReading,
-    ): Promise<Result<Recorded<Reading>, JobFault | 'id-conflict' | 'unknown-reference'>> {
+    ): Promise<
+      Result<Recorded<Reading>, JobFault | 'id-conflict' | 'unknown-reference' | 'wrong-correction'>
+    > {
       const job = await openJob(given.jobId);
       if (!job.ok) return job;
-      if (given.supersedes && !(await this.belongs(given.supersedes, given.jobId))) {
+      const corrected = given.supersedes ? await this.find(given.supersedes) : undefined;
+      if (given.supersedes && corrected?.jobId !== given.jobId) {
         return fail(
           'unknown-reference',
           'The reading to be replaced is not on this job.',
           'Reload the job and correct the reading there.',
+        );
+      }
+      if (corrected && !mayReplace(given, corrected)) {
+        return fail(
+          'wrong-correction',
+          corrected.kind === 'withdrawal'
+            ? 'What takes a reading back cannot itself be taken back or corrected.'
+            : 'A correction is of the same kind and at the same place as what it corrects.',
+          'Take the old reading back, and enter the new one by itself.',
         );
       }
       const named = instrumentsNamed(given);
@@ -56,14 +70,29 @@ export const readingStore = (db: Database) => {
       );
     },
 
-    async belongs(readingId: string, jobId: string): Promise<boolean> {
-      const rows = await db
-        .select({ id: readingTable.id })
-        .from(readingTable)
-        .where(and(eq(readingTable.id, readingId), eq(readingTable.jobId, jobId)));
-      return rows.length > 0;
+    async find(readingId: string): Promise<Reading | undefined> {
+      const [row] = await db.select().from(readingTable).where(eq(readingTable.id, readingId));
+      return row && fromRow(row);
     },
   };
+};
+
+/** A withdrawal takes back anything but a withdrawal; a correction stays where the reading was taken. */
+function mayReplace(given: NewReading, old: Reading): boolean {
+  if (old.kind === 'withdrawal') return false;
+  return given.kind === 'withdrawal' || isDeepStrictEqual(placeOf(given), placeOf(old));
+}
+
+const placeOf = (reading: Reading): unknown => {
+  switch (reading.kind) {
+    case 'ambient':
+    case 'withdrawal':
+      return reading.kind;
+    case 'observation':
+      return [reading.kind, reading.observation];
+    default:
+      return spotOf(reading);
+  }
 };
 
 /** Prepared once: a capture records many readings, and building the statement costs more than running it. */

@@ -1,5 +1,5 @@
-import { promisify } from 'node:util';
-import { inflateRaw } from 'node:zlib';
+import { Readable } from 'node:stream';
+import { createInflateRaw } from 'node:zlib';
 import type { NewRecording, RecordingInfo } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/problem';
 import { asc, desc, eq } from 'drizzle-orm';
@@ -9,7 +9,6 @@ import { recordingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
 import { openJobIn, type JobFault } from '../jobs/openJob.ts';
 
-const inflated = promisify(inflateRaw);
 const FLOAT_BYTES = 8;
 
 const columns = {
@@ -95,11 +94,16 @@ export const recordingStore = (db: Database) => {
   };
 };
 
-/** Inflated only as far as promised: a few bytes cannot become a full memory. */
+/** Inflated piece by piece and counted, never held: a few bytes cannot become a full memory. */
 async function holds(deflated: Buffer, promised: number): Promise<boolean> {
+  let bytes = 0;
   try {
-    return (await inflated(deflated, { maxOutputLength: promised })).byteLength === promised;
+    for await (const piece of Readable.from([deflated]).pipe(createInflateRaw())) {
+      bytes += (piece as Buffer).byteLength;
+      if (bytes > promised) return false;
+    }
   } catch {
     return false;
   }
+  return bytes === promised;
 }

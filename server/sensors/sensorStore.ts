@@ -88,12 +88,16 @@ export const sensorStore = (db: Database) => {
           );
         }
         const fresh = sensors.filter(({ id }) => !byId.has(id));
-        if (fresh.length > 0) {
-          await tx
-            .insert(sensorTable)
-            .values(fresh.map((sensor) => ({ ...sensor, lineageId: sensor.id, version: 1 })));
-        }
-        return ok({ added: fresh.length, known: sensors.length - fresh.length });
+        // The same file may be on its way twice: whoever comes second finds what the first has added.
+        const added =
+          fresh.length === 0
+            ? []
+            : await tx
+                .insert(sensorTable)
+                .values(fresh.map((sensor) => ({ ...sensor, lineageId: sensor.id, version: 1 })))
+                .onConflictDoNothing()
+                .returning({ id: sensorTable.id });
+        return ok({ added: added.length, known: sensors.length - added.length });
       });
     },
   };

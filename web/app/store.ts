@@ -1,6 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { outboxSender, outboxSlice, outboxStorage } from '../features/outbox/index.ts';
+import { outboxKeeper, outboxSender, outboxSlice } from '../features/outbox/index.ts';
 import { sheetSlice, sheetStorage } from '../features/sheet/index.ts';
 import { wiresSlice, wiresStorage } from '../features/wires/index.ts';
 import { api } from './api.ts';
@@ -16,14 +16,14 @@ const reducer = combineReducers({
 
 export const store = configureStore({
   reducer,
-  middleware: (getDefault) => getDefault().prepend(outboxSender.middleware).concat(api.middleware),
+  middleware: (getDefault) =>
+    getDefault().prepend(outboxSender.middleware, outboxKeeper.middleware).concat(api.middleware),
 });
 setupListeners(store.dispatch);
 
 let last = store.getState();
 store.subscribe(() => {
   const state = store.getState();
-  if (state.outbox !== last.outbox) outboxStorage.save(last.outbox, state.outbox);
   if (state.preferences !== last.preferences) preferencesStorage.save(state.preferences);
   if (state.sheet !== last.sheet) sheetStorage.save(state.sheet);
   if (state.wires !== last.wires) wiresStorage.save(state.wires);

@@ -2,8 +2,11 @@ import { newReading, type NewReading } from '@lettura/contract';
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../../app/api.ts';
+import 'fake-indexeddb/auto';
 import { fakeStorage } from '../../testStorage.ts';
 import {
+  openOutbox,
+  outboxKeeper,
   outboxSender,
   outboxSlice,
   outboxStorage,
@@ -11,7 +14,7 @@ import {
   selectOutbox,
   sendingAsked,
 } from './index.ts';
-import { readingDiscarded } from './outboxSlice.ts';
+import { readingDiscarded, unreadableDiscarded } from './outboxSlice.ts';
 
 const JOB = '01935a00-0000-7000-8000-000000000999';
 const reading = (n: number): NewReading =>
@@ -28,18 +31,13 @@ const reading = (n: number): NewReading =>
   });
 
 function testStore() {
-  const store = configureStore({
+  return configureStore({
     reducer: combineReducers({ [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer }),
-    middleware: (getDefault) => getDefault().prepend(outboxSender.middleware).concat(api.middleware),
+    middleware: (getDefault) =>
+      getDefault().prepend(outboxSender.middleware, outboxKeeper.middleware).concat(api.middleware),
   });
-  let last = store.getState().outbox;
-  store.subscribe(() => {
-    const { outbox } = store.getState();
-    if (outbox !== last) outboxStorage.save(last, outbox);
-    last = outbox;
-  });
-  return store;
 }
+const stored = async () => (await outboxStorage.load()).entries.map(({ reading }) => reading.id.at(-1));
 
 /** What the server answers, request by request; `away` is a connection that fails. */
 let answers: (Response | 'away')[] = [];
@@ -50,7 +48,8 @@ const problem = (status: number, code: string) =>
   json(status, { type: `urn:lettura:problem:${code}`, title: code, status, detail: code, next: 'Do this.' });
 
 beforeEach(() => {
-  vi.useFakeTimers();
+  // The browser's database runs on immediates: those go on as they are.
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] });
   vi.stubGlobal('localStorage', fakeStorage());
   // Node's own Request wants a whole address; a browser completes it from the page's.
   vi.stubGlobal(
@@ -71,22 +70,29 @@ beforeEach(() => {
     return answer ?? json(201, sent);
   });
 });
-afterEach(() => {
+afterEach(async () => {
   vi.useRealTimers();
+  for (const { reading } of (await outboxStorage.load()).entries) await outboxStorage.remove(reading.id);
   vi.unstubAllGlobals();
 });
-const settle = (ms = 50) => vi.advanceTimersByTimeAsync(ms);
+const immediates = async (count: number) => {
+  for (let i = 0; i < count; i++) await new Promise((resolve) => setImmediate(resolve));
+};
+const settle = async (ms = 50) => {
+  await immediates(40);
+  await vi.advanceTimersByTimeAsync(ms);
+  await immediates(40);
+};
 const waiting = (store: ReturnType<typeof testStore>) =>
   selectOutbox(store.getState()).entries.map((one) => one.reading.id.at(-1));
 
 test('a reading goes out at once and leaves the outbox and the storage', async () => {
   const store = testStore();
   store.dispatch(readingQueued(reading(1)));
-  expect(Object.keys(localStorage)).toHaveLength(1);
   await settle();
   expect(received).toEqual([1]);
   expect(waiting(store)).toEqual([]);
-  expect(Object.keys(localStorage)).toHaveLength(0);
+  expect(await stored()).toEqual([]);
 });
 
 test('while the server is away it is tried again by itself, ever less often, in the order of entry', async () => {
@@ -100,7 +106,7 @@ test('while the server is away it is tried again by itself, ever less often, in 
   expect(received).toEqual([]);
   await settle(15_000);
   expect(received).toEqual([1, 2]);
-  expect(selectOutbox(store.getState())).toEqual({ entries: [] });
+  expect(selectOutbox(store.getState())).toEqual({ entries: [], unreadable: [] });
 });
 
 test('a database that is away is waited for; a refusal is kept for a person and does not hold up the rest', async () => {
@@ -126,17 +132,44 @@ test('what waits survives the page, and another tab’s waiting readings are lef
   const second = testStore();
   second.dispatch(readingQueued(reading(2)));
   await settle();
+  expect(await stored()).toEqual(['1', '2']);
   second.dispatch(readingDiscarded(reading(2).id));
-  expect(waiting(testStore())).toEqual(['1']);
+  await settle();
+  const third = testStore();
+  await openOutbox(third.dispatch);
+  expect(waiting(third)).toEqual(['1']);
 });
 
-test('what an older version or another hand left in the storage is passed over', () => {
-  localStorage.setItem('lettura.outbox.a', '{"id":"nonsense"}');
+test('what an older version left and nobody can read any more is shown, and let go of only by hand', async () => {
+  localStorage.setItem('lettura.outbox.a', '{"id":"nonsense","enteredText":"sig plug 2.31"}');
   localStorage.setItem('lettura.outbox.b', 'not json');
-  expect(outboxStorage.load()).toEqual([]);
+  const store = testStore();
+  await openOutbox(store.dispatch);
+  const { entries, unreadable } = selectOutbox(store.getState());
+  expect(entries).toEqual([]);
+  expect(unreadable.map(({ text }) => text).sort()).toEqual(['not json', 'sig plug 2.31']);
+  for (const { key } of unreadable) store.dispatch(unreadableDiscarded(key));
+  await settle();
+  expect((await outboxStorage.load()).unreadable).toEqual([]);
 });
 
-test('live data that waits from the first version is sent on in the words of this one', () => {
+test('a storage that is full says so at the reading, and the reading is still sent', async () => {
+  const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  answers = Array<'away'>(20).fill('away');
+  const store = testStore();
+  store.dispatch(readingQueued(reading(1)));
+  await settle();
+  expect(selectOutbox(store.getState()).entries[0]).toMatchObject({ notKept: true });
+  put.mockRestore();
+  answers = [];
+  await settle(15_000);
+  expect(received).toEqual([1]);
+  expect(waiting(store)).toEqual([]);
+});
+
+test('live data that waits from the first version is sent on in the words of this one', async () => {
   const old = {
     id: '01935a00-0000-7000-8000-000000000077',
     jobId: JOB,
@@ -147,7 +180,7 @@ test('live data that waits from the first version is sent on in the words of thi
     pressureKpaAbs: 47,
   };
   localStorage.setItem(`lettura.outbox.${old.id}`, JSON.stringify(old));
-  expect(outboxStorage.load()).toMatchObject([
+  expect((await outboxStorage.load()).entries).toMatchObject([
     { reading: { kind: 'scan', measures: 'absolute-pressure', value: 47 } },
   ]);
 });

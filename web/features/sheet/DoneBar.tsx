@@ -25,9 +25,11 @@ export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) 
           </Box>
         ))}
       </Typography>
-      <Button color="inherit" onClick={done.undo} aria-keyshortcuts="Alt+Z" title="Alt+Z">
-        Undo
-      </Button>
+      {done.undo && (
+        <Button color="inherit" onClick={done.undo.run} aria-keyshortcuts="Alt+Z" title="Alt+Z">
+          {done.undo.label}
+        </Button>
+      )}
       <Button color="inherit" onClick={onClose}>
         Close
       </Button>

@@ -12,10 +12,11 @@ import {
   type Sensor,
 } from '@lettura/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
+import { stored } from '../../app/stored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
@@ -26,19 +27,40 @@ const form = z.object({
   history: jobDetails.shape.history,
 });
 
+const FIELDS = ['complaint', 'codes', 'history'] as const;
+const jobDraft = (jobId: string) =>
+  stored(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
+
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
 export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
   const [pins, setPins] = useState<Pin[]>();
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
   const pinsProblem = checkedPins.success ? undefined : checkedPins.error.issues[0]?.message;
-  const { register, handleSubmit, formState } = useForm({
+  const [change, { error, isLoading, isSuccess, reset: forget }] = useChangeJobMutation();
+  const problem = error ? requestProblem(error) : undefined;
+  const onRecord = { complaint: job.complaint, codes: job.codes.join(', '), history: job.history };
+  const kept = jobDraft(job.id);
+  const { register, handleSubmit, formState, setValue, subscribe, reset } = useForm({
     resolver: zodResolver(form),
-    values: { complaint: job.complaint, codes: job.codes.join(', '), history: job.history },
+    values: onRecord,
     resetOptions: { keepDirtyValues: true },
   });
-  const [change, { error, isLoading, isSuccess }] = useChangeJobMutation();
-  const problem = error ? requestProblem(error) : undefined;
+  // What was being typed outlives a change of tab and a reload, until it is saved or given up.
+  useEffect(() => {
+    const draft = jobDraft(job.id);
+    for (const [name, text] of Object.entries(draft.load()))
+      setValue(name as keyof typeof onRecord, text, { shouldDirty: true });
+    return subscribe({
+      formState: { values: true, dirtyFields: true },
+      callback: ({ values, dirtyFields }) =>
+        draft.save(
+          Object.fromEntries(
+            FIELDS.filter((name) => dirtyFields?.[name]).map((name) => [name, String(values[name])]),
+          ),
+        ),
+    });
+  }, [job.id, setValue, subscribe]);
   const { errors } = formState;
   const save = async (details: z.output<typeof form>) => {
     if (!checkedPins.success) return;
@@ -53,8 +75,22 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         revision: job.revision,
       },
     });
-    if (!('error' in saved)) setPins(undefined);
+    if ('error' in saved) return;
+    setPins(undefined);
+    kept.clear();
+    reset({ complaint: details.complaint, codes: details.codes.join(', '), history: details.history });
   };
+  const takeTheirs = () => {
+    setPins(undefined);
+    kept.clear();
+    forget();
+    reset(onRecord, { keepDirtyValues: false });
+  };
+  /** Another place has saved something else meanwhile: what stands there now, beside what is typed here. */
+  const theirs = (name: keyof typeof onRecord): string =>
+    problem?.code === 'job-changed' && formState.dirtyFields[name]
+      ? `On record now: “${onRecord[name]}”`
+      : '';
   return (
     <Box
       component="form"
@@ -71,15 +107,22 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         multiline
         {...register('complaint')}
         error={!!errors.complaint}
-        helperText={errors.complaint?.message}
+        helperText={errors.complaint?.message ?? theirs('complaint')}
       />
       <TextField
         label="Codes, stored or pending"
         {...register('codes')}
         error={!!errors.codes}
-        helperText={errors.codes?.message ?? 'A code points to a circuit, not to a part.'}
+        helperText={
+          errors.codes?.message ?? (theirs('codes') || 'A code points to a circuit, not to a part.')
+        }
       />
-      <TextField label="What was replaced before, and by whom" multiline {...register('history')} />
+      <TextField
+        label="What was replaced before, and by whom"
+        multiline
+        {...register('history')}
+        helperText={theirs('history')}
+      />
       <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
         <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
           Plug on this vehicle{job.pins ? ', changed from the sensor’s list' : ''}
@@ -95,13 +138,22 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         )}
       </Box>
       {problem && (
-        <Alert severity="error">
+        <Alert
+          severity="error"
+          action={
+            problem.code === 'job-changed' && (
+              <Button color="inherit" onClick={takeTheirs}>
+                Take theirs
+              </Button>
+            )
+          }
+        >
           {problem.message} {problem.next}
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Save job details
+          {problem?.code === 'job-changed' ? 'Save mine all the same' : 'Save job details'}
         </Button>
         {isSuccess && !formState.isDirty && pins === undefined && <span role="status">Saved</span>}
       </Box>

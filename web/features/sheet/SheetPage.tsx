@@ -125,7 +125,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
   const look = useEventCallback((observation: ObservationId) => looksRight(machine!, observation));
   useSheetKeys({
     input,
-    onUndo: () => entry.done?.undo(),
+    onUndo: entry.undo,
   });
   useEffect(() => {
     document.title = `${vehicle.name} · Lettura`;

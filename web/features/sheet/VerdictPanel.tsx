@@ -8,7 +8,9 @@ import { useState } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
 import { NOT_PROVEN_YET } from './StandingPanel.tsx';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import { useRecordVerdictMutation } from '../../app/api.ts';
+import { stored } from '../../app/stored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
@@ -22,11 +24,19 @@ export interface VerdictPanelProps {
   revealed?: string | undefined;
 }
 
+/** A note that is being written outlives a change of tab and a reload. */
+const verdictNotes = (jobId: string) => stored(`lettura.verdict-note.${jobId}`, z.string(), '');
+
 /** Records what the readings prove, or that they prove nothing yet; never more than they prove. */
 export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPanelProps) {
   const weighed = useWeighed();
   const weighing = triedOn ? undefined : weighed.weighing;
-  const [note, setNote] = useState('');
+  const kept = verdictNotes(jobId);
+  const [note, setText] = useState(() => kept.load());
+  const setNote = (text: string) => {
+    setText(text);
+    kept.save(text);
+  };
   const [record, { error, isLoading }] = useRecordVerdictMutation();
   const verdict = weighing?.verdict;
   const leader = weighing?.causes[0];

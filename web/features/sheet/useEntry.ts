@@ -1,6 +1,6 @@
 import type { NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
-import { keyOn, type ProbePoint } from '@lettura/core/evidence';
+import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/evidence';
 import type { ObservationId } from '@lettura/core/observation';
 import type { Problem } from '@lettura/core/problem';
 import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
@@ -20,7 +20,8 @@ import type { Sheet } from './useSheet.ts';
 export interface Done {
   message: string;
   warnings: ReadingWarning[];
-  undo: () => void;
+  /** What one more press does, in a word, and does it; none where there is nothing more to undo. */
+  undo?: { label: 'Undo' | 'Put back'; run: () => void } | undefined;
 }
 
 type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt' | 'enteredText'> : never;
@@ -48,32 +49,33 @@ export function useEntry(sheet: Sheet) {
   };
 
   const record = (reading: Unstamped<NewReading>, enteredText: string, warnings: ReadingWarning[]) => {
-    const supersedes = correcting ? { supersedes: correcting } : {};
-    const entered = queue({ ...reading, ...supersedes }, enteredText);
+    const replaced = sheet.readings.find(({ id }) => id === correcting);
+    const inItsPlace = replaced && isSamePlace(replaced, reading as NewReading) ? replaced : undefined;
+    // Read somewhere else after all: the old line is taken back, and the new one stands by itself.
+    if (replaced && !inItsPlace)
+      queue({ kind: 'withdrawal', supersedes: replaced.id }, `take back ${replaced.enteredText}`);
+    const entered = queue({ ...reading, ...(inItsPlace ? { supersedes: inItsPlace.id } : {}) }, enteredText);
     dispatch(entryDone(jobId));
     setProblem(undefined);
     const message = `${placeInWords(entered)}: ${valueInWords(entered, units)}`;
-    const replaced = sheet.readings.find(({ id }) => id === correcting);
-    const undo = () => (replaced ? putBack(replaced, entered) : takeBack(entered));
-    setDone({ message, warnings, undo });
+    const run = () => (inItsPlace ? putBack(inItsPlace, entered) : takeBack(entered));
+    setDone({ message, warnings, undo: { label: 'Undo', run } });
   };
 
   const takeBack = (reading: NewReading) => {
-    const withdrawal = queue(
-      { kind: 'withdrawal', supersedes: reading.id },
-      `take back ${reading.enteredText}`,
-    );
+    queue({ kind: 'withdrawal', supersedes: reading.id }, `take back ${reading.enteredText}`);
     setDone({
       message: `Taken back: ${placeInWords(reading)}, ${valueInWords(reading, units)}`,
       warnings: [],
-      undo: () => putBack(reading, withdrawal),
+      undo: { label: 'Put back', run: () => putBack(reading) },
     });
   };
 
-  /** The same value as a new line in place of `instead`, since the record only grows. */
-  const putBack = (reading: NewReading, instead: NewReading) => {
-    dispatch(readingQueued({ ...reading, id: v7(), supersedes: instead.id }));
-    setDone(undefined);
+  /** The same value as a new line, in place of a correction where there was one: the record only grows. */
+  const putBack = ({ supersedes: _before, ...reading }: NewReading, correction?: NewReading) => {
+    const line = { ...reading, id: v7(), ...(correction ? { supersedes: correction.id } : {}) } as NewReading;
+    dispatch(readingQueued(line));
+    setDone({ message: `Back again: ${placeInWords(line)}, ${valueInWords(line, units)}`, warnings: [] });
   };
 
   const recordMeasured = (
@@ -113,7 +115,7 @@ export function useEntry(sheet: Sheet) {
     setDone({
       message: `${placeInWords(entered)} ${upperFirst(valueInWords(entered, units))}`,
       warnings: [],
-      undo: () => (before ? putBack(before, entered) : takeBack(entered)),
+      undo: { label: 'Undo', run: () => (before ? putBack(before, entered) : takeBack(entered)) },
     });
   };
 
@@ -122,6 +124,15 @@ export function useEntry(sheet: Sheet) {
     enterObservation,
     done,
     dismissDone: () => setDone(undefined),
+    /** One press of the key: what the bar offers, or that there is nothing more. */
+    undo() {
+      if (done?.undo) done.undo.run();
+      else
+        setDone({
+          message: 'There is nothing more to undo. Every line can be taken back in the record.',
+          warnings: [],
+        });
+    },
     clearProblem: () => setProblem(undefined),
     takeBack,
     /** Reads what was typed and records it; refused text stays where it is, with what to do. */
@@ -175,6 +186,14 @@ const NOT_VOLTS: Problem = {
   message: 'A step of the pump table takes the signal in volts.',
   next: 'Type the volts as the meter shows them, for example 2.31.',
 };
+
+/** A correction stays where the reading was taken. */
+function isSamePlace(old: NewReading, now: NewReading): boolean {
+  if (old.kind === 'ambient' || now.kind === 'ambient') return old.kind === now.kind;
+  if (old.kind === 'observation' || old.kind === 'withdrawal') return false;
+  if (now.kind === 'observation' || now.kind === 'withdrawal') return false;
+  return sameTarget(spotOf(old), spotOf(now));
+}
 
 /** The state as a reading carries it to the server. */
 export type RecordedState = Extract<NewReading, { kind: 'wire' }>['state'];
