@@ -30,7 +30,7 @@ test('millivolts and a minus sign are recorded as read, with a word of warning',
   await enter(page, 'sig plug 14.2mV');
   await page.getByText('14.2 mV is 0.0142 V: next to nothing').waitFor();
   await enter(page, 'ref plug -4.98');
-  await page.getByText('the red and black leads are probably swapped').waitFor();
+  await page.getByText('with the red and black leads exchanged this is 4.98 V').waitFor();
   await pad(page, 'Reference at the sensor plug: −4.98 V').waitFor();
 });
 
@@ -45,7 +45,7 @@ test('a malformed altitude keeps the text and says what to enter', async () => {
   await page.getByRole('button', { name: 'Altitude' }).click();
   await page.getByLabel('Altitude, m or ft').fill('high up');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();
-  await page.getByText('“high up” is not an altitude. Enter metres above sea level').waitFor();
+  await page.getByText('“high up” is not an altitude. Enter metres or feet above sea level').waitFor();
   expect(await page.getByLabel('Altitude, m or ft').inputValue()).toBe('high up');
   await page.getByLabel('Altitude, m or ft').fill('250');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();

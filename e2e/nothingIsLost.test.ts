@@ -96,12 +96,52 @@ test('the same holds while only the database is away, and after both are killed 
   await other.close();
 });
 
+test('a sheet that nobody touches says within seconds that the server is away', async () => {
+  await server.stop();
+  const away = page.getByText('What stands here is as it was last');
+  await away.waitFor({ timeout: 9000 });
+  await start();
+  await away.waitFor({ state: 'hidden', timeout: 15_000 });
+});
+
+test('a screen that could not be fetched says so, and comes by itself with the server', async () => {
+  await server.stop();
+  await page.getByRole('link', { name: 'Reference', exact: true }).click();
+  await page.getByText('This screen could not be loaded.').waitFor();
+  await start();
+  await page.getByRole('tablist', { name: 'Calculators' }).waitFor({ timeout: 20_000 });
+  await page.goBack();
+  await pad(page, 'Reference at the sensor plug: 4.99 V').waitFor();
+});
+
+test('a browser without room says loudly what it could not write down, and sends it all the same', async () => {
+  await server.stop();
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function () {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Object.assign(window, { roomAgain: () => (IDBObjectStore.prototype.put = put) });
+  });
+  await enter(page, 'sig plug 2.34');
+  const alarm = page.getByRole('alert').filter({ hasText: 'Not written down' });
+  await alarm.getByText('“sig plug 2.34”').waitFor();
+  await page.evaluate(() => (window as unknown as { roomAgain: () => void }).roomAgain());
+  await start();
+  await alarm.waitFor({ state: 'hidden', timeout: 20_000 });
+  await pad(page, 'Signal at the sensor plug: 2.34 V').waitFor();
+});
+
 test('undo takes a reading back and puts it back, and the record keeps every line', async () => {
   await enter(page, 'sig unit 2.99');
   await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
   await page.keyboard.press('Alt+z');
   await pad(page, 'Signal at the control unit: expect').waitFor();
+  await page.getByRole('button', { name: 'Put back' }).waitFor();
   await page.keyboard.press('Alt+z');
+  await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
+  await page.keyboard.press('Alt+z');
+  await page.getByText('There is nothing more to undo').waitFor();
   await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
   await section(page, 'Record');
   const lines = page.getByRole('table', { name: 'All readings' }).getByRole('row', { name: '2.99 V' });

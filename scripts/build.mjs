@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { root, run } from './run.mjs';
 import { step } from './say.mjs';
 
@@ -14,7 +15,17 @@ export async function ensureWebBuild() {
   await step('Building the web application', () =>
     run(process.execPath, [join(root, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', 'web']),
   );
+  compressAssets(join(root, 'web', 'dist', 'assets'));
   writeFileSync(stamp, sources);
+}
+
+/** Each text among the assets once as brotli and once as gzip, ahead of time: the server only hands them out. */
+function compressAssets(folder) {
+  for (const name of readdirSync(folder).filter((one) => /\.(js|css|svg|json)$/u.test(one))) {
+    const bytes = readFileSync(join(folder, name));
+    writeFileSync(join(folder, `${name}.br`), brotliCompressSync(bytes));
+    writeFileSync(join(folder, `${name}.gz`), gzipSync(bytes, { level: 9 }));
+  }
 }
 
 function fingerprint() {

@@ -30,7 +30,8 @@ export async function startServer({ databaseUrl, port = 0, data = 'none', logLev
     exited.then(() => undefined),
   ]);
   if (listening === undefined) throw new Stop('The server did not start; its reason is printed above.');
-  child.disconnect();
+  // The channel stays open: a server whose starter has died ends by itself.
+  child.channel?.unref();
   return {
     url: `http://127.0.0.1:${listening}`,
     port: listening,

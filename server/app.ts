@@ -9,6 +9,7 @@ import {
 import { fail, ok } from '@lettura/core/problem';
 import { sql } from 'drizzle-orm';
 import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/connect.ts';
@@ -155,7 +156,11 @@ function serveWeb(app: Express, webFolder: string): void {
   // Built files carry a hash in their names; the page that names them must always be asked for again.
   app.use(
     '/assets',
-    express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    expressStaticGzip(join(webFolder, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   );
   app.use(express.static(webFolder, { index: false }));
   app.get('/{*path}', (_req, res) => {

@@ -80,3 +80,5 @@ function stop(): void {
 }
 process.once('SIGINT', stop);
 process.once('SIGTERM', stop);
+// Started by a script that has died, however: nothing is left running.
+if (process.send) process.once('disconnect', stop);

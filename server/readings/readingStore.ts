@@ -90,7 +90,11 @@ const placeOf = (reading: Reading): unknown => {
       return reading.kind;
     case 'observation':
       return [reading.kind, reading.observation];
-    default:
+    case 'wire':
+    case 'gauge':
+    case 'scan':
+    case 'between':
+    case 'ohms':
       return spotOf(reading);
   }
 };

@@ -43,7 +43,8 @@ export const api = createApi({
       providesTags: ['JobList'],
     }),
     jobSheet: build.query<JobSheet, string>({
-      query: (jobId) => `jobs/${jobId}`,
+      // A sheet that nobody touches still says within seconds that the server is away.
+      query: (jobId) => ({ url: `jobs/${jobId}`, timeout: 5000 }),
       responseSchema: jobSheet,
       providesTags: (_sheet, _error, jobId) => [{ type: 'Job', id: jobId }],
     }),

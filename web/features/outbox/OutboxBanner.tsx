@@ -13,7 +13,7 @@ import {
 } from './outboxSlice.ts';
 
 /** Says what has not reached the server yet. Readings that are merely on their way are not worth a word. */
-export function OutboxBanner() {
+export function OutboxBanner({ away = false }: { away?: boolean }) {
   const { entries, unreadable, waitingBecause } = useSelector(selectOutbox);
   const dispatch = useDispatch();
   const notKept = entries.filter((entry) => entry.notKept && !entry.refused);
@@ -26,6 +26,12 @@ export function OutboxBanner() {
   };
   return (
     <>
+      {away && !(waitingBecause && waiting.length > 0) && (
+        <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
+          The server does not answer. What stands here is as it was last; what you enter waits in this browser
+          and is sent by itself.
+        </Alert>
+      )}
       {waitingBecause && waiting.length > 0 && (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
           {waitingBecause.message}{' '}

@@ -46,7 +46,7 @@ const NO_REACHES: Reaches = {};
 /** The job sheet: one continuous sheet for one job, with the reasoning always beside it. */
 export default function SheetPage() {
   const { jobId = '' } = useParams();
-  const { sheet, error } = useSheet(jobId);
+  const { sheet, error, away } = useSheet(jobId);
   if (error) {
     const { message, next } = requestProblem(error);
     return (
@@ -57,7 +57,7 @@ export default function SheetPage() {
       </Trouble>
     );
   }
-  return sheet ? <LoadedSheet sheet={sheet} /> : <Loading what="the job" />;
+  return sheet ? <LoadedSheet sheet={sheet} away={away} /> : <Loading what="the job" />;
 }
 
 const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string; jobId: string }) {
@@ -73,7 +73,7 @@ const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string;
   );
 });
 
-function LoadedSheet({ sheet }: { sheet: Sheet }) {
+function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const { job, vehicle, sensor, caseFile, lanes } = sheet;
   const jobId = job.id;
   const { state, selected, correcting, reaches = NO_REACHES } = useInHand(jobId);
@@ -151,7 +151,7 @@ function LoadedSheet({ sheet }: { sheet: Sheet }) {
       >
         <SheetHeader title={[vehicle.name, job.complaint, ...job.codes].join(' · ')} jobId={jobId} />
         <Box>
-          <OutboxBanner />
+          <OutboxBanner away={away} />
           {deleted && (
             <Alert
               severity="warning"

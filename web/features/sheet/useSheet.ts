@@ -21,7 +21,7 @@ export interface Sheet extends JobSheet {
 }
 
 /** A job with everything that follows from its record; readings count from the moment they are entered. */
-export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unknown } {
+export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unknown; away: boolean } {
   const { data, error } = useJobSheetQuery(jobId, {
     pollingInterval: POLL_MS,
     skipPollingIfUnfocused: true,
@@ -39,7 +39,7 @@ export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unkn
     (): Sheet | undefined => record && caseFile && lanes && { ...record, caseFile, lanes },
     [record, caseFile, lanes],
   );
-  return { sheet, error: data ? undefined : error };
+  return { sheet, error: data ? undefined : error, away: data !== undefined && error !== undefined };
 }
 
 type OwnRecord = Omit<Sheet, 'caseFile' | 'lanes'>;
