@@ -11,7 +11,7 @@ import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
 
 export interface JobRecord {
-  job: Pick<Job, 'codes' | 'starting'>;
+  job: Pick<Job, 'codes' | 'starting' | 'displacementLitres'>;
   readings: readonly Reading[];
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
@@ -40,7 +40,7 @@ export function caseFileOf(
     family: sensor.family,
     profile: sensor.profile,
     companion: sensor.companion,
-    displacementLitres: vehicle.displacementLitres,
+    displacementLitres: job.displacementLitres ?? vehicle.displacementLitres,
     ambient: ambient?.ok ? ambient.value : undefined,
     readings: measured.filter(isPlain),
     isolation: measured.filter((reading) => !isPlain(reading)),

@@ -37,6 +37,8 @@ export type FeedId = (typeof FEED_IDS)[number];
 export const feedInfo = z.strictObject({
   id: z.enum(FEED_IDS),
   name: z.string(),
+  /** A stand-in that shows invented values. */
+  simulated: z.boolean(),
   channels: z.array(z.strictObject({ name: z.string(), unit: z.string() })).max(16),
   status: feedStatus,
 });

@@ -38,6 +38,8 @@ export const jobDetails = z.strictObject({
   pins: pins.optional(),
   /** Left out while they are the usual ones. */
   starting: startingWeights.optional(),
+  /** Of the engine, where the vehicle's entry does not say it: a flow meter is judged by it. */
+  displacementLitres: z.number().min(0.05).max(100).optional(),
 });
 
 export const newJob = z.strictObject({
@@ -63,12 +65,20 @@ export type Job = z.infer<typeof job>;
 export type JobDetails = z.infer<typeof jobDetails>;
 
 /** What can be changed of a job, as it is: a change gives all of it, so that whoever changes one thing starts from here. */
-export const detailsOf = ({ complaint, codes, history, pins, starting }: Job): JobDetails => ({
+export const detailsOf = ({
+  complaint,
+  codes,
+  history,
+  pins,
+  starting,
+  displacementLitres,
+}: Job): JobDetails => ({
   complaint,
   codes,
   history,
   ...(pins && { pins }),
   ...(starting && { starting }),
+  ...(displacementLitres !== undefined && { displacementLitres }),
 });
 
 /** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */

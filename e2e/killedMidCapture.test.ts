@@ -84,6 +84,8 @@ test('server and browser are killed in mid-capture: at most the last second is m
   await section(page, 'Sweeps');
   await page.getByRole('link', { name: 'Record live' }).click();
   const address = page.url();
+  await page.getByRole('combobox', { name: 'Values from' }).click();
+  await page.getByRole('option', { name: /logger \(simulated\)$/u }).click();
   await page.getByRole('button', { name: 'Record (R)' }).click();
   await expect.poll(() => counted(page), { timeout: 60_000 }).toBeGreaterThan(300);
 

@@ -13,7 +13,11 @@ test('the meter’s value is there as it arrives, and is held by itself once it 
     complaint: 'limp mode',
     sensor: 'Larch AP-2 pedal, half-ratio pair',
   });
+  // Never one tap from a real job's record.
+  expect(await meter().count()).toBe(0);
+  await page.getByRole('button', { name: 'Try the simulated instruments' }).click();
   await meter().getByText('Saltmere Workshop Simulated logger').waitFor();
+  await meter().getByText('simulated, not from this machine').waitFor();
   await meter()
     .getByRole('img', { name: /^Live: [1-4]\.\d{3} V$/u })
     .waitFor();
@@ -65,6 +69,8 @@ const record = () => page.getByRole('button', { name: 'Record (R)' });
 const openRecorder = async () => {
   await section(page, 'Sweeps');
   await page.getByRole('link', { name: 'Record live' }).click();
+  await page.getByRole('combobox', { name: 'Values from' }).click();
+  await page.getByRole('option', { name: 'Saltmere Workshop Simulated logger (simulated)' }).click();
   await expect.poll(() => record().isEnabled()).toBe(true);
 };
 const recorded = (samples: string) =>
@@ -149,6 +155,7 @@ test('a recording is played again as if it came from the instrument, and comes t
 test('a feed that dies is greyed within moments, never shown as fresh', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
   await section(page, 'Reading');
+  await page.getByRole('button', { name: 'Try the simulated instruments' }).click();
   await meter()
     .getByText(/^Expected \d/u)
     .waitFor();

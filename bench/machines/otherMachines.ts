@@ -105,8 +105,8 @@ const LARCH_PEDAL = machine(BODY_SENSORS[17], [...FOUR, 'second-reference', 'sec
 const EASTFEN = machine(BODY_SENSORS[19], ['signal', 'return', 'battery-feed', 'second-signal'], {
   id: 'eastfen-pump-2',
   name: 'Eastfen pump 2',
-  litres: 5.4,
-  quantity: airFlow(5.4),
+  litres: 6.8,
+  quantity: airFlow(6.8),
   substituted: 14,
   codes: {
     signal: { low: 'P0102', high: 'P0103' },

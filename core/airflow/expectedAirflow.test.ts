@@ -31,15 +31,15 @@ test('half the pressure is half the air, and warmer air is thinner', () => {
   );
 });
 
-test('at idle speed–density and the litres rule tell about the same of a 5.4 L engine (common practice)', () => {
+test('at idle speed–density and the litres rule tell about the same of a 6.8 L engine (common practice)', () => {
   const flow = expectedAirflowGramsPerSecond({
-    displacementLitres: 5.4,
+    displacementLitres: 6.8,
     revsPerMinute: 650,
     pressureKpaAbs: 32,
     temperatureKelvin: 310,
     volumetricEfficiency: 0.75,
   });
-  const { lowest, highest } = idleRuleGramsPerSecond(5.4);
+  const { lowest, highest } = idleRuleGramsPerSecond(6.8);
   expect(flow).toBeGreaterThan(lowest);
   expect(flow).toBeLessThan(highest);
 });

@@ -45,7 +45,7 @@ test.each([
   ['pedal', full, { profile: percent }, [95, 100]],
   ['flap', koeo, { profile: percent }, [0, 100]],
   ['air-flow', koeo, {}, [0, 0.3]],
-  ['air-flow', idle, { displacementLitres: 5.4 }, [5.4, 8.1]],
+  ['air-flow', idle, { displacementLitres: 6.8 }, [6.8, 10.2]],
   ['air-flow', idle, {}, 'needs-displacement'],
   // R-134a at 18 and 22 °C: 537.0 and 608.3 kPa absolute (equation of state), less 100 kPa
   ['refrigerant-pressure', koeo, { profile: gauge }, [437, 508.3]],

@@ -184,7 +184,7 @@ function flowing(
     return fail(
       'needs-displacement',
       'At idle the flow in g/s is about the engine’s litres, or a little more.',
-      'Give the engine’s displacement with the vehicle.',
+      'Give the engine’s displacement, under Job.',
     );
   }
   const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);

@@ -39,7 +39,7 @@ export const FAMILIES = {
       'About zero with the engine stopped; rises with revs, and with a hand pump on the high side.',
       'Two hoses, before and after the filter: swapped or blocked hoses imitate a bad sensor.',
       'After replacement it often needs a zero or relearn.',
-      'One dead part measured 1 MΩ across its supply pins where a good one measured 1.2 kΩ.',
+      'Ohms across the supply pins, old part beside new, tell a dead one: kilohms in a sound part, far more or next to none in a dead one.',
     ],
   },
   'exhaust-flow-differential': {

@@ -25,27 +25,27 @@ const reading = (flow: number) =>
     state: idle,
   }) as const;
 const given = {
-  displacementLitres: 5.4,
+  displacementLitres: 6.8,
   revsPerMinute: 650,
   pressureKpaAbs: 34,
   temperatureKelvin: 310,
   volumetricEfficiency: 0.75,
 };
 
-// 0.75 · 5.4 · 650/120 · 34/(0.28705 · 310) = 8.38 g/s; terms 10 %/0.75, 3/34 and 10/310 of it, each /√3.
+// 0.75 · 6.8 · 650/120 · 34/(0.28705 · 310) = 10.555 g/s; terms 10 %/0.75, 3/34 and 10/310 of it, each /√3.
 test('speed–density gives the flow with a budget that adds up by hand', () => {
   const flow = speedDensityFlow(given);
-  expect(flow.value).toBeCloseTo(8.38, 2);
+  expect(flow.value).toBeCloseTo(10.555, 2);
   const relative = Math.hypot(0.1 / 0.75, 3 / 34, 10 / 310) / Math.sqrt(3);
   expect(flow.expandedUncertainty / flow.value).toBeCloseTo(2 * relative, 6);
 });
 
-test('a 5.4 L engine that shows 2.6 g/s at idle disagrees with both, and 8 g/s with neither (common practice)', () => {
-  for (const should of [speedDensityFlow(given), litresRuleFlow(5.4)]) {
-    expect(flowAgainst(exampleCase([reading(2.6)], hotElement), 'idle', should)).toMatchObject({
+test('a 6.8 L engine that shows 3.4 g/s at idle disagrees with both, and 9.4 g/s with neither (common practice)', () => {
+  for (const should of [speedDensityFlow(given), litresRuleFlow(6.8)]) {
+    expect(flowAgainst(exampleCase([reading(3.4)], hotElement), 'idle', should)).toMatchObject({
       value: { outcome: 'disagree' },
     });
-    const good = flowAgainst(exampleCase([reading(7.5)], hotElement), 'idle', should);
+    const good = flowAgainst(exampleCase([reading(9.4)], hotElement), 'idle', should);
     expect(good.ok && good.value.en).toBeLessThan(1);
   }
 });

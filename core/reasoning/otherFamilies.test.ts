@@ -56,16 +56,16 @@ test('tracks that do not belong together are told', () => {
   );
 });
 
-test('a flow meter that shows 2.6 g/s on a 5.4 L engine at idle is told (common practice)', () => {
+test('a flow meter that shows 3.4 g/s on a 6.8 L engine at idle is told (common practice)', () => {
   const found = disagreements(
-    exampleCase([...supply(), wire('signal', 1.58, { engine: 'idle', plug: 'connected' })], {
+    exampleCase([...supply(), wire('signal', 1.65, { engine: 'idle', plug: 'connected' })], {
       family: 'air-flow',
-      displacementLitres: 5.4,
+      displacementLitres: 6.8,
       profile: FLOW_PROFILE,
     }),
   );
   expect(found.map(({ sentence }) => sentence).join(' ')).toMatch(
-    /reads 2\.\d\d g\/s \(idle\); 5\.40 g\/s to 8\.10 g\/s would be usual/u,
+    /reads 3\.\d\d g\/s \(idle\); 6\.80 g\/s to 10\.20 g\/s would be usual/u,
   );
 });
 

@@ -64,7 +64,7 @@ export function sweepGuides(
     name,
     how,
     steps,
-    cautions: [...new Set(steps.flatMap(({ state }) => cautionsFor(SIGNAL, state)))],
+    cautions: [...new Set(steps.flatMap(({ state }) => cautionsFor(SIGNAL, state, caseFile.family)))],
   });
   const { family, profile, ambient } = caseFile;
   const byHand = MOVED_BY_HAND[family];

@@ -1,1 +1,1 @@
-export { cautionsFor } from './cautions.ts';
+export { cautionsFor, LOOM_CAUTION } from './cautions.ts';

@@ -1,5 +1,6 @@
 import { isTarget, targetWords, type Lane, type MachineState, type ProbePoint } from '../evidence/index.ts';
 import { observationOf } from '../observation/index.ts';
+import type { FamilyId } from '../family/index.ts';
 import { cautionsFor } from '../safety/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';
@@ -44,7 +45,7 @@ export function nextInWords(
         ? `Tells “${told[0]}” from “${told[1]}”.`
         : `Makes surer of “${told[0] ?? ''}”.`,
     how: howTo(candidate),
-    cautions: cautions(candidate),
+    cautions: cautions(candidate, caseFile.family),
     minutes: Math.round(minutes * 2) / 2,
     bits,
     answers,
@@ -114,18 +115,18 @@ function bringInto({ engine, stimulus }: MachineState): string {
 
 const LOOSE_OBJECTS = 'Engine off and cooled down before hands go near hoses, belts or ducts.';
 
-function cautions({ target, state }: Candidate): string[] {
+function cautions({ target, state }: Candidate, family: FamilyId): string[] {
   if (target.kind === 'observation') {
     return target.observation === 'stumbles'
-      ? cautionsFor({ kind: 'scan' }, state)
+      ? cautionsFor({ kind: 'scan' }, state, family)
       : target.observation === 'part-number'
         ? []
         : [LOOSE_OBJECTS];
   }
-  if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state);
-  if (isTarget(target)) return cautionsFor(target, state);
+  if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state, family);
+  if (isTarget(target)) return cautionsFor(target, state, family);
   const lane = laneOf(target.from);
-  return cautionsFor(lane ? { kind: 'wire', lane, place: 'plug' } : { kind: 'scan' }, state);
+  return cautionsFor(lane ? { kind: 'wire', lane, place: 'plug' } : { kind: 'scan' }, state, family);
 }
 
 const laneOf = (point: ProbePoint): Lane | undefined => (typeof point === 'string' ? undefined : point.lane);

@@ -104,6 +104,7 @@ export const jobTable = pgTable('job', {
   pins: jsonb().$type<readonly Pin[]>(),
   /** Left out while they are the usual ones. */
   starting: jsonb().$type<NonNullable<Job['starting']>>(),
+  displacementLitres: doublePrecision('displacement_litres'),
   bench: jsonb().$type<NonNullable<Job['bench']>>(),
   openedAt: instant('opened_at').notNull(),
   deletedAt: instant('deleted_at'),

@@ -126,6 +126,8 @@ export const DEMO_JOBS: DemoJob[] = [
     readings: [
       { lane: 'reference', place: 'plug', typed: 'ref 5.01', volts: 5.01 },
       { lane: 'return', place: 'plug', typed: 'ret 9mV', volts: 0.009 },
+      { lane: 'second-reference', place: 'plug', typed: 'ref2 5.00', volts: 5 },
+      { lane: 'second-return', place: 'plug', typed: 'ret2 8mV', volts: 0.008 },
       { lane: 'signal', place: 'plug', typed: 'sig 1.02', volts: 1.02 },
       { lane: 'second-signal', place: 'plug', typed: 'sig2 0.51', volts: 0.51 },
       { lane: 'signal', place: 'plug', typed: 'sig 4.38', volts: 4.38, stimulus: { kind: 'full-travel' } },
@@ -154,12 +156,12 @@ export const DEMO_JOBS: DemoJob[] = [
     sweep: { machineId: 'larch-pedal', caseLetter: 'A' },
   },
   {
-    vehicle: 'Eastfen pump 2, 5.4 engine',
-    displacementLitres: 5.4,
+    vehicle: 'Eastfen pump 2',
+    displacementLitres: 6.8,
     sensor: 'Brill HF-5 air flow, hot element with air temperature',
-    complaint: 'Hunts at idle and hesitates since the air filter was changed.',
+    complaint: 'Surges when the sluice opens. Worse since the intake was rebuilt.',
     codes: ['P0171'],
-    history: 'Flow meter cleaned twice.',
+    history: 'Flow meter exchanged with that of pump 1, no change.',
     openedHoursAgo: 2,
     ambient: { source: 'barometer', stationKpaAbs: 101.1, airCelsius: 18 },
     readings: [
@@ -167,9 +169,9 @@ export const DEMO_JOBS: DemoJob[] = [
       { lane: 'reference', place: 'plug', typed: 'ref 5.00', volts: 5 },
       { lane: 'return', place: 'plug', typed: 'ret 12mV', volts: 0.012 },
       { lane: 'second-signal', place: 'plug', typed: 'temp 2.86', volts: 2.86 },
-      { lane: 'signal', place: 'plug', typed: 'sig 0.96', volts: 0.96 },
-      { lane: 'signal', place: 'plug', typed: 'sig 1.58', volts: 1.58, engine: 'idle' },
-      { typed: 'scan 2.61', flowGramsPerSecond: 2.61, engine: 'idle' },
+      { lane: 'signal', place: 'plug', typed: 'sig 0.95', volts: 0.95 },
+      { lane: 'signal', place: 'plug', typed: 'sig 1.64', volts: 1.64, engine: 'idle' },
+      { typed: 'scan 3.41', flowGramsPerSecond: 3.41, engine: 'idle' },
     ],
   },
   {

@@ -31,24 +31,25 @@ export async function feedsOf(
   const follow = async (
     where: string,
     standIn: () => Promise<{ port: number; close: () => Promise<void> }>,
-    feed: (at: Address) => Feed,
+    feed: (at: Address, simulated: boolean) => Feed,
   ) => {
     if (where === 'none') return;
     if (where === 'simulated') {
       const started = await standIn();
       standIns.push(started);
-      feeds.push(feed({ host: '127.0.0.1', port: started.port }));
+      feeds.push(feed({ host: '127.0.0.1', port: started.port }, true));
       return;
     }
     const [host = '', port = ''] = where.split(':');
-    feeds.push(feed({ host, port: Number(port) }));
+    feeds.push(feed({ host, port: Number(port) }, false));
   };
   await follow(
     meter,
     simulatedInstrument,
-    (at) => new MeterFeed({ ...at, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND, log }),
+    (at, simulated) =>
+      new MeterFeed({ ...at, simulated, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND, log }),
   );
-  await follow(liveData, simulatedUnit, (at) => new LiveDataFeed({ ...at, log }));
+  await follow(liveData, simulatedUnit, (at, simulated) => new LiveDataFeed({ ...at, simulated, log }));
   return {
     feeds,
     stop: async () => {

@@ -7,6 +7,8 @@ import { followAgain, type Waits } from './followAgain.ts';
 import { linesFrom } from './lineStream.ts';
 
 export interface LiveDataFeedOptions extends Waits {
+  /** A stand-in that shows invented values. */
+  simulated?: boolean;
   host: string;
   port: number;
   quietMs?: number;
@@ -34,6 +36,7 @@ export class LiveDataFeed implements Feed {
     return {
       id: 'live-data',
       name: 'Live data',
+      simulated: this.#options.simulated ?? false,
       channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
       status: this.buffer.status,
     };

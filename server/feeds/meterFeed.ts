@@ -10,6 +10,8 @@ import { ScpiSession } from './scpiSession.ts';
 export interface MeterFeedOptions extends Waits {
   host: string;
   port: number;
+  /** A stand-in that shows invented values. */
+  simulated?: boolean;
   /** As the instrument numbers them. */
   channels: readonly number[];
   samplesPerSecond: number;
@@ -38,6 +40,7 @@ export class MeterFeed implements Feed {
     return {
       id: 'meter',
       name: this.buffer.status.instrument ?? 'Meter',
+      simulated: this.#options.simulated ?? false,
       channels: this.#options.channels.map((channel) => ({ name: `Channel ${channel}`, unit: 'V' })),
       status: this.buffer.status,
     };
@@ -50,7 +53,7 @@ export class MeterFeed implements Feed {
   }
 
   #run(): Promise<void> {
-    const { host, port, timeoutMs = TIMEOUT_MS, log, ...waits } = this.#options;
+    const { host, port, timeoutMs = TIMEOUT_MS, log, simulated: _simulated, ...waits } = this.#options;
     return followAgain(
       async (works) => {
         this.#session = await ScpiSession.open(host, port, timeoutMs);

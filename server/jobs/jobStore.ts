@@ -100,6 +100,7 @@ export const jobStore = (db: Database) => {
             bench: given.bench ?? null,
             pins: given.pins ?? null,
             starting: given.starting ?? null,
+            displacementLitres: given.displacementLitres ?? null,
           };
           const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
           return row && toJob(row);
@@ -132,6 +133,7 @@ export const jobStore = (db: Database) => {
           ...details,
           pins: details.pins ?? null,
           starting: details.starting ?? null,
+          displacementLitres: details.displacementLitres ?? null,
           revision: sql`${jobTable.revision} + 1`,
         })
         .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
@@ -157,6 +159,7 @@ const toJob = ({
   bench,
   pins,
   starting,
+  displacementLitres,
   deletedAt,
   openedAt,
   ...row
@@ -166,5 +169,6 @@ const toJob = ({
   ...(bench ? { bench } : {}),
   ...(pins ? { pins } : {}),
   ...(starting ? { starting } : {}),
+  ...(displacementLitres === null ? {} : { displacementLitres }),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
 });

@@ -26,8 +26,6 @@ BEGIN
   RETURN NEW;
 END $$;
 --> statement-breakpoint
-CREATE INDEX "reading_by_superseded" ON "reading" ("supersedes") WHERE "supersedes" IS NOT NULL;
---> statement-breakpoint
 CREATE TRIGGER reading_corrected_once BEFORE INSERT ON "reading" FOR EACH ROW WHEN (NEW.supersedes IS NOT NULL)
   EXECUTE FUNCTION refuse_second_correction();
 --> statement-breakpoint

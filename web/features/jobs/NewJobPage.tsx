@@ -148,9 +148,7 @@ export default function NewJobPage() {
                 label="Engine displacement in L (if known)"
                 {...register('litres')}
                 error={!!errors.litres}
-                helperText={
-                  errors.litres?.message ?? 'A flow meter is judged by it. Kept with a new machine.'
-                }
+                helperText={errors.litres?.message ?? 'A flow meter is judged by it. Kept with the job.'}
               />
             )}
             <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1 }}>

@@ -38,7 +38,9 @@ export function useOpenJob(vehicles: readonly Vehicle[]) {
           name: vehicleName,
           ...(litres === undefined ? {} : { displacementLitres: litres }),
         }).unwrap());
-      await createJob({ id: jobId, vehicleId: machine.id, ...details, openedAt }).unwrap();
+      // Kept with the job as well: the machine may have been known before without it.
+      const displacement = litres === undefined ? {} : { displacementLitres: litres };
+      await createJob({ id: jobId, vehicleId: machine.id, ...details, ...displacement, openedAt }).unwrap();
     } catch (error) {
       const failure = requestProblem(error);
       // A refused id means that another try under it had other words: the next try is a new record.

@@ -1,9 +1,11 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import type { FeedInfo, Sensor } from '@lettura/contract';
 import type { Target } from '@lettura/core/evidence';
 import { liveDataStep } from '@lettura/core/family';
 import { LIVE_ITEMS, liveItemOf } from '@lettura/core/recordingFile';
 import type { Expectation } from '@lettura/core/expectation';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { LivePanel } from './LivePanel.tsx';
 import { serverSource } from './serverSource.ts';
 
@@ -18,7 +20,23 @@ export interface LiveInstrumentProps {
 const SLACK_VOLTS = 0.01;
 
 /** The feed that belongs to the point in hand: the meter on a wire, the control unit for live data; nothing for a gauge. */
-export function LiveInstrument({ target, sensor, feeds, expectation, onTake }: LiveInstrumentProps) {
+export function LiveInstrument(props: LiveInstrumentProps) {
+  const [triesOut, setTriesOut] = useState(false);
+  const { feeds } = props;
+  const real = feeds.filter(({ simulated }) => !simulated);
+  if (triesOut || real.length === feeds.length) return <Instruments {...props} />;
+  return (
+    <Box sx={{ display: 'grid', gap: 1, width: 244, alignContent: 'start' }}>
+      <Instruments {...props} feeds={real} />
+      {/* Never one tap from a real job's record: whoever wants to try it says so first. */}
+      <Button color="inherit" variant="outlined" onClick={() => setTriesOut(true)}>
+        Try the simulated instruments
+      </Button>
+    </Box>
+  );
+}
+
+function Instruments({ target, sensor, feeds, expectation, onTake }: LiveInstrumentProps) {
   const { meter, unit } = useMemo(() => {
     const sourceOf = (wanted: FeedInfo['id']) => {
       const feed = feeds.find(({ id }) => id === wanted);

@@ -83,6 +83,7 @@ export function LivePanel({
     >
       <Typography variant="body2" sx={{ fontWeight: 700 }}>
         {title ?? status.instrument ?? source.name}
+        {source.simulated && ' (simulated)'}
       </Typography>
       <Box
         role="img"
@@ -93,6 +94,11 @@ export function LivePanel({
           {isValue(newest) ? newest.toFixed(decimals) : '–'}
         </Box>{' '}
         {unit}
+        {source.simulated && (
+          <Box component="span" sx={{ display: 'block', fontSize: '0.9rem', fontWeight: 700 }}>
+            simulated, not from this machine
+          </Box>
+        )}
       </Box>
       <Typography variant="body2" role="status">
         {sourceInWords(view)}

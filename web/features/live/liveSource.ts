@@ -6,6 +6,8 @@ export interface LiveSource {
   /** Two sources with the same one are the same source. */
   id: string;
   name: string;
+  /** Its values are invented. */
+  simulated?: boolean;
   channels: readonly { name: string; unit: string }[];
   /** What its channels are, where the source itself knows. */
   uses?: readonly ChannelUse[];

@@ -4,12 +4,16 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
+import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
+import { selectUnits } from '../../app/preferences.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { useSheet, type Sheet } from '../sheet/index.ts';
 import { Recorder } from './Recorder.tsx';
+import { Leftovers } from './Leftovers.tsx';
+import { useKeepCapture } from './useKeepCapture.ts';
 import { useSources } from './useSources.ts';
 
 /** Records a sweep as it happens: what comes from where, what to do meanwhile, and what was marked. */
@@ -27,6 +31,25 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
   const [wanted, setWanted] = useState<string>();
   const [busy, setBusy] = useState(false);
   const { choices, chosen, source, hand } = useSources(sheet, wanted);
+  const { absolute } = useSelector(selectUnits);
+  const keep = useKeepCapture(sheet, absolute);
+  const choice = (
+    <TextField
+      select
+      size="small"
+      fullWidth
+      label="Values from"
+      value={chosen ?? ''}
+      disabled={busy}
+      onChange={(event) => setWanted(event.target.value)}
+    >
+      {choices.map(({ id, words }) => (
+        <MenuItem key={id} value={id}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
   return (
     <Box sx={{ height: { md: '100vh' }, minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <PageHeader title={`Record live · ${sheet.vehicle.name}`}>
@@ -41,26 +64,19 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
           source={source}
           hand={hand}
           onBusy={setBusy}
-          choice={
-            <TextField
-              select
-              size="small"
-              fullWidth
-              label="Values from"
-              value={chosen ?? ''}
-              disabled={busy}
-              onChange={(event) => setWanted(event.target.value)}
-            >
-              {choices.map(({ id, words }) => (
-                <MenuItem key={id} value={id}>
-                  {words}
-                </MenuItem>
-              ))}
-            </TextField>
-          }
+          choice={choice}
         />
-      ) : choices.length > 0 ? (
+      ) : chosen !== undefined ? (
         <Loading what="the values" />
+      ) : choices.length > 0 ? (
+        <Box component="main" sx={{ p: 2, display: 'grid', gap: 1.5, maxWidth: 520 }}>
+          <Leftovers jobId={sheet.job.id} onKeep={keep} />
+          <Typography>
+            No real instrument is connected to the server. The simulated ones show invented values: choose
+            them only to try this out.
+          </Typography>
+          {choice}
+        </Box>
       ) : (
         <Typography sx={{ p: 2 }}>
           No instrument is connected to the server, and this job has no recording to play again. Import one,

@@ -1,5 +1,5 @@
 import { SimulatedHand } from '@lettura/bench';
-import type { JobSheet, RecordingInfo } from '@lettura/contract';
+import type { FeedInfo, JobSheet, RecordingInfo } from '@lettura/contract';
 import type { MachineState } from '@lettura/core/evidence';
 import { useEffect, useMemo, useState } from 'react';
 import { useListFeedsQuery } from '../../app/api.ts';
@@ -10,7 +10,14 @@ import { useSweepWorker } from '../sweeps/index.ts';
 export interface SourceChoice {
   id: string;
   words: string;
+  simulated?: boolean;
 }
+
+const asChoice = ({ id, name, simulated }: FeedInfo): SourceChoice => ({
+  id,
+  words: simulated ? `${name} (simulated)` : name,
+  simulated,
+});
 
 export interface Sources {
   choices: readonly SourceChoice[];
@@ -34,10 +41,13 @@ export function useSources({ job, recordings }: JobSheet, wanted: string | undef
   const choices: SourceChoice[] = [
     // On a simulated machine the real instruments see nothing.
     ...(bench ? [{ id: 'bench', words: 'Logger on the simulated machine' }] : []),
-    ...(bench ? [] : (feeds ?? []).map(({ id, name }) => ({ id, words: name }))),
+    ...(bench ? [] : (feeds ?? []).filter(({ simulated }) => !simulated).map(asChoice)),
     ...recordings.map((one) => ({ id: replayId(one), words: `Play again: ${one.name}` })),
+    // Last, and never by itself: its values are not from this machine.
+    ...(bench ? [] : (feeds ?? []).filter(({ simulated }) => simulated).map(asChoice)),
   ];
-  const chosen = choices.find(({ id }) => id === wanted)?.id ?? choices[0]?.id;
+  const first = choices.find(({ simulated }) => !simulated);
+  const chosen = choices.find(({ id }) => id === wanted)?.id ?? first?.id;
   const replay = useReplay(recordings.find((one) => replayId(one) === chosen));
   const live = useMemo(() => {
     const feed = feeds?.find(({ id }) => id === chosen);

@@ -11,7 +11,7 @@ import {
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { useFields } from './useFields.ts';
 
-const DEFAULTS = { value: '16.4', unit: 'inHg', basis: 'vacuum', altitude: '0', to: 'kPa' };
+const DEFAULTS = { value: '15', unit: 'inHg', basis: 'vacuum', altitude: '0', to: 'kPa' };
 
 /** One pressure in every basis. Ambient comes from the altitude; a barometer at hand is better. */
 export function PressureCalculator() {

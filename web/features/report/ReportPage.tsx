@@ -57,7 +57,7 @@ function Report({ sheet }: { sheet: Sheet }) {
       </Typography>
       {job.history && <Typography>Before: {job.history}</Typography>}
       <Typography>
-        Sensor: {sensor.name} ({sensor.source}). Ambient:{' '}
+        Sensor: {sensor.name}, version {sensor.version} ({sensor.source}). Ambient:{' '}
         {caseFile.ambient && ambient
           ? `${formatPressure(caseFile.ambient.pressureKpaAbs, units.absolute)} ±${formatPressure(caseFile.ambient.expandedUncertaintyKpa, units.absolute)}, from ${ambientSourceInWords(ambient.ambient, units)}`
           : 'not given'}

@@ -10,6 +10,7 @@ import {
   type Job,
   type Pin,
   type Sensor,
+  type Vehicle,
 } from '@lettura/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
@@ -18,28 +19,40 @@ import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { stored } from '../../app/stored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
+import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
+
+const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
 const form = z.object({
   complaint: jobDetails.shape.complaint,
   codes: codesFromText,
   history: jobDetails.shape.history,
+  /** Asked for where the family is judged by it. */
+  litres: z
+    .string()
+    .refine((text) => text.trim() === '' || fieldNumber(text, LITRES).ok, 'Enter litres, for example 1.6.'),
 });
 
-const FIELDS = ['complaint', 'codes', 'history'] as const;
+const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
   stored(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
 
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
-export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
+export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; vehicle: Vehicle }) {
   const [pins, setPins] = useState<Pin[]>();
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
   const pinsProblem = checkedPins.success ? undefined : checkedPins.error.issues[0]?.message;
   const [change, { error, isLoading, isSuccess, reset: forget }] = useChangeJobMutation();
   const problem = error ? requestProblem(error) : undefined;
-  const onRecord = { complaint: job.complaint, codes: job.codes.join(', '), history: job.history };
+  const onRecord = {
+    complaint: job.complaint,
+    codes: job.codes.join(', '),
+    history: job.history,
+    litres: String(job.displacementLitres ?? vehicle.displacementLitres ?? ''),
+  };
   const kept = jobDraft(job.id);
   const { register, handleSubmit, formState, setValue, subscribe, reset } = useForm({
     resolver: zodResolver(form),
@@ -62,8 +75,9 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
     });
   }, [job.id, setValue, subscribe]);
   const { errors } = formState;
-  const save = async (details: z.output<typeof form>) => {
+  const save = async ({ litres, ...details }: z.output<typeof form>) => {
     if (!checkedPins.success) return;
+    const displacement = fieldNumber(litres, LITRES);
     // The sensor's own list is not copied onto the job: only what differs here is kept with it.
     const own = JSON.stringify(checkedPins.data) === JSON.stringify(sensor.pins);
     const saved = await change({
@@ -71,6 +85,7 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
       change: {
         ...detailsOf(job),
         ...details,
+        displacementLitres: displacement.ok ? displacement.value : undefined,
         pins: own ? undefined : checkedPins.data,
         revision: job.revision,
       },
@@ -78,7 +93,12 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
     if ('error' in saved) return;
     setPins(undefined);
     kept.clear();
-    reset({ complaint: details.complaint, codes: details.codes.join(', '), history: details.history });
+    reset({
+      complaint: details.complaint,
+      codes: details.codes.join(', '),
+      history: details.history,
+      litres,
+    });
   };
   const takeTheirs = () => {
     setPins(undefined);
@@ -100,7 +120,8 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
       sx={{ display: 'grid', gap: 1.5, maxWidth: 720 }}
     >
       <Typography variant="body2">
-        Sensor: <strong>{sensor.name}</strong> ({sensor.source}). The maker’s data overrules these values.
+        Sensor: <strong>{sensor.name}</strong>, version {sensor.version} ({sensor.source}). The maker’s data
+        overrules these values.
       </Typography>
       <TextField
         label="Complaint"
@@ -123,6 +144,14 @@ export function JobPanel({ job, sensor }: { job: Job; sensor: Sensor }) {
         {...register('history')}
         helperText={theirs('history')}
       />
+      {sensor.family === 'air-flow' && (
+        <TextField
+          label="Engine displacement in L"
+          {...register('litres')}
+          error={!!errors.litres}
+          helperText={errors.litres?.message ?? 'The flow at idle is judged by it.'}
+        />
+      )}
       <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
         <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
           Plug on this vehicle{job.pins ? ', changed from the sensor’s list' : ''}

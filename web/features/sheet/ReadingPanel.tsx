@@ -70,7 +70,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
         ) : (
           <Typography>{whyNoExpectation(target, state, context)}</Typography>
         )}
-        <Cautions cautions={cautionsFor(target, state)} />
+        <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
         <Preview {...{ sheet, state, target, units }} />
         {takenWith}
         {taken.length > 0 && (

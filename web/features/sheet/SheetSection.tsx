@@ -163,6 +163,6 @@ export function SheetSection({
         />
       );
     case 'job':
-      return <JobPanel job={job} sensor={sensor} />;
+      return <JobPanel job={job} sensor={sensor} vehicle={sheet.vehicle} />;
   }
 }

@@ -59,7 +59,10 @@ export const StateBar = memo(function StateBar({
         size="small"
         aria-label="Key and engine"
         value={state.engine}
-        onChange={(_event, engine: EngineState | null) => engine && onChange({ engine })}
+        // Whoever says what the engine does has let go of pump and arm: no later reading is filed as pumped unseen.
+        onChange={(_event, engine: EngineState | null) =>
+          onChange({ engine: engine ?? state.engine, ...(isHeldOn(state) ? { stimulus: undefined } : {}) })
+        }
       >
         {ENGINE_STATES.map((engine) => (
           <ToggleButton key={engine} value={engine}>
@@ -100,6 +103,9 @@ export const StateBar = memo(function StateBar({
     </Box>
   );
 });
+
+const isHeldOn = ({ stimulus }: MachineState): boolean =>
+  stimulus?.kind === 'pump' || stimulus?.kind === 'held';
 
 /** On the bar there is room for one thing; the rest stands drawn on the lanes. */
 function harnessInBrief(work: HarnessWork): string {

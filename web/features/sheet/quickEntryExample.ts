@@ -2,7 +2,7 @@ import type { Target } from '@lettura/core/evidence';
 import { MEASURANDS } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
 
-const LIVE = { kPa: '47 kPa', '%': '12.5', '°': '30', 'g/s': '2.6' } as const;
+const LIVE = { kPa: '47 kPa', '%': '12.5', '°': '30', 'g/s': '3.4' } as const;
 
 /** What may be typed, in the quantities of this job: the point in hand first. */
 export function quickEntryExample(

@@ -1,0 +1,2 @@
+ALTER TABLE "job" ADD COLUMN "displacement_litres" double precision;--> statement-breakpoint
+CREATE INDEX "reading_by_superseded" ON "reading" USING btree ("supersedes") WHERE "reading"."supersedes" is not null;
