@@ -1,3 +1,4 @@
+import { PRESSURE_BASES } from '@lettura/core/quantity';
 import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/sweep';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
@@ -18,12 +19,14 @@ const channel = z.strictObject({
   name: plainText(60).min(1),
   unit: plainText(12),
   use: z.enum(CHANNEL_USES),
+  /** Of a channel that is a pressure, where it is known. */
+  basis: z.enum(PRESSURE_BASES).optional(),
 });
 
 const finding = z.strictObject({
   kind: z.enum(SWEEP_FINDINGS),
   weight: z.enum(['fault', 'note']),
-  sentence: z.string().max(400),
+  sentence: z.string().max(1000),
   channel: z.int().min(0).max(MOST_CHANNELS),
   fromSeconds: seconds,
   untilSeconds: seconds,

@@ -11,6 +11,7 @@ export { isPressure, MEASURAND_NAMES, MEASURANDS, type Measurand } from './measu
 export { AMBIENT_SOURCES, ambientFrom, ambientIsStale, type Ambient, type AmbientSource } from './ambient.ts';
 export {
   fromGramsPerSecond,
+  GRAMS_PER_SECOND_PER_UNIT,
   fromKelvin,
   MASS_FLOW_UNITS,
   TEMPERATURE_UNITS,
@@ -23,7 +24,13 @@ export { ohmsInWords } from './ohmsInWords.ts';
 export { oneNumber } from './oneNumber.ts';
 export { parseAltitude } from './parseAltitude.ts';
 export { parseOhms } from './parseOhms.ts';
-export { parseReading, type ParsedReading, type ReadingUnit, type ReadingWarning } from './parseReading.ts';
+export {
+  parseReading,
+  pressureUnitNamed,
+  type ParsedReading,
+  type ReadingUnit,
+  type ReadingWarning,
+} from './parseReading.ts';
 export {
   fromKpaAbs,
   PRESSURE_BASES,

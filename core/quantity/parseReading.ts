@@ -61,7 +61,7 @@ const ELECTRICAL = new Map<string, { quantity: 'volts' | 'ohms'; factor: number 
   } as const),
 );
 
-const pressureUnitNamed = (name: string): PressureUnit | undefined => {
+export const pressureUnitNamed = (name: string): PressureUnit | undefined => {
   const plain = name
     .replace(/["”″]/u, 'in')
     .replace('²', '2')

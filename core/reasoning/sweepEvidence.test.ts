@@ -38,12 +38,14 @@ test('a fault that keeps its place is the track, one that turns up anywhere is a
   );
 });
 
-test('other faults are told as they were found; notes are none, and a clean newer recording is the last word', () => {
+test('other faults are told as they were found; notes are none, and a clean newer recording is told beside them, and does not take their place', () => {
   const sag = dropout(0, { kind: 'reference', sentence: 'The reference does not hold: 4.60 V.' });
   expect(said([sag])).toEqual(['The reference does not hold: 4.60 V.']);
   expect(said([dropout(41, { weight: 'note' })])).toEqual([]);
   const after: SweepOnRecord = { name: 'After', uses: ['signal'], findings: [] };
-  expect(said([dropout(41), dropout(41)], [after])).toEqual([]);
+  expect(said([dropout(41), dropout(41)], [{ ...after, uses: ['signal', 'second-signal'] }])[0]).toMatch(
+    /Track 2 drops out at 41\.0 % each of the 2 times.* Recorded since, “After” shows nothing of it\.$/u,
+  );
 });
 
 test('a fault in a recording stands among what is shown to be wrong', () => {

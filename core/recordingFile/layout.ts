@@ -25,14 +25,20 @@ export type LayoutFault = 'binary' | 'empty' | 'too-many-columns' | 'no-numbers'
 
 export const MOST_COLUMNS = 64;
 const MOST_NAME_LETTERS = 60;
-const TIME_NAME = /^(t|time|zeit|tempo|seconds?|sec|timestamp|date|clock)\b/iu;
+const TIME_NAME =
+  /^(t|time|elapsed|zeit|tempo|temps|seconds?|sec|timestamp|date|clock|millis(?:econds)?)(?![\p{L}\d])/iu;
+/** A unit behind the name without brackets: `Track1_V`, `pressure/kPa`, `time_ms`. */
+const NAME_SLASH_UNIT = /^(.+?)(?:_|\s*\/\s*)([^\s_/]{1,8})$/u;
+const COMMENT = /^\s*(?:#|\/\/|;|%)/u;
 const CLOCK = /^\d{1,2}:\d{2}:\d{2}(?:[.,]\d+)?$/u;
 const DATE = /^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/u;
 const POINT_NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/iu;
 const COMMA_NUMBER = /^[+-]?(?:\d+,\d+)(?:e[+-]?\d+)?$/iu;
 const NAME_WITH_UNIT = /^(.*?)\s*[[(]([^\])]{0,12})[\])]\s*$/u;
 const UNIT =
-  /^(?:s|ms|µs|us|v|mv|%|°|deg|k?pa|mpa|bar|mbar|psi|inhg|g\/s|kg\/h|rpm|1\/min|°c|hz|a|ma|ohm|Ω|-)?$/iu;
+  /^(?:s|sec|secs?onds?|ms|µs|us|v|volts?|mv|%|°|deg|k?pa|h?pa|mpa|m?bar|psi[ag]?|(?:in|mm)(?:hg|h2o)|g\/s|kg\/h|lb\/min|rpm|1\/min|°c|°f|k?hz|m?a|k?ohms?|k?Ω|-)?$/iu;
+/** A row of units may hold some that nobody knows here: as long as most are, and none is long. */
+const LONGEST_UNIT = 12;
 const BYTE_ORDER_MARK = '\ufeff';
 
 /** A file whose first bytes are no text is refused before anything reads it. */
@@ -49,12 +55,14 @@ export function looksBinary(firstBytes: Uint8Array): boolean {
  * What the first lines of a file say of its layout.
  *
  * @param rows cells of the first lines, split by `delimiter`
+ * @param headerRows where somebody has said how many lines stand before the numbers
  */
 export function layoutOf(
   rows: readonly (readonly string[])[],
   delimiter: string,
+  { headerRows: given }: { headerRows?: number | undefined } = {},
 ): Result<Layout, LayoutFault> {
-  const lines = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
+  const lines = rows.filter((row) => row.some((cell) => cell.trim() !== '') && !isComment(row));
   if (lines.length === 0)
     return fail('empty', 'The file has no lines.', 'Choose a file with a row for each sample.');
   const widest = rows.findIndex((row) => row.length > MOST_COLUMNS);
@@ -64,16 +72,29 @@ export function layoutOf(
       `Row ${widest + 1} has ${rows[widest]!.length.toLocaleString('en-GB')} columns; up to ${MOST_COLUMNS} can be read.`,
       'Export the channels that matter, each in a column, with a row for each sample.',
     );
-  const firstNumbers = rows.findIndex((row) => isNumeric(row, delimiter));
+  const firstNumbers =
+    given ??
+    rows.findIndex(
+      (row, i) => !isComment(row) && isNumeric(row, delimiter) && !isPreamble(rows, i, delimiter),
+    );
   if (firstNumbers < 0)
     return fail(
       'no-numbers',
       `No row of numbers was found in the first ${rows.length} rows.`,
       'Each sample needs a row with its numbers; check the delimiter of the export.',
     );
-  const body = rows.slice(firstNumbers).filter((row) => isNumeric(row, delimiter));
+  const body = rows.slice(firstNumbers).filter((row) => !isComment(row) && isNumeric(row, delimiter));
+  if (body.length === 0)
+    return fail(
+      'no-numbers',
+      `No row of numbers comes after the first ${firstNumbers} lines.`,
+      'Give fewer lines of heading.',
+    );
   const width = usualLength(body);
-  const columns = columnsOf(rows.slice(0, firstNumbers), width);
+  const columns = columnsOf(
+    rows.slice(0, firstNumbers).filter((row) => !isComment(row)),
+    width,
+  );
   const timeColumn = columns.findIndex(
     ({ name }, i) =>
       TIME_NAME.test(name) || body.every((row) => CLOCK.test(cellAt(row, i)) || DATE.test(cellAt(row, i))),
@@ -87,6 +108,19 @@ export function layoutOf(
     timeColumn: timeColumn < 0 ? undefined : timeColumn,
     timeForm: timeColumn < 0 ? 'none' : timeFormOf(columns[timeColumn]!, cellAt(body[0]!, timeColumn)),
   });
+}
+
+const isComment = (row: readonly string[]): boolean => COMMENT.test(row[0] ?? '');
+
+/** A line of numbers above the names, as instruments write their settings: the body goes on to the end. */
+function isPreamble(rows: readonly (readonly string[])[], at: number, delimiter: string): boolean {
+  const next = rows.slice(at + 1).find((row) => row.some((cell) => cell.trim() !== '') && !isComment(row));
+  // A broken sample is no line of names: those are words in every cell.
+  return (
+    next !== undefined &&
+    !isNumeric(next, delimiter) &&
+    next.every((cell) => cell.trim() === '' || /\p{L}/u.test(cell))
+  );
 }
 
 /** One row with a cell too many makes no column. */
@@ -117,13 +151,26 @@ function columnsOf(header: readonly (readonly string[])[], width: number): Layou
     (row) => row.length >= Math.min(2, width) && row.some((cell) => cell.trim() !== ''),
   );
   const last = lines.at(-1);
-  const isUnits = (row: readonly string[] | undefined): boolean =>
-    row !== undefined && lines.length > 1 && row.every((cell) => UNIT.test(bare(cell)));
+  const isUnits = (row: readonly string[] | undefined): boolean => {
+    if (row === undefined || lines.length < 2) return false;
+    const cells = row.map(bare).filter((cell) => cell !== '');
+    const known = cells.filter((cell) => UNIT.test(cell)).length;
+    return (
+      cells.length > 0 && known >= cells.length / 2 && cells.every((cell) => cell.length <= LONGEST_UNIT)
+    );
+  };
   const units = isUnits(last) ? last : undefined;
   const names = units ? lines.at(-2) : last;
   return Array.from({ length: width }, (_, i) => {
     const cell = tidy(names?.[i] ?? '');
-    const [, name = cell, unit = ''] = NAME_WITH_UNIT.exec(cell) ?? [];
+    const [, bracketed, inBrackets] = NAME_WITH_UNIT.exec(cell) ?? [];
+    const [, before, behind = ''] = NAME_SLASH_UNIT.exec(cell) ?? [];
+    const [name, unit] =
+      bracketed !== undefined
+        ? [bracketed, inBrackets ?? '']
+        : before !== undefined && behind !== '' && UNIT.test(behind)
+          ? [before, behind]
+          : [cell, ''];
     return { name: tidy(name) || `Column ${i + 1}`, unit: units ? bare(units[i] ?? '') : unit.trim() };
   });
 }
@@ -146,7 +193,7 @@ const tidy = (cell: string): string =>
 function timeFormOf({ name, unit }: LayoutColumn, first: string): TimeForm {
   if (CLOCK.test(first)) return 'clock';
   if (DATE.test(first)) return 'date';
-  const said = `${unit} ${name}`.toLowerCase();
-  if (/\bms\b|milli/u.test(said)) return 'ms';
-  return /[µu]s\b|micro/u.test(said) ? 'µs' : 's';
+  const said = `${unit} ${name}`.toLowerCase().replaceAll('_', ' ');
+  if (/\bms(?:ec)?\b|milli/u.test(said)) return 'ms';
+  return /(?:^|\s)[µu]s(?:ec)?\b|micro/u.test(said) ? 'µs' : 's';
 }

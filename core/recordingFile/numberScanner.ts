@@ -20,6 +20,10 @@ export interface ScanResult {
   badCells: number;
   /** Rows whose moment lies before the one above, left out. */
   backwardRows: number;
+  /** Of the first row, in milliseconds since 1970 by the clock of the file; undefined where it gives no date. */
+  startedAtMs: number | undefined;
+  /** Whether that clock says its time zone. */
+  zoned: boolean;
 }
 
 const FIRST_CAPACITY = 1 << 14;
@@ -29,6 +33,7 @@ const ROOM = 1.03;
 const ROWS_TO_JUDGE_BY = 10_000;
 const MOST_EXAMPLES = 5;
 const MOST_EXAMPLE_LETTERS = 40;
+const HASH = 35;
 const [LF, CR, QUOTE, MINUS, PLUS, ZERO, NINE, SPACE, COLON] = [10, 13, 34, 45, 43, 48, 57, 32, 58];
 const [UPPER_E, LOWER_E, POINT, COMMA] = [69, 101, 46, 44];
 const SECONDS_PER: Record<Exclude<TimeForm, 'clock' | 'date' | 'none'>, number> = {
@@ -69,6 +74,7 @@ export class NumberScanner {
   #backward = 0;
   #dayOffset = 0;
   #firstSecond: number | undefined;
+  #zoned = false;
   #lastMoment = -Infinity;
 
   /**
@@ -141,6 +147,8 @@ export class NumberScanner {
       badExamples: this.#badExamples,
       badCells: this.#bad,
       backwardRows: this.#backward,
+      startedAtMs: this.#firstSecond === undefined ? undefined : 1000 * (this.#firstSecond + start),
+      zoned: this.#zoned,
     };
   }
 
@@ -151,6 +159,12 @@ export class NumberScanner {
     let at = 0;
     while (at < end) {
       if (this.#line <= headerRows) {
+        at = bytes.indexOf(LF, at) + 1;
+        this.#line++;
+        continue;
+      }
+      // A remark between the samples, as some loggers write them.
+      if (bytes[at] === HASH) {
         at = bytes.indexOf(LF, at) + 1;
         this.#line++;
         continue;
@@ -320,7 +334,10 @@ export class NumberScanner {
   #date(bytes: Uint8Array, start: number, stop: number): number {
     const { wholeSeconds, fraction } = dateSeconds(textOf(bytes, start, stop));
     if (Number.isNaN(wholeSeconds)) return NaN;
-    this.#firstSecond ??= wholeSeconds;
+    if (this.#firstSecond === undefined) {
+      this.#firstSecond = wholeSeconds;
+      this.#zoned = ZONE.test(textOf(bytes, start, stop));
+    }
     return wholeSeconds - this.#firstSecond + fraction;
   }
 

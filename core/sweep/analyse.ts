@@ -1,9 +1,11 @@
+import { asMeasured } from './asMeasured.ts';
 import { brokenPairs } from './findings/brokenPairs.ts';
 import { figuresAgainstStimulus } from './findings/figuresAgainstStimulus.ts';
 import type { SweepContext, SweepFinding } from './findings/finding.ts';
 import { gapsInTime } from './findings/gapsInTime.ts';
 import { goesBackward } from './findings/goesBackward.ts';
 import { liveAgainstWire } from './findings/liveAgainstWire.ts';
+import { lookedAt } from './findings/lookedAt.ts';
 import { lostSignals } from './findings/lostSignals.ts';
 import { markedSteps } from './findings/markedSteps.ts';
 import { noisySignals } from './findings/noisySignals.ts';
@@ -28,10 +30,12 @@ const LOOKS = [
   travelSeen,
 ];
 
-/** Everything that a recording says about a sensor, faults first, then in time. */
-export function analyseSweep(recording: Recording, context: SweepContext): SweepFinding[] {
+/** Everything that a recording says about a sensor, faults first, then in time; what was looked at stands last. */
+export function analyseSweep(given: Recording, asGiven: SweepContext): SweepFinding[] {
+  const { recording, context, questions } = asMeasured(given, asGiven);
   const rank = ({ weight }: SweepFinding) => (weight === 'fault' ? 0 : 1);
-  return LOOKS.flatMap((look) => look(recording, context)).sort(
+  const found = LOOKS.flatMap((look) => look(recording, context)).sort(
     (a, b) => rank(a) - rank(b) || a.fromSeconds - b.fromSeconds,
   );
+  return [...found, ...questions, lookedAt(recording, context)];
 }

@@ -1,4 +1,4 @@
-import { noiseOf } from './noise.ts';
+import { localNoise } from './noise.ts';
 import type { Recording } from './recording.ts';
 
 /** A signal that leaves its course at once and comes back to it. */
@@ -47,9 +47,15 @@ export function dropouts(
     rails = RAILS_VOLTS,
   }: DropoutSettings = {},
 ): Dropout[] {
-  const threshold = Math.max(leastJump, NOISE_FACTOR * noiseOf(values));
+  const noise = localNoise(values);
+  const thresholds = noise.windows.map((_, window) => {
+    // A window's edge may lie where the scatter begins: its neighbours count.
+    const around = noise.windows.subarray(Math.max(0, window - 1), window + 2);
+    return Math.max(leastJump, NOISE_FACTOR * around.reduce((a, b) => Math.max(a, b), 0));
+  });
   const found: Dropout[] = [];
   for (let i = 1; i < values.length; i++) {
+    const threshold = thresholds[Math.min(thresholds.length - 1, Math.floor(i / noise.samples))]!;
     const out = jumpAt(values, i, threshold);
     if (out === undefined) continue;
     const end = wayBack(seconds, values, i, out, { threshold, longestSeconds });

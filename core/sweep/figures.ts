@@ -23,6 +23,8 @@ export interface SweepFigures {
 
 /** Levels of the stimulus at which the strokes are compared. */
 const LEVELS = 41;
+/** Fewer are no sweep. */
+const LEAST_LEVELS = 11;
 /** At the very ends a stroke turns: no output belongs to a direction there. */
 const END_SHARE = 0.02;
 
@@ -30,11 +32,14 @@ const END_SHARE = 0.02;
  * @param stimulus sample by sample, in its own unit
  * @param output in the unit of `expected`
  * @param expected what the output should be at a stimulus
+ * @param outputSpan of the sensor, which the figures are a share of; left out, what was swept, without the ends that are left off
+ * @returns undefined without a full stroke each way, or where the output is missing over much of the travel
  */
 export function sweepFigures(
   stimulus: Float64Array,
   output: Float64Array,
   expected: (stimulus: number) => number,
+  outputSpan?: number,
 ): SweepFigures | undefined {
   const strokes = strokesOf(stimulus);
   const full = fullStrokes(stimulus, strokes);
@@ -42,7 +47,11 @@ export function sweepFigures(
   const down = full.filter(({ direction }) => direction === 'down');
   if (up.length === 0 || down.length === 0) return undefined;
   const [lowest, highest] = commonRange(stimulus, full);
-  const levels = Array.from({ length: LEVELS }, (_, i) => lowest + ((highest - lowest) * i) / (LEVELS - 1));
+  const every = Array.from({ length: LEVELS }, (_, i) => lowest + ((highest - lowest) * i) / (LEVELS - 1));
+  const at = (level: number) => full.map(({ from, to }) => outputAt(stimulus, output, from, to, level));
+  // Where a stroke has no sample there is nothing to compare.
+  const levels = every.filter((level) => at(level).every(Number.isFinite));
+  if (levels.length < LEAST_LEVELS) return undefined;
   const curve = ({ from, to }: (typeof full)[number]) =>
     levels.map((level) => outputAt(stimulus, output, from, to, level));
   const ups = up.map(curve);
@@ -50,7 +59,8 @@ export function sweepFigures(
   const meanUp = meanOf(ups);
   const meanDown = meanOf(downs);
   const mean = meanOf([meanUp, meanDown]);
-  const span = Math.abs(expected(highest) - expected(lowest));
+  const span = outputSpan ?? Math.abs(expected(highest) - expected(lowest));
+  if (!(span > 0)) return undefined;
   const percent = (distance: number) => (100 * distance) / span;
   const largest = (distances: readonly number[]) =>
     distances.reduce((most, distance) => Math.max(most, Math.abs(distance)), 0);

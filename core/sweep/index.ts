@@ -12,6 +12,8 @@ export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
 export { lagBetween, type Lag } from './lag.ts';
+export { faultPlaces } from './faultPlaces.ts';
+export { isPressureUnit, pressureAndBasis } from './channelUnit.ts';
 export { MinMaxPyramid, type Envelope } from './minMaxPyramid.ts';
 export { noiseOf } from './noise.ts';
 export { pairOverSweep, type PairOverSweep } from './pairOverSweep.ts';

@@ -17,6 +17,11 @@ const FILTER: SensorProfile = {
   bias: 'pull-up',
 };
 const RATE = 100;
+const UNITS: Partial<Record<SweepContext['uses'][number], string>> = {
+  stimulus: 'kPa',
+  live: 'kPa',
+  revs: 'rpm',
+};
 const found = (
   kind: SweepFinding['kind'],
   uses: SweepContext['uses'],
@@ -26,7 +31,7 @@ const found = (
   const { seconds = Float64Array.from(channels[0]!, (_, i) => i / RATE), ...context } = over;
   const recording: Recording = {
     seconds,
-    channels: channels.map((values, i) => ({ name: `CH${i + 1}`, unit: 'V', values })),
+    channels: channels.map((values, i) => ({ name: `CH${i + 1}`, unit: UNITS[uses[i]!] ?? 'V', values })),
   };
   return analyseSweep(recording, { profile: FILTER, uses, pressureUnit: 'kPa', ...context }).filter(
     (finding) => finding.kind === kind,

@@ -21,3 +21,26 @@ export function noiseOf(values: Float64Array): number {
   const sorted = Float64Array.from(differences).sort();
   return (MEDIAN_TO_SIGMA * sorted[sorted.length >> 1]!) / SECOND_DIFFERENCE;
 }
+
+/** Samples over which a scatter is one scatter. */
+const WINDOW = 256;
+/** Fewer have no scatter to speak of. */
+const LEAST_WINDOW = 32;
+
+/**
+ * The scatter around each stretch of a signal: a noisy half is noisy, and says nothing of the quiet one.
+ *
+ * @returns by window of `samples` samples, the last one longer
+ */
+export function localNoise(values: Float64Array): {
+  samples: number;
+  at: (sample: number) => number;
+  windows: Float64Array;
+} {
+  const count = Math.max(1, Math.floor(values.length / WINDOW));
+  const samples = count === 1 ? Math.max(values.length, LEAST_WINDOW) : WINDOW;
+  const windows = Float64Array.from({ length: count }, (_, i) =>
+    noiseOf(values.subarray(i * samples, i === count - 1 ? values.length : (i + 1) * samples)),
+  );
+  return { samples, windows, at: (sample) => windows[Math.min(count - 1, Math.floor(sample / samples))]! };
+}

@@ -18,8 +18,13 @@ export interface PlateauSettings {
 }
 
 const LEAST_SECONDS = 1;
+/** Two samples a second apart are no rest that anybody saw. */
+const LEAST_SAMPLES = 4;
+/** What is still on its way to its level is this far from it, as a share of what counts as standing. */
+const SETTLED_SHARE = 0.35;
 const SLACK_VOLTS = 0.03;
 const NOISE_FACTOR = 5;
+const LEAST_FOR_NOISE = 32;
 
 /** Where a pump, a pedal or an engine was held: the steps of a stimulus. */
 export function plateaus(
@@ -27,7 +32,8 @@ export function plateaus(
   values: Float64Array,
   { leastSeconds = LEAST_SECONDS, slack = SLACK_VOLTS }: PlateauSettings = {},
 ): Plateau[] {
-  const width = slack + NOISE_FACTOR * noiseOf(values);
+  // A handful of samples shows no scatter, only what was held.
+  const width = slack + (values.length < LEAST_FOR_NOISE ? 0 : NOISE_FACTOR * noiseOf(values));
   const found: Plateau[] = [];
   let from = 0;
   let lowest = Infinity;
@@ -54,7 +60,52 @@ export function plateaus(
     count = 1;
   }
   keepLong(found, seconds, { from, to: values.length - 1, mean: sum / count }, leastSeconds);
-  return found;
+  return joined(
+    found.map((one) => settled(one, seconds, values, width)),
+    width,
+  ).filter(
+    ({ from: first, to, fromSeconds, untilSeconds }) =>
+      untilSeconds - fromSeconds >= leastSeconds && to - first + 1 >= LEAST_SAMPLES,
+  );
+}
+
+/** A rest begins once the signal has come to its level: the way there is no part of it. */
+function settled({ from, to }: Plateau, seconds: Float64Array, values: Float64Array, width: number): Plateau {
+  const level = meanOf(values, (from + to) >> 1, to);
+  let first = from;
+  while (first < to && !(Math.abs(values[first]! - level) <= SETTLED_SHARE * width)) first++;
+  return {
+    from: first,
+    to,
+    fromSeconds: seconds[first]!,
+    untilSeconds: seconds[to]!,
+    mean: meanOf(values, first, to),
+  };
+}
+
+/** One rest that a slow drift or a single sample has cut in two is one rest. */
+function joined(rests: readonly Plateau[], width: number): Plateau[] {
+  const all: Plateau[] = [];
+  for (const rest of rests) {
+    const last = all.at(-1);
+    if (last && rest.from - last.to <= LEAST_SAMPLES && Math.abs(rest.mean - last.mean) <= width / 2) {
+      const [before, after] = [last.to - last.from + 1, rest.to - rest.from + 1];
+      last.mean = (last.mean * before + rest.mean * after) / (before + after);
+      last.to = rest.to;
+      last.untilSeconds = rest.untilSeconds;
+    } else all.push({ ...rest });
+  }
+  return all;
+}
+
+function meanOf(values: Float64Array, from: number, to: number): number {
+  let [sum, count] = [0, 0];
+  for (let i = from; i <= to; i++) {
+    if (Number.isNaN(values[i]!)) continue;
+    sum += values[i]!;
+    count++;
+  }
+  return sum / count;
 }
 
 function keepLong(

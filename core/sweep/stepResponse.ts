@@ -12,6 +12,8 @@ export interface StepResponse {
 }
 
 const SETTLED_SHARE = 0.1;
+/** What moves by more than this share of the step over its end is still on its way. */
+const STANDING_SHARE = 0.03;
 const NOISE_FACTOR = 6;
 const LEAST_STEP = 0.3;
 
@@ -33,6 +35,8 @@ export function stepResponse(
   const final = mean(n - ends, n);
   const size = final - initial;
   if (!(Math.abs(size) >= leastStep)) return undefined;
+  // A ramp is no step: it must stand at both ends.
+  if (!stands(values, 0, ends, size) || !stands(values, n - ends, n, size)) return undefined;
   const share = (i: number) => (values[i]! - initial) / size;
   const onset = Math.max(0.02, (NOISE_FACTOR * noiseOf(values)) / Math.abs(size));
   const crossing = (wanted: number): number => {
@@ -51,4 +55,15 @@ export function stepResponse(
     secondsTo63: crossing(1 - Math.exp(-1)) - fromSeconds,
     secondsTo90: crossing(0.9) - fromSeconds,
   };
+}
+
+/** Half of an end against the other half: whatever it trembles by, it does not go on. */
+function stands(values: Float64Array, from: number, to: number, size: number): boolean {
+  const middle = (from + to) >> 1;
+  const mean = (first: number, last: number) => {
+    let sum = 0;
+    for (let i = first; i < last; i++) sum += values[i]!;
+    return sum / Math.max(1, last - first);
+  };
+  return Math.abs(mean(middle, to) - mean(from, middle)) <= STANDING_SHARE * Math.abs(size);
 }

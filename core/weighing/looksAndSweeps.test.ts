@@ -40,14 +40,18 @@ test('both answers of a look are certain together, and only what it is for is li
 });
 
 test('a recording shows which tracks drop out; one in which nothing moved shows nothing', () => {
-  const of = (kinds: readonly { kind: 'dropout' | 'still' | 'travel'; channel: number }[]) =>
+  const of = (
+    kinds: readonly { kind: 'dropout' | 'still' | 'travel'; channel: number; position?: number }[],
+  ) =>
     sweepOutcome({
+      profile: pedal,
       sweeps: [
         {
           name: 'Slow',
           uses: ['signal', 'second-signal'],
-          findings: kinds.map(({ kind, channel }) => ({
+          findings: kinds.map(({ kind, channel, position }) => ({
             kind,
+            ...(position === undefined ? {} : { position }),
             weight: kind === 'dropout' ? 'fault' : 'note',
             sentence: '',
             channel,
@@ -57,7 +61,7 @@ test('a recording shows which tracks drop out; one in which nothing moved shows 
         },
       ],
     });
-  expect(sweepOutcome({ sweeps: [] })).toBeUndefined();
+  expect(sweepOutcome({ sweeps: [], profile: pedal })).toBeUndefined();
   expect(of([{ kind: 'still', channel: 0 }])).toBeUndefined();
   expect(of([{ kind: 'travel', channel: 0 }])).toBe('');
   expect(of([{ kind: 'dropout', channel: 1 }])).toBe('2');
@@ -68,6 +72,9 @@ test('a recording shows which tracks drop out; one in which nothing moved shows 
       { kind: 'dropout', channel: 0 },
     ]),
   ).toBe('1 2');
+  // Anywhere: a contact or a wire, which is no word against the track.
+  expect(of([10, 70].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toBe('');
+  expect(of([41, 42].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toBe('1');
 });
 
 test('the outcomes of a recording are all that can be, and a dropout speaks for the dead spot', () => {

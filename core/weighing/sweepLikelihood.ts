@@ -1,4 +1,5 @@
-import type { CaseFile } from '../reasoning/index.ts';
+import { speaksOfSensor, type CaseFile } from '../reasoning/index.ts';
+import { faultPlaces } from '../sweep/index.ts';
 import { effectsOf } from '../fault/index.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 import type { WeighedReading } from './weighedCase.ts';
@@ -14,14 +15,29 @@ export const SWEEP_OUTCOMES: readonly SweepOutcome[] = ['', '1', '2', '1 2'];
 const SHOWN = 0.96;
 const IMAGINED = 0.015;
 
-/** What the newest recording shows; undefined where nothing was moved, or there is none. */
-export function sweepOutcome({ sweeps }: Pick<CaseFile, 'sweeps'>): SweepOutcome | undefined {
-  const newest = sweeps.findLast(({ uses }) => uses.includes('signal'));
-  if (!newest || newest.findings.some(({ kind }) => kind === 'still')) return undefined;
-  const tracks = newest.findings
-    .filter(({ kind, weight }) => kind === 'dropout' && weight === 'fault')
-    .map(({ channel }) => (newest.uses[channel] === 'second-signal' ? 2 : 1));
-  return [...new Set(tracks)].sort().join(' ') as SweepOutcome;
+/**
+ * What the recordings show of the tracks, all together; undefined where nothing was moved in any, or there is none. A dropout that
+ * turns up anywhere is no dead spot: the sheet says that it is a contact, and it must not weigh for the track.
+ */
+export function sweepOutcome({
+  sweeps,
+  profile,
+}: Pick<CaseFile, 'sweeps' | 'profile'>): SweepOutcome | undefined {
+  const moved = sweeps.filter(
+    (sweep) => speaksOfSensor(sweep) && !sweep.findings.some(({ kind }) => kind === 'still'),
+  );
+  if (moved.length === 0) return undefined;
+  const dropped = ([1, 2] as const).filter((track) => {
+    const own = moved.flatMap(({ findings, uses }) =>
+      findings.filter(
+        ({ kind, weight, channel }) =>
+          kind === 'dropout' && weight === 'fault' && (uses[channel] === 'second-signal' ? 2 : 1) === track,
+      ),
+    );
+    const places = own.flatMap(({ position }) => (position === undefined ? [] : [position]));
+    return own.length > 0 && faultPlaces(places, profile) !== 'scattered';
+  });
+  return dropped.join(' ') as SweepOutcome;
 }
 
 /** How likely an outcome of a recording is for one thing that may be wrong. */

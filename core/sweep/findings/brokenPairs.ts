@@ -1,9 +1,10 @@
 import { pairLimitPercent } from '../../companion/index.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
 import { pairOverSweep } from '../pairOverSweep.ts';
+import { atNominal } from '../supplyScale.ts';
 import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
-import { clock, indexOf, placeWords, positionAt } from './words.ts';
+import { andMore, clock, indexOf, placeWords, positionAt } from './words.ts';
 
 export function brokenPairs(recording: Recording, context: SweepContext): SweepFinding[] {
   const { companion, profile } = context;
@@ -12,14 +13,18 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
   if (companion?.kind !== 'second-track' || !first || !second) return [];
   // Where one track drops out the pair is broken as well: that is told once.
   const lost = [first, second].flatMap((track) => dropoutsIn(recording, track));
-  const { outside } = pairOverSweep(first, second, profile.nominalReferenceVolts, companion.pair, {
+  const [own, other] = [first, second].map((track) => atNominal(recording, context, track)) as [
+    Float64Array,
+    Float64Array,
+  ];
+  const { outside } = pairOverSweep(own, other, profile.nominalReferenceVolts, companion.pair, {
     limitPercentOfReference: pairLimitPercent(companion),
   });
   const parted = outside.filter((one) => !lost.some(({ from, to }) => one.from <= to && one.to >= from - 1));
-  return parted
+  const shown = parted
     .slice(0, MOST_OF_A_KIND)
     .map(({ from, to, worstPercentOfReference, worstAt }): SweepFinding => {
-      const position = positionAt(context, 'signal', first[worstAt]!);
+      const position = positionAt(context, 'signal', own[worstAt]!);
       return {
         kind: 'pair',
         weight: 'fault',
@@ -30,4 +35,8 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
         ...(position === undefined ? {} : { position }),
       };
     });
+  return [
+    ...shown,
+    ...andMore('pair', parted.length, shown.length, 'The tracks part', two, parted, recording),
+  ];
 }

@@ -1,5 +1,5 @@
 import type { Companion } from '../../companion/index.ts';
-import type { PressureUnit } from '../../quantity/index.ts';
+import type { PressureBasis, PressureUnit } from '../../quantity/index.ts';
 import type { SensorProfile } from '../../transfer/index.ts';
 
 export const CHANNEL_USES = [
@@ -26,6 +26,10 @@ export interface SweepContext {
   companion?: Companion | undefined;
   /** What each channel of the recording is, in its order. */
   uses: readonly ChannelUse[];
+  /** Of channels that are pressures, where it is known. */
+  bases?: readonly (PressureBasis | undefined)[] | undefined;
+  /** Connects the bases. */
+  ambientKpaAbs?: number | undefined;
   marks?: readonly SweepMark[] | undefined;
   /** For the sentences only. */
   pressureUnit: PressureUnit;
@@ -47,6 +51,11 @@ export const SWEEP_FINDINGS = [
   'revs',
   'gap',
   'import',
+  /** What has to be said before a channel can be read. */
+  'question',
+  /** What was looked at, and what was not. */
+  'looked',
+  'not-looked',
 ] as const;
 
 /** What a recording shows: a sentence, and the place in the plot. */

@@ -2,6 +2,7 @@ import { formatWithBasis } from '../../quantity/index.ts';
 import { signalFromValue } from '../../transfer/index.ts';
 import { noiseOf } from '../noise.ts';
 import type { Recording } from '../recording.ts';
+import { atNominal } from '../supplyScale.ts';
 import { strokesOf, type Stroke } from '../strokes.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
 import { channelFor } from './words.ts';
@@ -13,7 +14,8 @@ const NOISE_FACTOR = 4;
 
 /** Where the signal goes back although the stimulus goes on: its worst such place. */
 export function goesBackward(recording: Recording, context: SweepContext): SweepFinding[] {
-  const signal = channelFor(recording, context, 'signal');
+  const raw = channelFor(recording, context, 'signal');
+  const signal = raw && { ...raw, values: atNominal(recording, context, raw.values) };
   const stimulus = channelFor(recording, context, 'stimulus');
   if (!signal || !stimulus) return [];
   const { profile, pressureUnit } = context;

@@ -1,7 +1,8 @@
 import { dropoutsIn } from './dropoutsIn.ts';
 import type { Recording } from '../recording.ts';
+import { supplyScale } from '../supplyScale.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
-import { clock, indexOf, lasting, nameOf, placeWords, positionAt } from './words.ts';
+import { andMore, clock, indexOf, lasting, nameOf, placeWords, positionAt } from './words.ts';
 
 export function lostSignals(recording: Recording, context: SweepContext): SweepFinding[] {
   return (['signal', 'second-signal'] as const).flatMap((use) => {
@@ -9,10 +10,11 @@ export function lostSignals(recording: Recording, context: SweepContext): SweepF
     const values = recording.channels[channel]?.values;
     if (!values) return [];
     const all = dropoutsIn(recording, values);
+    const scale = supplyScale(recording, context);
     const shown = all
       .slice(0, MOST_OF_A_KIND)
-      .map(({ fromSeconds, untilSeconds, courseValue, farthestValue }): SweepFinding => {
-        const position = positionAt(context, use, courseValue);
+      .map(({ from, fromSeconds, untilSeconds, courseValue, farthestValue }): SweepFinding => {
+        const position = positionAt(context, use, courseValue * scale(Math.max(0, from - 1)));
         return {
           kind: 'dropout',
           weight: 'fault',
@@ -23,20 +25,7 @@ export function lostSignals(recording: Recording, context: SweepContext): SweepF
           ...(position === undefined ? {} : { position }),
         };
       });
-    const more = all.length - shown.length;
-    const last = all.at(-1);
-    return more > 0 && last
-      ? [
-          ...shown,
-          {
-            kind: 'dropout',
-            weight: 'fault',
-            sentence: `${nameOf(recording, context, channel)} drops out ${more} times more.`,
-            channel,
-            fromSeconds: all[MOST_OF_A_KIND]!.fromSeconds,
-            untilSeconds: last.untilSeconds,
-          } satisfies SweepFinding,
-        ]
-      : shown;
+    const what = `${nameOf(recording, context, channel)} drops out`;
+    return [...shown, ...andMore('dropout', all.length, shown.length, what, channel, all, recording)];
   });
 }

@@ -1,7 +1,7 @@
-import { noiseOf } from '../noise.ts';
+import { localNoise } from '../noise.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
-import { indexOf, nameOf } from './words.ts';
+import { clock, indexOf, nameOf } from './words.ts';
 
 const NOISY_VOLTS = 0.02;
 
@@ -9,18 +9,26 @@ export function noisySignals(recording: Recording, context: SweepContext): Sweep
   return (['signal', 'second-signal'] as const).flatMap((use): SweepFinding[] => {
     const channel = indexOf(context, use);
     const values = recording.channels[channel]?.values;
-    const noise = values ? noiseOf(values) : 0;
-    return noise < NOISY_VOLTS
-      ? []
-      : [
-          {
-            kind: 'noise',
-            weight: 'note',
-            sentence: `${nameOf(recording, context, channel)} is noisy: ${Math.round(1000 * noise)} mV from sample to sample.`,
-            channel,
-            fromSeconds: recording.seconds[0] ?? 0,
-            untilSeconds: recording.seconds.at(-1) ?? 0,
-          },
-        ];
+    if (!values) return [];
+    const noise = localNoise(values);
+    const noisy = [...noise.windows.keys()].filter((window) => noise.windows[window]! >= NOISY_VOLTS);
+    const [first, last] = [noisy[0], noisy.at(-1)];
+    if (first === undefined || last === undefined) return [];
+    const { seconds } = recording;
+    const from = seconds[first * noise.samples]!;
+    const isLast = last === noise.windows.length - 1;
+    const until = seconds[isLast ? seconds.length - 1 : (last + 1) * noise.samples - 1]!;
+    const worst = noisy.reduce((most, window) => Math.max(most, noise.windows[window]!), 0);
+    const where = noisy.length === noise.windows.length ? '' : `, between ${clock(from)} and ${clock(until)}`;
+    return [
+      {
+        kind: 'noise',
+        weight: 'note',
+        sentence: `${nameOf(recording, context, channel)} is noisy: up to ${Math.round(1000 * worst)} mV from sample to sample${where}.`,
+        channel,
+        fromSeconds: from,
+        untilSeconds: until,
+      },
+    ];
   });
 }

@@ -2,7 +2,7 @@ import { pairDeviation } from '../../positionPair/index.ts';
 import { formatWithBasis } from '../../quantity/index.ts';
 import { valueAtNominal } from '../../transfer/index.ts';
 import type { Recording } from '../recording.ts';
-import type { ChannelUse, SweepContext } from './finding.ts';
+import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
 
 const TRACK_WORDS: Partial<Record<ChannelUse, string>> = { signal: 'Track 1', 'second-signal': 'Track 2' };
 
@@ -56,4 +56,28 @@ export function channelFor(
   const channel = indexOf(context, use);
   const values = channels[channel]?.values;
   return values && { channel, values };
+}
+
+/** The count is the whole count: what is not shown one by one is told with all of them. */
+export function andMore(
+  kind: SweepFinding['kind'],
+  all: number,
+  shown: number,
+  what: string,
+  channel: number,
+  stretches: readonly { from: number; to: number }[],
+  { seconds }: Recording,
+): SweepFinding[] {
+  const [first, last] = [stretches[shown], stretches.at(-1)];
+  if (all <= shown || !first || !last) return [];
+  return [
+    {
+      kind,
+      weight: kind === 'gap' ? 'note' : 'fault',
+      sentence: `${what} ${all} times in all; the first ${shown} are shown one by one.`,
+      channel,
+      fromSeconds: seconds[first.from]!,
+      untilSeconds: seconds[last.to]!,
+    },
+  ];
 }

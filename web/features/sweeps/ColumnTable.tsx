@@ -5,47 +5,69 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
+import type { PressureBasis } from '@lettura/core/quantity';
 import type { Layout, TimeForm } from '@lettura/core/recordingFile';
-import { CHANNEL_USES, type ChannelUse } from '@lettura/core/sweep';
+import type { ChannelUse } from '@lettura/core/sweep';
 import { NUMERALS } from '../../app/theme.ts';
-import { USE_WORDS } from './useWords.ts';
+import { MeaningFields } from './MeaningFields.tsx';
 
-const TIME_WORDS: Record<TimeForm, string> = {
+const TIME_WORDS: Record<Exclude<TimeForm, 'none'>, string> = {
   s: 'Time in seconds',
   ms: 'Time in milliseconds',
   µs: 'Time in microseconds',
   clock: 'Time of day',
   date: 'Date and time',
-  none: 'No time',
 };
+
+/** What is known of a channel, column by column of the file: nothing for the moments. */
+export interface ColumnMeaning {
+  use: ChannelUse;
+  basis: PressureBasis | undefined;
+}
 
 export interface ColumnTableProps {
   layout: Layout;
   firstRows: readonly (readonly string[])[];
-  uses: readonly ChannelUse[];
+  /** By column. */
+  meanings: readonly ColumnMeaning[];
   onLayout: (layout: Layout) => void;
-  onUses: (uses: ChannelUse[]) => void;
+  onMeanings: (meanings: ColumnMeaning[]) => void;
 }
 
-/** Each column with its first values and what it is taken for. */
-export function ColumnTable({ layout, firstRows, uses, onLayout, onUses }: ColumnTableProps) {
-  const channelOf = (column: number): number =>
-    layout.timeColumn !== undefined && column > layout.timeColumn ? column - 1 : column;
+/** Each column with its first values, its name and unit, and what it is taken for: all of it can be put right. */
+export function ColumnTable({ layout, firstRows, meanings, onLayout, onMeanings }: ColumnTableProps) {
+  const rename = (column: number, part: { name?: string; unit?: string }) =>
+    onLayout({
+      ...layout,
+      columns: layout.columns.map((one, i) => (i === column ? { ...one, ...part } : one)),
+    });
+  const asTime = (column: number) =>
+    onLayout({
+      ...layout,
+      timeColumn: column,
+      timeForm: layout.timeForm === 'none' ? 's' : layout.timeForm,
+    });
   return (
     <Table size="small" aria-label="Columns of the file" sx={{ '& td, & th': { px: 1 } }}>
       <TableHead>
         <TableRow>
           <TableCell>Column</TableCell>
-          <TableCell>Unit</TableCell>
           <TableCell>First values</TableCell>
-          <TableCell>It is</TableCell>
+          <TableCell>Unit, and what it is</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
         {layout.columns.map(({ name, unit }, column) => (
           <TableRow key={column}>
-            <TableCell sx={{ fontWeight: 650 }}>{name}</TableCell>
-            <TableCell>{unit || '–'}</TableCell>
+            <TableCell>
+              <TextField
+                size="small"
+                value={name}
+                onChange={(event) => rename(column, { name: event.target.value })}
+                slotProps={{ htmlInput: { 'aria-label': `Name of column ${column + 1}`, maxLength: 60 } }}
+                sx={{ width: 170 }}
+              />
+            </TableCell>
             <TableCell sx={{ fontFamily: NUMERALS }}>
               {firstRows
                 .slice(0, 3)
@@ -59,38 +81,36 @@ export function ColumnTable({ layout, firstRows, uses, onLayout, onUses }: Colum
                   size="small"
                   label={`What ${name} is`}
                   value={layout.timeForm}
-                  onChange={(event) => onLayout({ ...layout, timeForm: event.target.value as TimeForm })}
+                  onChange={(event) => {
+                    const chosen = event.target.value as TimeForm;
+                    onLayout(
+                      chosen === 'none'
+                        ? { ...layout, timeColumn: undefined, timeForm: 'none' }
+                        : { ...layout, timeForm: chosen },
+                    );
+                  }}
                   sx={{ minWidth: 210 }}
                 >
-                  {Object.entries(TIME_WORDS)
-                    .filter(([form]) => form !== 'none')
-                    .map(([form, words]) => (
-                      <MenuItem key={form} value={form}>
-                        {words}
-                      </MenuItem>
-                    ))}
-                </TextField>
-              ) : (
-                <TextField
-                  select
-                  size="small"
-                  label={`What ${name} is`}
-                  value={uses[channelOf(column)] ?? 'other'}
-                  onChange={(event) =>
-                    onUses(
-                      uses.map((use, i) =>
-                        i === channelOf(column) ? (event.target.value as ChannelUse) : use,
-                      ),
-                    )
-                  }
-                  sx={{ minWidth: 210 }}
-                >
-                  {CHANNEL_USES.map((use) => (
-                    <MenuItem key={use} value={use}>
-                      {USE_WORDS[use]}
+                  {Object.entries(TIME_WORDS).map(([form, words]) => (
+                    <MenuItem key={form} value={form}>
+                      {words}
                     </MenuItem>
                   ))}
+                  <MenuItem value="none">No time: it is a channel</MenuItem>
                 </TextField>
+              ) : (
+                <MeaningFields
+                  name={name}
+                  unit={unit}
+                  meaning={meanings[column] ?? { use: 'other', basis: undefined }}
+                  onUnit={(changed) => rename(column, { unit: changed })}
+                  onMeaning={(changed) =>
+                    onMeanings(
+                      layout.columns.map((_, i) => (i === column ? changed : (meanings[i] ?? OTHER))),
+                    )
+                  }
+                  onTime={() => asTime(column)}
+                />
               )}
             </TableCell>
           </TableRow>
@@ -99,3 +119,5 @@ export function ColumnTable({ layout, firstRows, uses, onLayout, onUses }: Colum
     </Table>
   );
 }
+
+const OTHER: ColumnMeaning = { use: 'other', basis: undefined };

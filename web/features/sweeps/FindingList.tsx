@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import type { SweepFinding } from '@lettura/core/sweep';
+import { noFaultInWords } from './noFaultInWords.ts';
 
 export interface FindingListProps {
   findings: readonly SweepFinding[];
@@ -12,11 +13,12 @@ export interface FindingListProps {
 
 /** Each finding as a sentence; a tap brings its place into view. */
 export function FindingList({ findings, marked, onShow }: FindingListProps) {
-  if (!findings.some(({ weight }) => weight === 'fault'))
+  const none = noFaultInWords(findings);
+  if (none !== undefined)
     return (
       <>
         <Typography sx={{ my: 0.5 }}>
-          <strong>✓ No fault in this recording.</strong>
+          <strong>{none}</strong>
         </Typography>
         <Notes {...{ findings, marked, onShow }} />
       </>
@@ -30,7 +32,7 @@ function Notes({ findings, marked, onShow }: FindingListProps) {
       {findings.map((finding) => {
         const words = (
           <Typography component="span">
-            <strong>{finding.weight === 'fault' ? '✕ ' : '· '}</strong>
+            <strong>{finding.weight === 'fault' ? '✕ ' : finding.kind === 'question' ? '? ' : '· '}</strong>
             {finding.sentence}
           </Typography>
         );

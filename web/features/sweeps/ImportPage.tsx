@@ -2,11 +2,13 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JobSheet } from '@lettura/contract';
+import type { Companion } from '@lettura/core/companion';
 import type { Problem } from '@lettura/core/problem';
-import type { ChannelUse } from '@lettura/core/sweep';
+import type { Layout } from '@lettura/core/recordingFile';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
@@ -17,10 +19,12 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { ColumnTable } from './ColumnTable.tsx';
+import { ambientOf } from './ambientOf.ts';
+import { ColumnTable, type ColumnMeaning } from './ColumnTable.tsx';
+import { twiceUsed } from './MeaningFields.tsx';
 import type { Opened } from './openFile.ts';
 import { useKeepSweep } from './useKeepSweep.ts';
-import { channelsOf, rememberUses, usesOf } from './usesOf.ts';
+import { basisOf, channelsOf, rememberUses, usesOf } from './usesOf.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
 
 /** A recording from elsewhere, onto a job: what its columns are is guessed, confirmed once, and remembered. */
@@ -39,10 +43,28 @@ const RATE = { lowest: 0.001, highest: 1_000_000, unit: 'samples a second' };
 interface Chosen {
   file: File;
   opened: Opened;
-  uses: ChannelUse[];
+  /** By column of the file. */
+  meanings: ColumnMeaning[];
 }
 
-function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
+/** What the columns of a layout are taken for, until somebody says otherwise. */
+function meaningsOf(layout: Layout, companion: Companion | undefined): ColumnMeaning[] {
+  const uses = usesOf(channelsOf(layout), companion);
+  let channel = 0;
+  return layout.columns.map((column, i) =>
+    i === layout.timeColumn
+      ? { use: 'other' as const, basis: undefined }
+      : { use: uses[channel++] ?? ('other' as const), basis: basisOf(column) },
+  );
+}
+
+/** As a field of date and time wants it, by the clock on the wall. */
+const wallClock = (ms: number): string =>
+  new Date(ms - new Date(ms).getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+
+function ImportForm({ sheet }: { sheet: JobSheet }) {
+  const { job, vehicle, sensor } = sheet;
+  const ambientKpaAbs = ambientOf(sheet);
   const units = useSelector(selectUnits);
   const { ask, progress } = useSweepWorker();
   const keep = useKeepSweep(ask);
@@ -50,20 +72,26 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
   const [problem, setProblem] = useState<Problem>();
   const [rate, setRate] = useState('100');
   const [working, setWorking] = useState(false);
+  const [recordedAt, setRecordedAt] = useState('');
   const layout = chosen?.opened.kind === 'table' ? chosen.opened.layout : undefined;
   const samplesPerSecond = fieldNumber(rate, RATE);
   const needsRate = layout !== undefined && layout.timeColumn === undefined;
 
-  const choose = async (file: File) => {
+  const uses =
+    chosen && layout ? chosen.meanings.filter((_, i) => i !== layout.timeColumn).map(({ use }) => use) : [];
+  const doubled = twiceUsed(uses);
+
+  const choose = async (file: File, headerRows?: number) => {
     setProblem(undefined);
-    const opened = await ask('open', { file });
+    const opened = await ask('open', { file, headerRows });
     if (!opened.ok) {
-      setChosen(undefined);
+      if (headerRows === undefined) setChosen(undefined);
       setProblem(opened.problem);
       return;
     }
-    const channels = opened.value.kind === 'table' ? channelsOf(opened.value.layout) : [];
-    setChosen({ file, opened: opened.value, uses: usesOf(channels, sensor.companion) });
+    if (headerRows === undefined) setRecordedAt(wallClock(file.lastModified));
+    const meanings = opened.value.kind === 'table' ? meaningsOf(opened.value.layout, sensor.companion) : [];
+    setChosen({ file, opened: opened.value, meanings });
   };
   const read = async () => {
     if (!chosen || !samplesPerSecond.ok) return;
@@ -71,11 +99,12 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
     setProblem(await readAndKeep(chosen, samplesPerSecond.value));
     setWorking(false);
   };
-  const readAndKeep = async ({ file, uses }: Chosen, perSecond: number): Promise<Problem | undefined> => {
+  const readAndKeep = async ({ file, meanings }: Chosen, perSecond: number): Promise<Problem | undefined> => {
     const held = await ask('read', { layout, samplesPerSecond: perSecond });
     if (!held.ok) return held.problem;
-    const { heading } = held.value;
+    const { heading, startedAtMs } = held.value;
     const known = heading?.uses ?? (layout ? uses : usesOf(held.value.channels, sensor.companion));
+    const said = Date.parse(recordedAt);
     if (layout) rememberUses(held.value.channels, known);
     return keep({
       jobId: job.id,
@@ -83,11 +112,17 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
       source: 'import',
       held: held.value,
       uses: known,
+      bases: layout
+        ? meanings.filter((_, i) => i !== layout.timeColumn).map(({ basis }) => basis)
+        : held.value.channels.map(basisOf),
+      // The time that the file says, else the one that somebody says.
+      takenAt: new Date(startedAtMs ?? (Number.isNaN(said) ? file.lastModified : said)),
       context: {
         profile: sensor.profile,
         companion: sensor.companion,
         marks: heading?.marks,
         pressureUnit: units.absolute,
+        ambientKpaAbs,
       },
       ...(heading ? { takenAt: new Date(heading.takenAt), note: heading.note } : {}),
     });
@@ -136,12 +171,61 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
                 <ColumnTable
                   layout={chosen.opened.layout}
                   firstRows={chosen.opened.firstRows}
-                  uses={chosen.uses}
+                  meanings={chosen.meanings}
                   onLayout={(changed) =>
                     setChosen({ ...chosen, opened: { ...chosen.opened, layout: changed } as Opened })
                   }
-                  onUses={(uses) => setChosen({ ...chosen, uses })}
+                  onMeanings={(meanings) => setChosen({ ...chosen, meanings })}
                 />
+              )}
+              {layout && (
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 1.5 }}>
+                  <TextField
+                    size="small"
+                    type="number"
+                    label="Lines before the numbers"
+                    value={layout.headerRows}
+                    onChange={(event) => void choose(chosen.file, Math.max(0, Number(event.target.value)))}
+                    slotProps={{ htmlInput: { min: 0, max: 199 } }}
+                    sx={{ width: 200 }}
+                  />
+                  <TextField
+                    select
+                    size="small"
+                    label="Decimal mark"
+                    value={layout.decimal}
+                    onChange={(event) =>
+                      setChosen({
+                        ...chosen,
+                        opened: {
+                          ...chosen.opened,
+                          layout: { ...layout, decimal: event.target.value as Layout['decimal'] },
+                        } as Opened,
+                      })
+                    }
+                    sx={{ width: 160 }}
+                  >
+                    <MenuItem value=".">a point: 2.31</MenuItem>
+                    <MenuItem value=",">a comma: 2,31</MenuItem>
+                  </TextField>
+                </Box>
+              )}
+              {chosen.opened.kind !== 'json' && layout?.timeForm !== 'date' && (
+                <TextField
+                  size="small"
+                  type="datetime-local"
+                  label="Recorded on"
+                  value={recordedAt}
+                  onChange={(event) => setRecordedAt(event.target.value)}
+                  helperText="The file does not say the day: this is when it was last written."
+                  slotProps={{ inputLabel: { shrink: true } }}
+                  sx={{ mt: 1.5, display: 'block' }}
+                />
+              )}
+              {doubled && (
+                <Alert severity="warning" sx={{ mt: 1.5 }}>
+                  {doubled}
+                </Alert>
               )}
               {needsRate && (
                 <TextField
@@ -161,7 +245,7 @@ function ImportForm({ sheet: { job, vehicle, sensor } }: { sheet: JobSheet }) {
                   variant="contained"
                   size="large"
                   onClick={() => void read()}
-                  disabled={working || (needsRate && !samplesPerSecond.ok)}
+                  disabled={working || doubled !== undefined || (needsRate && !samplesPerSecond.ok)}
                 >
                   Read and keep on the job
                 </Button>

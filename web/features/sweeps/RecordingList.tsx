@@ -3,6 +3,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import type { RecordingInfo } from '@lettura/contract';
 import { Link } from 'react-router';
+import { noFaultInWords } from './noFaultInWords.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
 
 /** Recordings with the faults that were found in them. */
@@ -24,7 +25,7 @@ export function RecordingList({ recordings }: { recordings: readonly RecordingIn
               <Typography key={sentence}>✕ {sentence}</Typography>
             ))}
             {faults.length > 3 && <Typography>… and {faults.length - 3} more.</Typography>}
-            {faults.length === 0 && <Typography>✓ No fault in it.</Typography>}
+            {faults.length === 0 && <Typography>{noFaultInWords(findings)}</Typography>}
           </Box>
         );
       })}

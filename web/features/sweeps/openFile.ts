@@ -26,7 +26,10 @@ function surelyDelimiter(text: string): string {
 }
 
 /** Looks at the beginning of a file only; a dialect is settled by the library, and its layout from the first rows. */
-export async function openFile(file: Blob): Promise<Result<Opened, string>> {
+export async function openFile(
+  file: Blob,
+  said: { headerRows?: number | undefined } = {},
+): Promise<Result<Opened, string>> {
   const megabytes = file.size / 1024 / 1024;
   if (megabytes > MOST_FILE_MEGABYTES)
     return fail(
@@ -49,7 +52,7 @@ export async function openFile(file: Blob): Promise<Result<Opened, string>> {
     delimiter: surelyDelimiter(text),
     delimitersToGuess: [',', '|', ' '],
   });
-  const layout = layoutOf(data, meta.delimiter);
+  const layout = layoutOf(data, meta.delimiter, said);
   if (!layout.ok) return layout;
   const { headerRows } = layout.value;
   return ok({

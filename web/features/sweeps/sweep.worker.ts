@@ -62,22 +62,25 @@ async function read({
     badCells,
     badExamples,
     backwardRows,
+    startedAtMs,
+    zoned,
   } = scanner.finish();
   if (rows < 2)
     return fail('no-rows', 'Fewer than two rows of numbers were found.', 'Check the columns and their time.');
   const where = badExamples
     .map(({ row, column, text }) => `row ${row}, column ${column}: “${text}”`)
     .join('; ');
-  return ok(
-    hold(scanned, [
-      ...(missingCells > 0 ? [`Empty cells, now gaps: ${count(missingCells)}.`] : []),
-      ...(badCells > 0 ? [`Cells that are no numbers, now gaps: ${count(badCells)} (${where}).`] : []),
-      ...(extraCells > 0 ? [`Cells beyond the last column, left out: ${count(extraCells)}.`] : []),
-      ...(backwardRows > 0
-        ? [`Rows without a moment, or with one before the row above, left out: ${count(backwardRows)}.`]
-        : []),
-    ]),
-  );
+  const held = hold(scanned, [
+    ...(missingCells > 0 ? [`Empty cells, now gaps: ${count(missingCells)}.`] : []),
+    ...(badCells > 0 ? [`Cells that are no numbers, now gaps: ${count(badCells)} (${where}).`] : []),
+    ...(extraCells > 0 ? [`Cells beyond the last column, left out: ${count(extraCells)}.`] : []),
+    ...(backwardRows > 0
+      ? [`Rows without a moment, or with one before the row above, left out: ${count(backwardRows)}.`]
+      : []),
+  ]);
+  // A clock without its zone is the clock on the wall.
+  const wallMs = startedAtMs === undefined || zoned ? 0 : new Date(startedAtMs).getTimezoneOffset() * 60_000;
+  return ok(startedAtMs === undefined ? held : { ...held, startedAtMs: startedAtMs + wallMs });
 }
 
 function readJson(text: string): Result<Held, string> {
@@ -113,7 +116,7 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
   switch (question.name) {
     case 'open':
       file = question.ask.file;
-      return openFile(file);
+      return openFile(file, { headerRows: question.ask.headerRows });
     case 'read':
       return read(question.ask);
     case 'fetch': {

@@ -16,6 +16,8 @@ import type { Opened } from './openFile.ts';
 export interface Held {
   samples: number;
   durationSeconds: number;
+  /** As the file itself says, in milliseconds since 1970. */
+  startedAtMs?: number | undefined;
   channels: Pick<Channel, 'name' | 'unit'>[];
   /** What was left out or odd, in words. */
   remarks: string[];
@@ -25,7 +27,7 @@ export interface Held {
 
 /** Questions to the worker, and what it answers to each. */
 export interface SweepQuestions {
-  open: { ask: { file: File }; answer: Opened };
+  open: { ask: { file: File; headerRows?: number | undefined }; answer: Opened };
   read: { ask: { layout: Layout | undefined; samplesPerSecond: number }; answer: Held };
   /** Holds a recording that is on record, and tells what it is. */
   fetch: { ask: { id: string }; answer: RecordingInfo };

@@ -1,4 +1,5 @@
 import type { RecordingInfo } from '@lettura/contract';
+import type { PressureBasis } from '@lettura/core/quantity';
 import type { ChannelUse, SweepContext, SweepFinding } from '@lettura/core/sweep';
 import type { Problem } from '@lettura/core/problem';
 import { useDispatch } from 'react-redux';
@@ -14,8 +15,9 @@ export interface KeepSweep {
   source: RecordingInfo['source'];
   held: Held;
   uses: readonly ChannelUse[];
+  bases?: readonly (PressureBasis | undefined)[] | undefined;
   /** Its marks are kept with the recording. */
-  context: Omit<SweepContext, 'uses'>;
+  context: Omit<SweepContext, 'uses' | 'bases'>;
   takenAt?: Date;
   note?: string;
 }
@@ -32,14 +34,24 @@ const remarksOn = ({ remarks, durationSeconds }: Held): SweepFinding[] =>
     fromSeconds: 0,
     untilSeconds: durationSeconds,
   }));
-const MOST_SENTENCE_LETTERS = 400;
+const MOST_SENTENCE_LETTERS = 1000;
 
 /** Analyses what the worker holds, keeps it on the job, and opens it. */
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
   const dispatch = useDispatch();
   const navigate = useNavigate();
-  return async ({ jobId, name, source, held, uses, context, takenAt = new Date(), note = '' }) => {
-    const findings = await ask('analyse', { context: { ...context, uses } });
+  return async ({
+    jobId,
+    name,
+    source,
+    held,
+    uses,
+    bases = [],
+    context,
+    takenAt = new Date(held.startedAtMs ?? Date.now()),
+    note = '',
+  }) => {
+    const findings = await ask('analyse', { context: { ...context, uses, bases } });
     if (!findings.ok) return findings.problem;
     const id = v7();
     const { samples, durationSeconds } = held;
@@ -50,7 +62,11 @@ export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Probl
         name,
         takenAt: takenAt.toISOString(),
         source,
-        channels: held.channels.map((channel, i) => ({ ...channel, use: uses[i] ?? 'other' })),
+        channels: held.channels.map((channel, i) => ({
+          ...channel,
+          use: uses[i] ?? 'other',
+          ...(bases[i] ? { basis: bases[i] } : {}),
+        })),
         samples,
         durationSeconds,
         findings: [...findings.value, ...remarksOn(held)].slice(0, MOST_FINDINGS),

@@ -2,7 +2,8 @@ import type { Companion } from '@lettura/core/companion';
 import type { Layout } from '@lettura/core/recordingFile';
 import type { ChannelUse } from '@lettura/core/sweep';
 import { z } from 'zod';
-import { CHANNEL_USES } from '@lettura/core/sweep';
+import type { PressureBasis } from '@lettura/core/quantity';
+import { CHANNEL_USES, isPressureUnit, pressureAndBasis } from '@lettura/core/sweep';
 import { stored } from '../../app/stored.ts';
 
 /** What each channel is, confirmed once for files with the same columns, and remembered in this browser. */
@@ -12,10 +13,11 @@ const remembered = stored('lettura.sweepUses', z.record(z.string(), z.array(z.en
 const sourceOf = (channels: readonly { name: string; unit: string }[]): string =>
   channels.map(({ name, unit }) => `${name}|${unit}`).join('\n');
 
-const VOLTS = /^m?v$/iu;
+const VOLTS = /^(?:m?v|volts?)$/iu;
 const SECOND = /\b(2|two|second|b)\b|2$/iu;
 const REVS = /^(rpm|1\/min|min-1|u\/min)$/iu;
 const REFERENCE = /ref|supply|vref/iu;
+const LIVE = /live|scan|ecu|obd|pid/iu;
 
 /** What the channels of a file are: as confirmed before, else by names and units. */
 export function usesOf(
@@ -34,10 +36,20 @@ export function usesOf(
     const isVolts = unit === '' || VOLTS.test(unit);
     if (REFERENCE.test(name) && isVolts) return take('reference');
     if (REVS.test(unit)) return take('revs');
-    if (!isVolts) return take('live');
+    if (!isVolts) return LIVE.test(name) || !isPressureUnit(unit) ? take('live') : take('stimulus');
     if (companion && (SECOND.test(name) || used.has('signal'))) return take('second-signal');
     return take('signal');
   });
+}
+
+/** What a pressure counts from, where its name or unit says so. */
+export function basisOf({ name, unit }: { name: string; unit: string }): PressureBasis | undefined {
+  if (!isPressureUnit(unit)) return undefined;
+  const written = pressureAndBasis(unit).basis;
+  if (written) return written;
+  if (/vac/iu.test(name)) return 'vacuum';
+  if (/\babs|map\b|baro/iu.test(name)) return 'absolute';
+  return /gauge|gage|\brel/iu.test(name) ? 'gauge' : undefined;
 }
 
 export const rememberUses = (

@@ -1,0 +1,85 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { PRESSURE_BASES, type PressureBasis } from '@lettura/core/quantity';
+import { CHANNEL_USES, isPressureUnit, type ChannelUse } from '@lettura/core/sweep';
+import type { ColumnMeaning } from './ColumnTable.tsx';
+import { USE_WORDS } from './useWords.ts';
+
+export interface MeaningFieldsProps {
+  name: string;
+  unit: string;
+  meaning: ColumnMeaning;
+  onUnit: (unit: string) => void;
+  onMeaning: (meaning: ColumnMeaning) => void;
+  /** Where the column may be the moments after all. */
+  onTime?: (() => void) | undefined;
+}
+
+/** What one channel is: its use, its unit, and what a pressure counts from. */
+export function MeaningFields({ name, unit, meaning, onUnit, onMeaning, onTime }: MeaningFieldsProps) {
+  const { use, basis } = meaning;
+  const asksBasis = (use === 'live' || use === 'stimulus') && isPressureUnit(unit);
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      <TextField
+        size="small"
+        label={`Unit of ${name}`}
+        value={unit}
+        onChange={(event) => onUnit(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 12 } }}
+        sx={{ width: 110 }}
+      />
+      <TextField
+        select
+        size="small"
+        label={`What ${name} is`}
+        value={use}
+        onChange={(event) =>
+          event.target.value === 'time'
+            ? onTime?.()
+            : onMeaning({ ...meaning, use: event.target.value as ChannelUse })
+        }
+        sx={{ minWidth: 210 }}
+      >
+        {CHANNEL_USES.map((one) => (
+          <MenuItem key={one} value={one}>
+            {USE_WORDS[one]}
+          </MenuItem>
+        ))}
+        {onTime && <MenuItem value="time">The time</MenuItem>}
+      </TextField>
+      {asksBasis && (
+        <TextField
+          select
+          size="small"
+          label={`${name} counts from`}
+          value={basis ?? ''}
+          onChange={(event) =>
+            onMeaning({ ...meaning, basis: (event.target.value || undefined) as PressureBasis | undefined })
+          }
+          sx={{ minWidth: 150 }}
+        >
+          <MenuItem value="">not known</MenuItem>
+          {PRESSURE_BASES.map((one) => (
+            <MenuItem key={one} value={one}>
+              {BASIS_CHOICES[one]}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </Box>
+  );
+}
+
+const BASIS_CHOICES: Record<PressureBasis, string> = {
+  absolute: 'nothing: absolute',
+  gauge: 'ambient, upwards: gauge',
+  vacuum: 'ambient, downwards: vacuum',
+};
+
+/** One channel can be the signal, not two: which of them it is has to be said. */
+export function twiceUsed(uses: readonly ChannelUse[]): string | undefined {
+  const twice = uses.find((use, i) => use !== 'other' && uses.indexOf(use) !== i);
+  return twice && `Two channels are given as “${USE_WORDS[twice]}”: choose one, and what the other is.`;
+}

@@ -1,0 +1,19 @@
+import { expect, test } from 'vitest';
+import { noFaultInWords } from './noFaultInWords.ts';
+
+test.each([
+  [[], /not on record/u],
+  [[{ kind: 'looked', weight: 'note' }], /^✓ No fault in what was looked at\.$/u],
+  [[{ kind: 'not-looked', weight: 'note' }], /^\? Nothing was looked at/u],
+] as const)('%j says no more than was looked at', (findings, words) => {
+  expect(noFaultInWords(findings)).toMatch(words);
+});
+
+test('a fault is never called none', () => {
+  expect(
+    noFaultInWords([
+      { kind: 'dropout', weight: 'fault' },
+      { kind: 'looked', weight: 'note' },
+    ]),
+  ).toBeUndefined();
+});
