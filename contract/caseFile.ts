@@ -5,7 +5,7 @@ import { USUAL_WEIGHTS } from '@lettura/core/starting';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
-import type { RecordingInfo } from './recordings.ts';
+import { isWithdrawn, type RecordingInfo } from './recordings.ts';
 import { standingReadings, type Reading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
@@ -16,7 +16,7 @@ export interface JobRecord {
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
   instruments: readonly Instrument[];
-  recordings: readonly Pick<RecordingInfo, 'name' | 'channels' | 'findings'>[];
+  recordings: readonly Pick<RecordingInfo, 'name' | 'channels' | 'findings' | 'revision'>[];
 }
 
 /** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
@@ -47,11 +47,13 @@ export function caseFileOf(
     observations: [...observations.values()],
     codes: job.codes,
     starting: job.starting ?? USUAL_WEIGHTS,
-    sweeps: recordings.map(({ name, channels, findings }) => ({
-      name,
-      uses: channels.map(({ use }) => use),
-      findings,
-    })),
+    sweeps: recordings
+      .filter((one) => !isWithdrawn(one))
+      .map(({ name, channels, findings }) => ({
+        name,
+        uses: channels.map(({ use }) => use),
+        findings,
+      })),
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
     pressureUnit,

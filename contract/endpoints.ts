@@ -4,7 +4,7 @@ import { id } from './ids.ts';
 import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
 import { newReading, reading } from './readings.ts';
 import { instrument, newInstrument } from './instruments.ts';
-import { newRecording, recordingInfo } from './recordings.ts';
+import { newRecording, recordingInfo, recordingRevision, recordingWithNumbers } from './recordings.ts';
 import { sensorFile } from './sensorFile.ts';
 import { newSensor, sensor } from './sensors.ts';
 import { newVehicle, vehicle } from './vehicles.ts';
@@ -143,7 +143,15 @@ export const endpoints = {
     method: 'get',
     path: '/recordings/:recordingId',
     summary: 'One recording with its numbers',
-    response: newRecording,
+    response: recordingWithNumbers,
+  },
+  reviseRecording: {
+    method: 'post',
+    path: '/recordings/:recordingId/revisions',
+    summary: 'Say what the channels of a recording are, withdraw it, or bring it back',
+    body: recordingRevision,
+    response: recordingRevision,
+    creates: true,
   },
   listRecordings: {
     method: 'get',

@@ -42,11 +42,16 @@ export {
   type FeedStatus,
 } from './feeds.ts';
 export {
+  isWithdrawn,
   MOST_RECORDING_BYTES,
   newRecording,
   recordingInfo,
+  recordingRevision,
+  recordingWithNumbers,
   type NewRecording,
   type RecordingInfo,
+  type RecordingRevision,
+  type RecordingWithNumbers,
 } from './recordings.ts';
 export {
   calibrationOverdue,

@@ -41,7 +41,20 @@ const mark = z.strictObject({
   expectedVolts: z.strictObject({ lowest: volts, highest: volts }).optional(),
 });
 
-/** A recording without its numbers. */
+/** How a recording that is on record is read from now on. The numbers stay, and so does what was said before. */
+export const recordingRevision = z.strictObject({
+  id,
+  recordingId: id,
+  jobId: id,
+  revisedAt: instant,
+  /** It counts no longer: of another machine, or taken wrongly. */
+  withdrawn: z.boolean(),
+  channels: z.array(channel).min(1).max(MOST_CHANNELS),
+  findings: z.array(finding).max(MOST_FINDINGS),
+});
+export type RecordingRevision = z.infer<typeof recordingRevision>;
+
+/** A recording without its numbers; its channels and findings are those of the last revision. */
 export const recordingInfo = z.strictObject({
   id,
   jobId: id,
@@ -55,12 +68,21 @@ export const recordingInfo = z.strictObject({
   findings: z.array(finding).max(MOST_FINDINGS),
   marks: z.array(mark).max(MOST_MARKS),
   note: plainText(1000),
+  /** The last one, where there is any. */
+  revision: recordingRevision.pick({ revisedAt: true, withdrawn: true }).optional(),
 });
 export type RecordingInfo = z.infer<typeof recordingInfo>;
 
-/** Base64 of raw deflate over float64, little-endian: all moments in seconds, then channel by channel; NaN for gaps. */
-export const newRecording = recordingInfo
-  .extend({ data: z.base64().max(MOST_RECORDING_BYTES) })
+/** It was taken back, and counts for nothing. */
+export const isWithdrawn = ({ revision }: Pick<RecordingInfo, 'revision'>): boolean =>
+  revision?.withdrawn === true;
+
+/** The numbers are base64 of raw deflate over float64, little-endian: all moments in seconds, then channel by channel; NaN for gaps. */
+export const recordingWithNumbers = recordingInfo.extend({ data: z.base64().max(MOST_RECORDING_BYTES) });
+export type RecordingWithNumbers = z.infer<typeof recordingWithNumbers>;
+
+export const newRecording = recordingWithNumbers
+  .omit({ revision: true })
   .refine(({ samples, channels }) => samples * (channels.length + 1) <= MOST_NUMBERS, {
     error: `A recording holds up to ${MOST_NUMBERS.toLocaleString('en')} numbers: keep a shorter stretch or fewer channels.`,
     path: ['samples'],

@@ -101,7 +101,7 @@ test('track against track, the plot as a picture, and another recording beside i
   await page.getByRole('link', { name: 'Import a recording' }).click();
   await choose(fileOf('repaired.csv', pedalSweep(false)));
   await page.getByRole('button', { name: 'Read and keep on the job' }).click();
-  await found().getByText('No fault in this recording').waitFor();
+  await found().getByText('No fault in what was looked at').waitFor();
   await page.getByRole('combobox', { name: 'Beside it, drawn broad' }).click();
   await page.getByRole('option', { name: /^pedal,/u }).click();
   await page.getByRole('img', { name: /^Spur 1 over time.*another recording beside it$/u }).waitFor();
@@ -180,7 +180,7 @@ test('a file without time asks for the rate, and its odd cells become gaps', asy
   await rate.fill('50');
   await page.getByRole('button', { name: 'Read and keep on the job' }).click();
   await page.getByText('200 samples in 4.0 s').waitFor();
-  await found().getByText('No fault in this recording').waitFor();
+  await found().getByText('No fault in what was looked at').waitFor();
   await found().getByText('Cells that are no numbers, now gaps: 1 (row 52, column 1: “oops”).').waitFor();
 });
 

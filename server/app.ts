@@ -125,6 +125,9 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   serve(api, endpoints.recordSweep, async ({ params, body }) =>
     params.jobId === body.jobId ? recordings.record(body) : wrongJob(),
   );
+  serve(api, endpoints.reviseRecording, async ({ params, body }) =>
+    params.recordingId === body.recordingId ? recordings.revise(body) : wrongRecording(),
+  );
   serve(api, endpoints.getRecording, ({ params }) => recordings.get(params.recordingId));
   serve(api, endpoints.listFeeds, () => Promise.resolve(ok(feeds.map(({ info }) => info))));
   for (const { info, buffer } of feeds)
@@ -150,6 +153,13 @@ const wrongJob = () =>
     'unknown-reference',
     'The address and the body name different jobs.',
     'Send it to the job it belongs to.',
+  );
+
+const wrongRecording = () =>
+  fail(
+    'unknown-reference',
+    'The address and the body name different recordings.',
+    'Send it to the recording it is about.',
   );
 
 function serveWeb(app: Express, webFolder: string): void {

@@ -13,7 +13,7 @@ export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
 export { lagBetween, type Lag } from './lag.ts';
 export { faultPlaces } from './faultPlaces.ts';
-export { isPressureUnit, pressureAndBasis } from './channelUnit.ts';
+export { channelScale, isPressureUnit, pressureAndBasis } from './channelUnit.ts';
 export { MinMaxPyramid, type Envelope } from './minMaxPyramid.ts';
 export { noiseOf } from './noise.ts';
 export { pairOverSweep, type PairOverSweep } from './pairOverSweep.ts';

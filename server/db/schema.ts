@@ -197,6 +197,27 @@ export const recordingTable = pgTable(
   (t) => [index('recording_by_job').on(t.jobId, t.sequence)],
 );
 
+/** What a recording is read as; the last line counts. */
+export const recordingRevisionTable = pgTable(
+  'recording_revision',
+  {
+    id: uuid().primaryKey(),
+    sequence: bigserial({ mode: 'number' }).notNull(),
+    recordingId: uuid('recording_id')
+      .notNull()
+      .references(() => recordingTable.id),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobTable.id),
+    revisedAt: instant('revised_at').notNull(),
+    withdrawn: boolean().notNull(),
+    channels: jsonb().$type<RecordingInfo['channels']>().notNull(),
+    findings: jsonb().$type<RecordingInfo['findings']>().notNull(),
+    recordedAt: recordedAt(),
+  },
+  (t) => [index('revision_by_recording').on(t.recordingId, t.sequence)],
+);
+
 export const verdictTable = pgTable(
   'verdict',
   {

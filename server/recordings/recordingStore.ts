@@ -1,11 +1,11 @@
 import { Readable } from 'node:stream';
 import { createInflateRaw } from 'node:zlib';
-import type { NewRecording, RecordingInfo } from '@lettura/contract';
+import type { NewRecording, RecordingInfo, RecordingRevision, RecordingWithNumbers } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/problem';
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, desc, eq, type SQL } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';
-import { recordingTable } from '../db/schema.ts';
+import { recordingRevisionTable, recordingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
 import { openJobIn, type JobFault } from '../jobs/openJob.ts';
 
@@ -27,36 +27,103 @@ const columns = {
 type Row = { [Name in keyof typeof columns]: (typeof recordingTable.$inferSelect)[Name] };
 const infoOf = ({ takenAt, ...row }: Row): RecordingInfo => ({ ...row, takenAt: takenAt.toISOString() });
 
+type RevisionRow = typeof recordingRevisionTable.$inferSelect;
+const revisionOf = ({
+  sequence: _sequence,
+  recordedAt: _recordedAt,
+  revisedAt,
+  ...row
+}: RevisionRow): RecordingRevision => ({ ...row, revisedAt: revisedAt.toISOString() });
+
+/** All of it, or nothing where a recording was never revised. */
+type LastRevision = {
+  [Name in 'channels' | 'findings' | 'revisedAt' | 'withdrawn']: RevisionRow[Name] | null;
+};
+
+/** What is on record of it, as the last revision reads it. */
+function asRevised(row: Row, { channels, findings, revisedAt, withdrawn }: LastRevision): RecordingInfo {
+  const info = infoOf(row);
+  if (!revisedAt || !channels || !findings || withdrawn === null) return info;
+  return { ...info, channels, findings, revision: { revisedAt: revisedAt.toISOString(), withdrawn } };
+}
+
+const noSuchRecording = () =>
+  fail('not-found', 'There is no such recording.', 'Go back to the sweeps and open it from there.');
+
 export const recordingStore = (db: Database) => {
   const openJob = openJobIn(db);
+  /** Each recording with the last thing that was said of it. */
+  const revised = async (order: SQL, where?: SQL): Promise<RecordingInfo[]> => {
+    const last = db
+      .selectDistinctOn([recordingRevisionTable.recordingId])
+      .from(recordingRevisionTable)
+      .orderBy(recordingRevisionTable.recordingId, desc(recordingRevisionTable.sequence))
+      .as('last_revision');
+    const rows = await db
+      .select({
+        row: columns,
+        channels: last.channels,
+        findings: last.findings,
+        revisedAt: last.revisedAt,
+        withdrawn: last.withdrawn,
+      })
+      .from(recordingTable)
+      .leftJoin(last, eq(last.recordingId, recordingTable.id))
+      .where(where)
+      .orderBy(order);
+    return rows.map(({ row, ...last }) => asRevised(row, last));
+  };
   return {
-    async list(): Promise<RecordingInfo[]> {
-      const rows = await db.select(columns).from(recordingTable).orderBy(desc(recordingTable.sequence));
-      return rows.map(infoOf);
-    },
+    list: (): Promise<RecordingInfo[]> => revised(desc(recordingTable.sequence)),
 
-    async ofJob(jobId: string): Promise<RecordingInfo[]> {
-      const rows = await db
-        .select(columns)
-        .from(recordingTable)
-        .where(eq(recordingTable.jobId, jobId))
-        .orderBy(asc(recordingTable.sequence));
-      return rows.map(infoOf);
-    },
+    ofJob: (jobId: string): Promise<RecordingInfo[]> =>
+      revised(asc(recordingTable.sequence), eq(recordingTable.jobId, jobId)),
 
-    async get(id: string): Promise<Result<NewRecording, 'not-found'>> {
-      const [row] = await db
-        .select({ ...columns, deflated: recordingTable.deflated })
+    async get(id: string): Promise<Result<RecordingWithNumbers, 'not-found'>> {
+      const [info] = await revised(asc(recordingTable.sequence), eq(recordingTable.id, id));
+      const [numbers] = await db
+        .select({ deflated: recordingTable.deflated })
         .from(recordingTable)
         .where(eq(recordingTable.id, id));
-      if (!row)
+      if (!info || !numbers) return noSuchRecording();
+      return ok({ ...info, data: numbers.deflated.toString('base64') });
+    },
+
+    /** The numbers stay; what they are, and whether they count, is said anew. */
+    async revise(
+      given: RecordingRevision,
+    ): Promise<Result<Recorded<RecordingRevision>, JobFault | 'id-conflict' | 'damaged-recording'>> {
+      const [kept] = await db
+        .select({ jobId: recordingTable.jobId, channels: recordingTable.channels })
+        .from(recordingTable)
+        .where(eq(recordingTable.id, given.recordingId));
+      if (kept?.jobId !== given.jobId) return noSuchRecording();
+      const job = await openJob(given.jobId);
+      if (!job.ok) return job;
+      if (given.channels.length !== kept.channels.length)
         return fail(
-          'not-found',
-          'There is no such recording.',
-          'Go back to the sweeps and open it from there.',
+          'damaged-recording',
+          `The recording has ${kept.channels.length} channels, and ${given.channels.length} were described.`,
+          'Load the recording again, and describe each of its channels.',
         );
-      const { deflated, ...info } = row;
-      return ok({ ...infoOf(info), data: deflated.toString('base64') });
+      return recordOnce<RecordingRevision>(
+        given,
+        async () => {
+          const [row] = await db
+            .insert(recordingRevisionTable)
+            .values({ ...given, revisedAt: new Date(given.revisedAt) })
+            .onConflictDoNothing()
+            .returning();
+          return row && revisionOf(row);
+        },
+        async () => {
+          const [row] = await db
+            .select()
+            .from(recordingRevisionTable)
+            .where(eq(recordingRevisionTable.id, given.id));
+          return row && revisionOf(row);
+        },
+      );
     },
 
     async record({

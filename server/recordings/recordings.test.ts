@@ -82,3 +82,44 @@ test('the database itself refuses to change or delete a recording', async () => 
   await expect(server.pool.query("update recording set name = 'x'")).rejects.toThrow('append-only');
   await expect(server.pool.query('delete from recording')).rejects.toThrow('append-only');
 });
+
+test('what its channels are is said anew, and it is withdrawn and brought back, while its numbers stay', async () => {
+  const given = recording();
+  await send(given);
+  const { data, ...info } = given;
+  const path = `/recordings/${given.id}/revisions`;
+  const revision = (over: object) => ({
+    id: v7(),
+    recordingId: given.id,
+    jobId,
+    revisedAt: '2026-03-02T09:00:00.000Z',
+    withdrawn: false,
+    channels: [{ name: 'Track 1', unit: 'mV', use: 'second-signal' }],
+    findings: [],
+    ...over,
+  });
+  const first = revision({});
+  expect((await server.call('POST', path, first)).status).toBe(201);
+  expect((await server.call('POST', path, first)).status).toBe(200);
+  const read = async (): Promise<unknown> => (await server.call('GET', `/recordings/${given.id}`)).body;
+  const { revisedAt, withdrawn, channels, findings } = first;
+  expect(await read()).toEqual({ ...info, channels, findings, revision: { revisedAt, withdrawn }, data });
+  await server.call('POST', path, revision({ withdrawn: true }));
+  expect(await read()).toMatchObject({ revision: { withdrawn: true }, data });
+  const onJob = (await server.call('GET', `/jobs/${jobId}`)).body.recordings as { id: string }[];
+  expect(onJob.find(({ id }) => id === given.id)).toMatchObject({
+    revision: { withdrawn: true },
+  });
+  expect((await server.call('POST', path, revision({ channels: [...channels, ...channels] }))).status).toBe(
+    422,
+  );
+  expect((await server.call('POST', path, revision({ recordingId: v7() }))).status).toBe(422);
+  expect((await server.call('POST', `/recordings/${v7()}/revisions`, first)).status).toBe(422);
+  const nowhere = v7();
+  const lost = await server.call(
+    'POST',
+    `/recordings/${nowhere}/revisions`,
+    revision({ recordingId: nowhere }),
+  );
+  expect(lost.status).toBe(404);
+});

@@ -6,6 +6,7 @@ import {
   feedInfo,
   reading,
   recordingInfo,
+  recordingRevision,
   sensor,
   vehicle,
   verdict,
@@ -21,6 +22,7 @@ import {
   type NewSensor,
   type Reading,
   type RecordingInfo,
+  type RecordingRevision,
   type Sensor,
   type SensorFile,
   type Vehicle,
@@ -123,6 +125,11 @@ export const api = createApi({
       responseSchema: z.array(recordingInfo),
       providesTags: ['Recording'],
     }),
+    reviseRecording: build.mutation<RecordingRevision, RecordingRevision>({
+      query: (body) => ({ url: `recordings/${body.recordingId}/revisions`, method: 'POST', body }),
+      responseSchema: recordingRevision,
+      invalidatesTags: (_revision, _error, { jobId }) => ['Recording', { type: 'Job', id: jobId }],
+    }),
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
       query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
       responseSchema: verdict,
@@ -148,5 +155,6 @@ export const {
   useListRecordingsQuery,
   useListVehiclesQuery,
   useRecordVerdictMutation,
+  useReviseRecordingMutation,
   useRestoreJobMutation,
 } = api;

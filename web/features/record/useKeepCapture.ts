@@ -3,13 +3,14 @@ import type { PressureUnit } from '@lettura/core/quantity';
 import type { Problem } from '@lettura/core/problem';
 import type { Recording } from '@lettura/core/sweep';
 import { captureStore, type CaptureInfo } from '../live/index.ts';
-import { rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
+import { ambientOf, rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
 
 /** Analyses a capture, keeps it on its job, and only then lets go of it in this browser. */
 export function useKeepCapture(
-  { sensor }: JobSheet,
+  sheet: JobSheet,
   pressureUnit: PressureUnit,
 ): (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined> {
+  const { sensor } = sheet;
   const { ask } = useSweepWorker();
   const keep = useKeepSweep(ask);
   return async (info, recording) => {
@@ -23,7 +24,13 @@ export function useKeepCapture(
       source: 'live',
       held: { ...held.value, remarks: remarksOn(info) },
       uses,
-      context: { profile: sensor.profile, companion: sensor.companion, marks, pressureUnit },
+      context: {
+        profile: sensor.profile,
+        companion: sensor.companion,
+        ambientKpaAbs: ambientOf(sheet),
+        marks,
+        pressureUnit,
+      },
       takenAt: new Date(startedMs),
       note,
     });

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-
+import { isWithdrawn } from '@lettura/contract';
 import { ENGINE_STATES, isTarget, sameState, stateWords, type MachineState } from '@lettura/core/evidence';
 import { formatPressure } from '@lettura/core/quantity';
 import { comparisonsIn, findingsIn } from '@lettura/core/reasoning';
@@ -32,6 +32,8 @@ function Report({ sheet }: { sheet: Sheet }) {
   const { findings } = useMemo(() => findingsIn(caseFile), [caseFile]);
   const units = useSelector(selectUnits);
   const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
+  // One that was withdrawn counts for nothing, and is no part of what the customer gets.
+  const recordings = sheet.recordings.filter((one) => !isWithdrawn(one));
   const [leader] = weighing?.causes ?? [];
   const starting = startingInWords(caseFile.starting);
   const verdict = verdicts.at(-1);
@@ -126,10 +128,10 @@ function Report({ sheet }: { sheet: Sheet }) {
         </Box>
       ))}
 
-      {sheet.recordings.length > 0 && (
+      {recordings.length > 0 && (
         <>
           <Heading>Recordings</Heading>
-          {sheet.recordings.map(({ id, name, takenAt, findings }) => (
+          {recordings.map(({ id, name, takenAt, findings }) => (
             <Box key={id} sx={{ breakInside: 'avoid' }}>
               <Typography sx={{ fontWeight: 700 }}>
                 {name}, {dayAndTime(takenAt)}

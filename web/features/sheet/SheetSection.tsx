@@ -134,7 +134,12 @@ export function SheetSection({
         <SweepSection
           jobId={job.id}
           recordings={sheet.recordings}
-          context={{ profile: sensor.profile, companion: sensor.companion, pressureUnit: units.absolute }}
+          context={{
+            profile: sensor.profile,
+            companion: sensor.companion,
+            ambientKpaAbs: caseFile.ambient?.pressureKpaAbs,
+            pressureUnit: units.absolute,
+          }}
           record={machine && canBeSwept(machine) ? () => recordSweep(machine, state, Date.now()) : undefined}
         />
       );

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import type { RecordingInfo } from '@lettura/contract';
+import { isWithdrawn, type RecordingInfo } from '@lettura/contract';
 import { Link } from 'react-router';
 import { noFaultInWords } from './noFaultInWords.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
@@ -10,7 +10,17 @@ import { dayAndTime } from '../../ui/inWords.ts';
 export function RecordingList({ recordings }: { recordings: readonly RecordingInfo[] }) {
   return (
     <Box component="ul" aria-label="Recordings" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {recordings.map(({ id, name, takenAt, samples, durationSeconds, findings }) => {
+      {recordings.map((recording) => {
+        const { id, name, takenAt, samples, durationSeconds, findings } = recording;
+        if (isWithdrawn(recording))
+          return (
+            <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
+              <MuiLink component={Link} to={`/sweeps/${id}`} sx={{ textDecoration: 'line-through' }}>
+                {name}
+              </MuiLink>{' '}
+              withdrawn: it counts for nothing.
+            </Box>
+          );
         const faults = findings.filter(({ weight }) => weight === 'fault');
         return (
           <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>

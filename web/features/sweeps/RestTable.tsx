@@ -7,7 +7,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/quantity';
-import type { Plateau, SweepMark } from '@lettura/core/sweep';
+import { channelScale, type Plateau, type SweepMark } from '@lettura/core/sweep';
 import { valueAtNominal, type SensorProfile } from '@lettura/core/transfer';
 import { useEffect, useState } from 'react';
 import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
@@ -20,6 +20,7 @@ export interface RestTableProps {
   ask: AskSweep;
   /** Of the signal. */
   channel: number;
+  unit: string;
   profile: SensorProfile;
   pressureUnit: PressureUnit;
   marks: readonly SweepMark[];
@@ -29,7 +30,7 @@ export interface RestTableProps {
 const MOST_SHOWN = 24;
 
 /** Every level at which the signal stood: what a meter would have shown there, and what was expected. */
-export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }: RestTableProps) {
+export function RestTable({ ask, channel, unit, profile, pressureUnit, marks, onShow }: RestTableProps) {
   const [rests, setRests] = useState<readonly Plateau[]>([]);
   useEffect(() => {
     let current = true;
@@ -40,7 +41,8 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
       current = false;
     };
   }, [ask, channel]);
-  if (rests.length === 0) return null;
+  const read = channelScale({ use: 'signal', unit, measures: profile.measures, ambientKpaAbs: undefined });
+  if (rests.length === 0 || 'question' in read) return null;
   return (
     <Box component="section" aria-label="Where the signal stood" sx={PAPER}>
       <Typography variant="h2">Where the signal stood</Typography>
@@ -54,7 +56,8 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
           </TableRow>
         </TableHead>
         <TableBody>
-          {rests.slice(0, MOST_SHOWN).map(({ fromSeconds, untilSeconds, mean }) => {
+          {rests.slice(0, MOST_SHOWN).map(({ fromSeconds, untilSeconds, mean: level }) => {
+            const mean = level * read.scale;
             const marked = marks.find(
               ({ atSeconds }) => fromSeconds <= atSeconds && atSeconds <= untilSeconds,
             );
@@ -82,6 +85,11 @@ export function RestTable({ ask, channel, profile, pressureUnit, marks, onShow }
           })}
         </TableBody>
       </Table>
+      {profile.transfer.form === 'ratiometric' && (
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          Worked out at a reference of {profile.nominalReferenceVolts.toFixed(2)} V, which is assumed here.
+        </Typography>
+      )}
       {rests.length > MOST_SHOWN && (
         <Typography variant="body2">… and {rests.length - MOST_SHOWN} more.</Typography>
       )}

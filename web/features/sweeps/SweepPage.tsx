@@ -4,8 +4,9 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { RecordingInfo } from '@lettura/contract';
 import { csvMetadata } from '@lettura/core/recordingFile';
+import type { Measurand } from '@lettura/core/quantity';
 import type { Problem } from '@lettura/core/problem';
-import { sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep';
+import { channelScale, sweepBand, type Envelope, type SweepFinding } from '@lettura/core/sweep';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
@@ -22,6 +23,7 @@ import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
 import { PAPER } from '../../ui/paper.ts';
 import { MarkList } from './MarkList.tsx';
+import { RevisePanel } from './RevisePanel.tsx';
 import { RestTable } from './RestTable.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
@@ -49,7 +51,7 @@ export default function SweepPage() {
   }, [recordingId, ask]);
   if (problem) return <Trouble {...problem} />;
   return loaded?.id === recordingId ? (
-    <LoadedSweep recording={loaded} ask={ask} />
+    <LoadedSweep recording={loaded} ask={ask} onRevised={setLoaded} />
   ) : (
     <Loading what="the recording" />
   );
@@ -57,10 +59,22 @@ export default function SweepPage() {
 
 const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}-]+/gu, '-');
 
+/** What may be on either side is worked out in volts and the sensor's unit: it is not drawn over anything else. */
+function inCoreUnits({ use, unit, basis }: RecordingInfo['channels'][number], measures: Measurand): boolean {
+  const read = channelScale({ use, unit, basis, measures, ambientKpaAbs: undefined });
+  return !('question' in read) && read.scale === 1 && read.offset === 0;
+}
+
 const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
 
-function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSweep }) {
+interface LoadedSweepProps {
+  recording: RecordingInfo;
+  ask: AskSweep;
+  onRevised: (recording: RecordingInfo) => void;
+}
+
+function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
   const { channels, durationSeconds, samples, findings, marks, note, jobId, name } = recording;
   const { view, ...to } = useView(durationSeconds);
   const [envelopes, setEnvelopes] = useState<Envelope[]>();
@@ -78,7 +92,7 @@ function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSwe
       sweepBand({
         profile: sheet.sensor.profile,
         companion: sheet.sensor.companion,
-        uses: channels.map(({ use }) => use),
+        uses: channels.map((one) => (inCoreUnits(one, sheet.sensor.profile.measures) ? one.use : 'other')),
         pressureUnit: 'kPa',
       }),
     [sheet, channels],
@@ -247,6 +261,20 @@ function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSwe
               </Typography>
             )}
           </Box>
+          {sheet && (
+            <RevisePanel
+              recording={recording}
+              sheet={sheet}
+              context={{
+                profile: sheet.sensor.profile,
+                companion: sheet.sensor.companion,
+                marks,
+                pressureUnit: units.absolute,
+              }}
+              ask={ask}
+              onRevised={onRevised}
+            />
+          )}
           <MarkList
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
@@ -255,6 +283,7 @@ function LoadedSweep({ recording, ask }: { recording: RecordingInfo; ask: AskSwe
             <RestTable
               ask={ask}
               channel={signal}
+              unit={channels[signal]?.unit ?? ''}
               profile={sheet.sensor.profile}
               pressureUnit={units.absolute}
               marks={marks}

@@ -4,3 +4,4 @@ export { useKeepSweep } from './useKeepSweep.ts';
 export { rememberUses, usesOf } from './usesOf.ts';
 export { useSweepWorker } from './useSweepWorker.ts';
 export { USE_WORDS } from './useWords.ts';
+export { ambientOf } from './ambientOf.ts';

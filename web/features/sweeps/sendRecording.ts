@@ -1,4 +1,9 @@
-import { newRecording, recordingInfo, type NewRecording, type RecordingInfo } from '@lettura/contract';
+import {
+  recordingInfo,
+  recordingWithNumbers,
+  type RecordingInfo,
+  type RecordingWithNumbers,
+} from '@lettura/contract';
 import { fail, ok, type Problem, type Result } from '@lettura/core/problem';
 import type { Recording } from '@lettura/core/sweep';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -32,7 +37,7 @@ export async function sendRecording(
   return answer.ok ? ok(recordingInfo.parse(answer.value)) : answer;
 }
 
-export async function fetchRecording(id: string): Promise<Result<NewRecording, string>> {
+export async function fetchRecording(id: string): Promise<Result<RecordingWithNumbers, string>> {
   const answer = await asked(`recordings/${id}`);
-  return answer.ok ? ok(newRecording.parse(answer.value)) : answer;
+  return answer.ok ? ok(recordingWithNumbers.parse(answer.value)) : answer;
 }

@@ -109,6 +109,14 @@ function readLog(text: string): Result<Held, string> {
 const count = (n: number): string => n.toLocaleString('en-GB');
 const nothingHeld = () => fail('no-recording', 'There is no recording in hand.', 'Choose the file again.');
 
+/** The same numbers, named and measured as was said. */
+const described = (held: Recording, channels: readonly { name: string; unit: string }[]): Recording => ({
+  ...held,
+  channels: held.channels.map((channel, i) => ({ ...channel, ...pick(channels[i]) })),
+});
+const pick = (said: { name: string; unit: string } | undefined) =>
+  said && { name: said.name, unit: said.unit };
+
 const NOTHING = new MinMaxPyramid(new Float64Array(0));
 const pyramidOf = (channel: number): MinMaxPyramid => pyramids[channel] ?? NOTHING;
 
@@ -128,8 +136,11 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
     }
     case 'take':
       return ok(hold(question.ask.recording));
-    case 'analyse':
-      return recording ? ok(analyseSweep(recording, question.ask.context)) : nothingHeld();
+    case 'analyse': {
+      if (!recording) return nothingHeld();
+      const { channels = recording.channels, context } = question.ask;
+      return ok(analyseSweep(described(recording, channels), context));
+    }
     case 'envelope': {
       if (!recording) return nothingHeld();
       const { seconds } = recording;

@@ -32,7 +32,11 @@ export interface SweepQuestions {
   /** Holds a recording that is on record, and tells what it is. */
   fetch: { ask: { id: string }; answer: RecordingInfo };
   take: { ask: { recording: Recording }; answer: Held };
-  analyse: { ask: { context: SweepContext }; answer: SweepFinding[] };
+  /** With other names and units than it came with, where somebody said so. */
+  analyse: {
+    ask: { context: SweepContext; channels?: { name: string; unit: string }[] };
+    answer: SweepFinding[];
+  };
   envelope: {
     ask: { channels: number[]; fromSeconds: number; toSeconds: number; columns: number };
     answer: Envelope[];

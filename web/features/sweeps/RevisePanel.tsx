@@ -1,0 +1,125 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { isWithdrawn, type JobSheet, type RecordingInfo } from '@lettura/contract';
+import type { Problem } from '@lettura/core/problem';
+import type { SweepContext } from '@lettura/core/sweep';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { useReviseRecordingMutation } from '../../app/api.ts';
+import { requestProblem } from '../../app/requestProblem.ts';
+import { PAPER } from '../../ui/paper.ts';
+import { ambientOf } from './ambientOf.ts';
+import { MeaningFields, twiceUsed } from './MeaningFields.tsx';
+import type { AskSweep } from './useSweepWorker.ts';
+
+export interface RevisePanelProps {
+  recording: RecordingInfo;
+  sheet: JobSheet;
+  context: Omit<SweepContext, 'uses' | 'bases'>;
+  ask: AskSweep;
+  onRevised: (recording: RecordingInfo) => void;
+}
+
+/** Says anew what the channels of a kept recording are, or takes it back: its numbers stay as they are. */
+export function RevisePanel({ recording, sheet, context, ask, onRevised }: RevisePanelProps) {
+  const [channels, setChannels] = useState(recording.channels);
+  const [open, setOpen] = useState(false);
+  const [problem, setProblem] = useState<Problem>();
+  const [revise, { isLoading }] = useReviseRecordingMutation();
+  const withdrawn = isWithdrawn(recording);
+  const twice = twiceUsed(channels.map(({ use }) => use));
+
+  const keep = async (change: Pick<RecordingInfo, 'channels' | 'findings'> & { withdrawn: boolean }) => {
+    const revisedAt = new Date().toISOString();
+    const answer = await revise({
+      id: v7(),
+      recordingId: recording.id,
+      jobId: recording.jobId,
+      revisedAt,
+      ...change,
+    });
+    setProblem(answer.error && requestProblem(answer.error));
+    if (answer.error) return;
+    setOpen(false);
+    const { withdrawn: taken, ...read } = change;
+    onRevised({ ...recording, ...read, revision: { revisedAt, withdrawn: taken } });
+  };
+  const readAnew = async () => {
+    const found = await ask('analyse', {
+      channels: channels.map(({ name, unit }) => ({ name, unit })),
+      context: {
+        ...context,
+        ambientKpaAbs: ambientOf(sheet),
+        uses: channels.map(({ use }) => use),
+        bases: channels.map(({ basis }) => basis),
+      },
+    });
+    if (!found.ok) return setProblem(found.problem);
+    // What was odd in the file stays odd.
+    const odd = recording.findings.filter(({ kind }) => kind === 'import');
+    await keep({ channels, findings: [...found.value, ...odd], withdrawn });
+  };
+  const withdraw = () =>
+    keep({ channels: recording.channels, findings: recording.findings, withdrawn: !withdrawn });
+  return (
+    <Box component="section" aria-label="What the channels are" sx={PAPER}>
+      {withdrawn && (
+        <Alert severity="info" sx={{ mb: 1 }}>
+          This recording was withdrawn: it counts for nothing on its job. Its numbers are kept.
+        </Alert>
+      )}
+      {open ? (
+        <>
+          <Typography variant="h2">What the channels are</Typography>
+          {channels.map((channel, i) => (
+            <Box key={i} sx={{ my: 1 }}>
+              <MeaningFields
+                name={channel.name}
+                unit={channel.unit}
+                meaning={{ use: channel.use, basis: channel.basis }}
+                onUnit={(unit) => setChannels(channels.map((one, j) => (j === i ? { ...one, unit } : one)))}
+                onMeaning={({ use, basis }) =>
+                  setChannels(
+                    channels.map((one, j) =>
+                      j === i ? { name: one.name, unit: one.unit, use, ...(basis ? { basis } : {}) } : one,
+                    ),
+                  )
+                }
+              />
+            </Box>
+          ))}
+          {twice && <Alert severity="warning">{twice}</Alert>}
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+            <Button variant="contained" disabled={isLoading || !!twice} onClick={() => void readAnew()}>
+              Read it anew
+            </Button>
+            <Button
+              onClick={() => {
+                setChannels(recording.channels);
+                setOpen(false);
+              }}
+            >
+              Leave it as it is
+            </Button>
+          </Box>
+        </>
+      ) : (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          <Button variant="outlined" onClick={() => setOpen(true)}>
+            Change what the channels are
+          </Button>
+          <Button variant="outlined" disabled={isLoading} onClick={() => void withdraw()}>
+            {withdrawn ? 'Bring it back' : 'Withdraw this recording'}
+          </Button>
+        </Box>
+      )}
+      {problem && (
+        <Alert severity="error" sx={{ mt: 1 }}>
+          {problem.message} {problem.next}
+        </Alert>
+      )}
+    </Box>
+  );
+}
