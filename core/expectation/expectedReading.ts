@@ -87,6 +87,8 @@ export function whyNoExpectation(target: Target, state: MachineState, context: E
     if (!context.companion) return 'This sensor has no second signal in the library.';
     if (context.companion.kind === 'temperature')
       return 'Give the air temperature with the ambient pressure: the signal follows from it.';
+    if (context.signalVolts?.(state) !== undefined)
+      return 'Track 1 reads what no sound track gives here: nothing follows from it for track 2.';
   }
   const value = expectedValue(state, context);
   if (!value.ok) return `${value.problem.message} ${value.problem.next}`;
@@ -166,6 +168,8 @@ function secondSignal(state: MachineState, context: ExpectationContext): Expecta
     },
     read !== undefined,
   );
+  // Track 1 is where no sound track is: nothing follows from it.
+  if (band.lowest > band.highest) return undefined;
   return volts(band.lowest, band.highest, band.reason);
 }
 

@@ -8,7 +8,7 @@ import { decisionShares } from './decisions.ts';
 import { NOTHING } from './hypotheses.ts';
 import type { Standing } from './judge.ts';
 import { sharesWithout, type Posterior } from './posterior.ts';
-import { observationWords, readingWords, shownWords } from './readingWords.ts';
+import { observationWords, readingWords, shownBy, shownWords } from './readingWords.ts';
 import { SWEEP_DRIVE } from './sweepLikelihood.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from './weighedCase.ts';
 import type { Weigher } from './weigher.ts';
@@ -71,10 +71,12 @@ export class Explainer {
       .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)))
       .map(({ reading, factor }): Statement => {
         const most = Math.max(factor, 1 / factor);
+        const { sentence, tells } = this.#told(reading, decision, factor > 1);
         return {
           readingId: reading.id,
-          sentence: this.#sentence(reading, decision, factor > 1),
-          strength: most >= DECIDES ? 'decides' : most >= STRONG ? 'strong' : 'some',
+          sentence,
+          // What would be so either way may tip the scales beside others; by itself it decides nothing.
+          strength: !tells ? 'some' : most >= DECIDES ? 'decides' : most >= STRONG ? 'strong' : 'some',
           factor,
         };
       });
@@ -101,27 +103,44 @@ export class Explainer {
     return shares;
   }
 
-  #sentence({ id, drive }: WeighedReading, decision: number, speaksFor: boolean): string {
+  /** The sentence, and whether the reading tells this cause from a sound machine by itself. */
+  #told(
+    { id, drive }: WeighedReading,
+    decision: number,
+    speaksFor: boolean,
+  ): { sentence: string; tells: boolean } {
+    const says = (sentence: string, tells = true) => ({ sentence, tells });
     if (drive === SWEEP_DRIVE)
-      return speaksFor ? 'The recording shows what this would show.' : 'The recording does not show it.';
+      return says(
+        speaksFor ? 'The recording shows what this would show.' : 'The recording does not show it.',
+      );
     const made = this.#caseFile.observations.find((one) => one.id === id);
-    if (made) return `${observationWords(made)}.`;
+    if (made) return says(`${observationWords(made)}.`);
     const code = this.#codes.find((one) => one.id === id);
-    if (code) return `The code ${code.code} was stored: ${complaintWords(code.complaint)}.`;
+    if (code) return says(`The code ${code.code} was stored: ${complaintWords(code.complaint)}.`);
     const reading = evidenceOf(this.#caseFile, id);
-    if (!reading) return '';
+    if (!reading) return says('');
     const words = readingWords(reading, this.#caseFile);
     const would = this.#would(reading, decision);
-    if (!speaksFor) return would ? `${words}: with this it would be ${would.words}.` : `${words}.`;
-    if (would && would.steps <= CLOSE_STEPS) return `${words}: as it would be, ${would.words}.`;
-    const sound = this.#would(reading, this.#nothing);
-    return sound && decision !== this.#nothing
-      ? `${words}: a sound machine would show ${sound.words}.`
-      : `${words}.`;
+    const sound = decision === this.#nothing ? undefined : this.#would(reading, this.#nothing);
+    // Each claim is made only of a reading that bears it out.
+    if (speaksFor) {
+      if (would?.holds && sound?.holds)
+        return says(`${words}: as it would be, ${would.words}; so it would with nothing wrong.`, false);
+      if (would?.holds && would.steps <= CLOSE_STEPS)
+        return says(`${words}: as it would be, ${would.words}.`);
+      return sound?.rulesOut
+        ? says(`${words}: a sound machine would show ${sound.words}.`)
+        : says(`${words}.`, !sound?.holds);
+    }
+    if (would?.rulesOut) return says(`${words}: with this it would be ${would.words}.`);
+    return would?.holds
+      ? says(`${words}: it could be so with this, and is likelier without it.`, false)
+      : says(`${words}.`);
   }
 
   /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
-  #would(reading: AnyEvidence, decision: number): { words: string; steps: number } | undefined {
+  #would(reading: AnyEvidence, decision: number): Prediction | undefined {
     const { joint, scale } = this.#beforehand.foresightOf(reading);
     const row = joint[decision]!;
     const total = row.reduce((sum, weight) => sum + weight, 0);
@@ -134,9 +153,16 @@ export class Explainer {
     const [low, high] = [at(0.12), at(0.88)];
     if (high - low > BROAD_SHARE * scale.steps) return undefined;
     const words = (step: number) => shownWords(reading.kind, scale.readAt(step), this.#caseFile);
+    const reads = shownBy(reading, this.#caseFile);
+    // A drop along one wire counts by its size, whichever lead was where.
+    const steps = reads.map((one) => scale.stepOf(one));
     return {
       words: high - low <= NARROW_STEPS ? `about ${words(at(0.5))}` : `${words(low)} to ${words(high)}`,
       steps: high - low,
+      holds: steps.some((step) => low - NEAR_STEPS <= step && step <= high + NEAR_STEPS),
+      rulesOut:
+        steps.length > 0 &&
+        steps.every((step) => step < at(0.03) - NEAR_STEPS || step > at(0.97) + NEAR_STEPS),
     };
   }
 
@@ -168,6 +194,18 @@ const ASK: Record<AnyEvidence['kind'], string> = {
   scan: 'was it this item, in this state?',
   gauge: 'was the gauge on this tap, and had it settled?',
 };
+/** What a cause would show, beside what was read. */
+interface Prediction {
+  words: string;
+  steps: number;
+  /** The reading is what it says, within what an instrument tells apart. */
+  holds: boolean;
+  /** The reading is outside nearly all that it could be. */
+  rulesOut: boolean;
+}
+
+/** So near to a prediction a reading is what was predicted: a step is about an instrument's doubt. */
+const NEAR_STEPS = 1;
 const BROAD_SHARE = 0.45;
 const NARROW_STEPS = 4;
 /** In so few steps of its scale a prediction says something by itself. */

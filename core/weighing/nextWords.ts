@@ -3,13 +3,10 @@ import { observationOf } from '../observation/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import { cautionsFor } from '../safety/index.ts';
 import type { CaseFile } from '../reasoning/index.ts';
+import { answersOf, type AnswerMeaning } from './answerMeanings.ts';
 import type { Candidate } from './candidates.ts';
 import type { Decisions } from './decisions.ts';
-import { titleOf } from './decisionWords.ts';
-import type { Foresight } from './foresight.ts';
 import type { Suggestion } from './judge.ts';
-import { shownWords } from './readingWords.ts';
-import { SWEEP_OUTCOMES } from './sweepLikelihood.ts';
 import { lowerFirst } from '../wording/index.ts';
 
 /** A reading worth taking next, with all that a technician wants to know before moving the probe. */
@@ -24,7 +21,7 @@ export interface NextReading {
   /** About what is to be done, in bits. */
   bits: number;
   /** What each answer would mean, the likeliest first. */
-  answers: { outcome: string; then: string; probability: number }[];
+  answers: AnswerMeaning[];
 }
 
 export function nextInWords(
@@ -43,7 +40,7 @@ export function nextInWords(
       ? `Before a part is named: ${lowerFirst(forGate.label)}.`
       : told.length > 1
         ? `Tells “${told[0]}” from “${told[1]}”.`
-        : `Makes surer of “${told[0] ?? ''}”.`,
+        : `Shows whether “${told[0] ?? ''}” holds.`,
     how: howTo(candidate),
     cautions: cautions(candidate, caseFile.family),
     minutes: Math.round(minutes * 2) / 2,
@@ -130,78 +127,3 @@ function cautions({ target, state }: Candidate, family: FamilyId): string[] {
 }
 
 const laneOf = (point: ProbePoint): Lane | undefined => (typeof point === 'string' ? undefined : point.lane);
-
-/** Answers rarer than this are not worth the eye's time. */
-const WORTH_TELLING = 0.03;
-const MOST_TOLD = 4;
-
-interface Stretch {
-  decision: number;
-  from: number;
-  to: number;
-  probability: number;
-}
-
-/** The readings that would come, gathered by what would lead after them. */
-function answersOf(
-  { joint, scale }: Foresight,
-  { target, state }: Candidate,
-  decisions: Decisions,
-  caseFile: CaseFile,
-): NextReading['answers'] {
-  const stretches: Stretch[] = [];
-  const least = 0.02 / scale.steps;
-  for (let step = 0; step < scale.steps; step++) {
-    let overall = 0;
-    let decision = 0;
-    joint.forEach((row, d) => {
-      overall += row[step]!;
-      if (row[step]! > joint[decision]![step]!) decision = d;
-    });
-    if (overall < least && scale.steps > 4) continue;
-    const last = stretches.at(-1);
-    if (last?.decision === decision && step - last.to <= NEAR_STEPS) {
-      last.to = step;
-      last.probability += overall;
-    } else stretches.push({ decision, from: step, to: step, probability: overall });
-  }
-  return stretches
-    .filter(({ probability }) => probability >= WORTH_TELLING)
-    .sort((a, b) => b.probability - a.probability)
-    .slice(0, MOST_TOLD)
-    .map(({ decision, from, to, probability }) => ({
-      outcome: outcomeWords({ target, state }, from, to, scale.readAt, caseFile),
-      then: titleOf(decisions.all[decision]!.id),
-      probability,
-    }));
-}
-/** Stretches this near each other are one. */
-const NEAR_STEPS = 3;
-
-function outcomeWords(
-  { target }: Candidate,
-  from: number,
-  to: number,
-  readAt: (step: number) => number,
-  caseFile: CaseFile,
-): string {
-  if (target.kind === 'observation') {
-    const { yes, no } = observationOf(target.observation);
-    return from === 0 ? yes : no;
-  }
-  if (target.kind === 'sweep') {
-    const outcome = SWEEP_OUTCOMES[from]!;
-    return outcome === '' ? 'no dropout' : `track ${outcome.replace(' ', ' and ')} drops out`;
-  }
-  const words = (step: number) => shownWords(target.kind, readAt(step), caseFile);
-  const [low, high] = [words(from), words(to)];
-  if (low === high) return `about ${low}`;
-  if (target.kind === 'wire' || target.kind === 'between') {
-    // Nobody looks for a minus sign, or for more than a battery has.
-    if (readAt(from) < -0.02) return `below ${high}`;
-    if (readAt(to) > HIGHEST_LOOKED_FOR_VOLTS) return `above ${low}`;
-  }
-  return `${low} to ${high}`;
-}
-
-const HIGHEST_LOOKED_FOR_VOLTS = 12;

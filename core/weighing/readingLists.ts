@@ -90,7 +90,8 @@ export function readingLists(
   }
 }
 
-const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>
+/** A drop, rather than a voltage between two wires. */
+export const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>
   typeof from !== 'string' && typeof to !== 'string' && from.lane === to.lane;
 
 const SQRT_THREE = Math.sqrt(3);

@@ -3,6 +3,7 @@ import { observationOf, type ObservationMade } from '../observation/index.ts';
 import { formatWithBasis, ohmsInWords } from '../quantity/index.ts';
 import { gaugeAgainstSensor, voltsInWords, type CaseFile } from '../reasoning/index.ts';
 import type { Candidate } from './candidates.ts';
+import { isAlongOneWire } from './readingLists.ts';
 import { upperFirst } from '../wording/index.ts';
 
 /** A reading as one would say it: where, what, in which state. */
@@ -39,5 +40,25 @@ export function shownWords(kind: Candidate['target']['kind'], reads: number, cas
   if (kind === 'wire' || kind === 'between') return voltsInWords(Math.abs(reads) < 0.0005 ? 0 : reads);
   if (kind === 'ohms') return ohmsInWords(reads);
   const { profile, pressureUnit } = caseFile;
-  return formatWithBasis(reads, profile.measures, pressureUnit);
+  // A scale goes a little past the sensor's range; what is shown does not.
+  const shown = Math.min(profile.highest, Math.max(profile.lowest, reads));
+  return formatWithBasis(shown, profile.measures, pressureUnit);
+}
+
+/** What the instrument showed, in the unit of predictions; either sign of a drop along a wire, nothing where it cannot be told. */
+export function shownBy(reading: AnyEvidence, { profile, ambient, gauge }: CaseFile): number[] {
+  switch (reading.kind) {
+    case 'wire':
+      return [reading.volts];
+    case 'between':
+      return isAlongOneWire(reading) ? [reading.volts, -reading.volts] : [reading.volts];
+    case 'ohms':
+      return [reading.ohms ?? Infinity];
+    case 'scan':
+      return [reading.value];
+    case 'gauge': {
+      const measured = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
+      return measured.ok ? [measured.value.value] : [];
+    }
+  }
 }

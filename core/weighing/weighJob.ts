@@ -1,5 +1,6 @@
 import type { Lane } from '../evidence/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../reasoning/index.ts';
+import { changesNothing } from './answerMeanings.ts';
 import { isCode } from './codeEvidence.ts';
 import type { Decision } from './decisions.ts';
 import { decisionWords, titleOf } from './decisionWords.ts';
@@ -107,9 +108,7 @@ export function* weighInStages(
         ? { decided: false, sentence: 'Looking for what to read next.' }
         : verdictOn(judgement, wrong),
     gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
-    next: judgement.suggestions
-      .slice(0, MOST_SUGGESTED)
-      .map((suggestion) => nextInWords(suggestion, judgement.decisions, caseFile)),
+    next: worthAsking(judgement, caseFile),
     doubtful: [],
     disagreements: wrong,
     overturns: nothingRead ? undefined : overturns(judgement, caseFile),
@@ -134,6 +133,17 @@ export function* weighInStages(
     yield undefined;
   }
   yield { ...view('reasons', judgement, causes), doubtful: explainer.doubtful(standing.posterior) };
+}
+
+/** The best ones; one whose every answer would leave all as it is is not asked for. */
+function worthAsking({ suggestions, decisions }: Judgement, caseFile: CaseFile): NextReading[] {
+  const worth: NextReading[] = [];
+  for (const suggestion of suggestions) {
+    const next = nextInWords(suggestion, decisions, caseFile);
+    if (suggestion.forGate || !changesNothing(next.answers)) worth.push(next);
+    if (worth.length === MOST_SUGGESTED) break;
+  }
+  return worth;
 }
 
 function causeOf(decision: Decision, share: number, { weighed, posterior }: Standing): WeighedCause {

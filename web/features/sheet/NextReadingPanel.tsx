@@ -121,9 +121,10 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       )}
       <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
-        {next.answers.map(({ outcome, then }) => (
+        {next.answers.map(({ outcome, then, change, asExpected }) => (
           <Typography key={outcome} component="li" variant="body2">
-            <strong>{outcome}</strong> → {then}
+            <strong>{outcome}</strong>
+            {asExpected ? ', as it should be' : ''} → {then}, {CHANGES[change]}
           </Typography>
         ))}
       </Box>
@@ -132,6 +133,12 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
     </>
   );
 }
+
+const CHANGES: Record<NextReading['answers'][number]['change'], string> = {
+  surer: 'surer than now',
+  'as-now': 'as sure as now',
+  'less-sure': 'less sure than now',
+};
 
 function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
   const [heading, words] =
