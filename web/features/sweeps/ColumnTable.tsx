@@ -5,11 +5,9 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import type { PressureBasis } from '@lettura/core/quantity';
 import type { Layout, TimeForm } from '@lettura/core/recordingFile';
-import type { ChannelUse } from '@lettura/core/sweep';
 import { NUMERALS } from '../../app/theme.ts';
-import { MeaningFields } from './MeaningFields.tsx';
+import { MeaningFields, type ColumnMeaning } from './MeaningFields.tsx';
 
 const TIME_WORDS: Record<Exclude<TimeForm, 'none'>, string> = {
   s: 'Time in seconds',
@@ -18,12 +16,6 @@ const TIME_WORDS: Record<Exclude<TimeForm, 'none'>, string> = {
   clock: 'Time of day',
   date: 'Date and time',
 };
-
-/** What is known of a channel, column by column of the file: nothing for the moments. */
-export interface ColumnMeaning {
-  use: ChannelUse;
-  basis: PressureBasis | undefined;
-}
 
 export interface ColumnTableProps {
   layout: Layout;

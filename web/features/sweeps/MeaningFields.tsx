@@ -3,8 +3,13 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { PRESSURE_BASES, type PressureBasis } from '@lettura/core/quantity';
 import { CHANNEL_USES, isPressureUnit, type ChannelUse } from '@lettura/core/sweep';
-import type { ColumnMeaning } from './ColumnTable.tsx';
 import { USE_WORDS } from './useWords.ts';
+
+/** What is known of a channel, column by column of the file: nothing for the moments. */
+export interface ColumnMeaning {
+  use: ChannelUse;
+  basis: PressureBasis | undefined;
+}
 
 export interface MeaningFieldsProps {
   name: string;
