@@ -48,7 +48,7 @@ test('a long one is written in pieces that join', () => {
 
 test.each([
   ['cut off', (text: string) => text.slice(0, -20), /may be cut off/u],
-  ['of something else', () => '{"format":"lettura-sensors"}', /no recording of this product: format/u],
+  ['of something else', () => '{"format":"lettura-sensors"}', /no recording of this product: “format”/u],
   ['with a channel too short', (text: string) => text.replace('[1,2]', '[1]'), /not all as long/u],
   [
     'whose time goes back',

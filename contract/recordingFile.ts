@@ -34,9 +34,8 @@ export function readRecordingFile(
   const file = recordingFile.safeParse(given);
   if (!file.success) {
     const [issue] = file.error.issues;
-    return refuse(
-      `This is no recording of this product: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}.`,
-    );
+    const where = issue && issue.path.length > 0 ? `“${issue.path.join(' → ')}”` : 'its outline';
+    return refuse(`This is no recording of this product: ${where} is not as such a file has it.`);
   }
   const { seconds, values, channels: described, ...heading } = file.data;
   if (values.length !== described.length || values.some((all) => all.length !== seconds.length))
@@ -52,6 +51,10 @@ export function readRecordingFile(
         values: Float64Array.from(values[i]!, (value) => value ?? NaN),
       })),
     },
-    heading: { ...heading, uses: described.map(({ use }) => use) },
+    heading: {
+      ...heading,
+      uses: described.map(({ use }) => use),
+      bases: described.map(({ basis }) => basis),
+    },
   });
 }

@@ -127,6 +127,15 @@ test('a deleted job leaves the list, and undo brings it back', async () => {
   await page.getByRole('link', { name: 'Quill 1.4 pool car' }).waitFor();
 });
 
+test('a job that was deleted earlier is brought back from the list of deleted ones', async () => {
+  await page.getByRole('button', { name: 'Delete Quill 1.4 pool car' }).click();
+  await page.getByText('The job was deleted.').waitFor();
+  await page.reload();
+  await page.getByText('Deleted jobs: 1').click();
+  await page.getByRole('button', { name: 'Bring back Quill 1.4 pool car' }).click();
+  await page.getByRole('link', { name: 'Quill 1.4 pool car' }).waitFor();
+});
+
 const SCREENS: [string, () => Promise<void>][] = [
   ['jobs', async () => void (await page.goto(app.url))],
   ['new job', async () => void (await page.goto(`${app.url}/jobs/new`))],

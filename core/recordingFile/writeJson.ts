@@ -1,3 +1,4 @@
+import type { PressureBasis } from '../quantity/index.ts';
 import type { ChannelUse, Recording, SweepMark } from '../sweep/index.ts';
 
 export const RECORDING_FORMAT = 'lettura-recording';
@@ -8,6 +9,8 @@ export interface RecordingHeading {
   name: string;
   takenAt: string;
   uses: readonly ChannelUse[];
+  /** Of channels that are pressures, where it is known. */
+  bases?: readonly (PressureBasis | undefined)[] | undefined;
   marks: readonly SweepMark[];
   note: string;
 }
@@ -17,7 +20,7 @@ const PIECE = 10_000;
 /** The whole of a recording as JSON, every number so that it is read back exactly, a gap as null. In pieces. */
 export function* recordingJson(
   { seconds, channels }: Recording,
-  { name, takenAt, uses, marks, note }: RecordingHeading,
+  { name, takenAt, uses, bases = [], marks, note }: RecordingHeading,
 ): Generator<string> {
   const heading = JSON.stringify({
     format: RECORDING_FORMAT,
@@ -26,7 +29,12 @@ export function* recordingJson(
     takenAt,
     note,
     marks,
-    channels: channels.map(({ name: of, unit }, i) => ({ name: of, unit, use: uses[i] ?? 'other' })),
+    channels: channels.map(({ name: of, unit }, i) => ({
+      name: of,
+      unit,
+      use: uses[i] ?? 'other',
+      ...(bases[i] ? { basis: bases[i] } : {}),
+    })),
   });
   yield `${heading.slice(0, -1)},"seconds":`;
   yield* numbers(seconds);

@@ -35,6 +35,7 @@ export default function JobsPage() {
   const problem = error && !data ? requestProblem(error) : undefined;
   const failed = deletion.error ? requestProblem(deletion.error) : undefined;
   const shown = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
+  const deleted = data?.filter((row) => row.job.deletedAt && matchesSearch(row, search));
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title="Jobs">
@@ -100,6 +101,15 @@ export default function JobsPage() {
             }
           />
         )}
+        {deleted && deleted.length > 0 && (
+          <DeletedJobs
+            rows={deleted}
+            onRestore={(jobId) => {
+              void restoreJob(jobId);
+              if (jobId === deletedId) setDeletedId(undefined);
+            }}
+          />
+        )}
       </Box>
     </Box>
   );
@@ -139,7 +149,13 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
                 <MuiLink
                   component={Link}
                   to={`/jobs/${job.id}`}
-                  sx={{ fontWeight: 700, color: 'text.primary', display: 'inline-block', pt: 1 }}
+                  sx={{
+                    fontWeight: 700,
+                    color: 'text.primary',
+                    display: 'inline-block',
+                    pt: 1,
+                    overflowWrap: 'anywhere',
+                  }}
                 >
                   {vehicleName}
                 </MuiLink>
@@ -147,7 +163,7 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
                   {sensorName}
                 </Typography>
               </TableCell>
-              <TableCell sx={{ maxWidth: 420 }}>{job.complaint}</TableCell>
+              <TableCell sx={{ maxWidth: 420, overflowWrap: 'anywhere' }}>{job.complaint}</TableCell>
               <TableCell>{job.codes.join(', ') || 'none'}</TableCell>
               <TableCell align="right" sx={WIDE_ONLY}>
                 {readingCount}
@@ -165,6 +181,45 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
           ))}
         </TableBody>
       </Table>
+    </Box>
+  );
+}
+
+/** Nothing that was deleted is gone: it waits here to be brought back. */
+function DeletedJobs({ rows, onRestore }: { rows: JobSummary[]; onRestore: (jobId: string) => void }) {
+  return (
+    <Box component="details" sx={{ mt: 2 }}>
+      <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 700, py: 1 }}>
+        Deleted jobs: {rows.length}
+      </Box>
+      <Box component="ul" aria-label="Deleted jobs" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {rows.map(({ job, vehicleName, readingCount }) => (
+          <Box
+            component="li"
+            key={job.id}
+            sx={{
+              display: 'flex',
+              gap: 2,
+              alignItems: 'center',
+              borderTop: 1,
+              borderColor: 'divider',
+              py: 0.5,
+            }}
+          >
+            <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
+              <strong>{vehicleName}</strong> · {job.complaint} · {readingCount} readings · deleted{' '}
+              {job.deletedAt ? dayAndTime(job.deletedAt) : ''}
+            </Typography>
+            <Button
+              variant="outlined"
+              aria-label={`Bring back ${vehicleName}`}
+              onClick={() => onRestore(job.id)}
+            >
+              Bring back
+            </Button>
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }

@@ -39,7 +39,17 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-        <Typography component="label" htmlFor="quick-entry" sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
+        <Typography
+          component="label"
+          htmlFor="quick-entry"
+          sx={{
+            fontWeight: 700,
+            whiteSpace: 'nowrap',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            maxWidth: { xs: '34%', sm: 'none' },
+          }}
+        >
           {correcting ? 'Correct ' : ''}
           {place} ▸
         </Typography>

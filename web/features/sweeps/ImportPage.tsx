@@ -114,7 +114,7 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
       uses: known,
       bases: layout
         ? meanings.filter((_, i) => i !== layout.timeColumn).map(({ basis }) => basis)
-        : held.value.channels.map(basisOf),
+        : (heading?.bases ?? held.value.channels.map(basisOf)),
       // The time that the file says, else the one that somebody says.
       takenAt: new Date(startedAtMs ?? (Number.isNaN(said) ? file.lastModified : said)),
       context: {

@@ -140,7 +140,14 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
     downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
   };
   const exportJson = async () => {
-    const heading = { name, takenAt: recording.takenAt, uses: channels.map(({ use }) => use), marks, note };
+    const heading = {
+      name,
+      takenAt: recording.takenAt,
+      uses: channels.map(({ use }) => use),
+      bases: channels.map(({ basis }) => basis),
+      marks,
+      note,
+    };
     const json = await ask('json', { heading });
     if (json.ok) downloadBlob(`${fileName(name)}.json`, json.value);
   };
