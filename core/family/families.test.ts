@@ -23,11 +23,11 @@ test('what a family measures is known by its unit, and named once', () => {
   expect(new Set(FAMILY_IDS.map((id) => FAMILIES[id].words)).size).toBe(FAMILY_IDS.length);
 });
 
-// SAE J1979 service 01 (from memory): items 0B and 33 count 1 kPa, 0A 3 kPa, 11 and 49 100/255 %, 10 0.01 g/s.
+// SAE J1979 service 01 (from memory): items 0B and 33 count 1 kPa, 23 10 kPa, 11 and 49 100/255 %, 10 0.01 g/s.
 test.each([
   ['manifold-pressure', 'absolute-pressure', 1],
   ['barometric-pressure', 'absolute-pressure', 1],
-  ['fuel-rail-pressure', 'gauge-pressure', 3],
+  ['fuel-rail-pressure', 'gauge-pressure', 10],
   ['throttle', 'position', 0.392],
   ['pedal', 'position', 0.392],
   ['air-flow', 'air-flow', 0.01],
