@@ -20,25 +20,34 @@ const REFERENCE_VOLTS = [4.6, 5.3] as const;
 /** What one fault makes a test read. */
 export type Outcome = { volts: number; fault: Fault };
 
-/** Sorts what a test would read with every fault into what a technician can tell apart, from low to high. */
+/**
+ * Sorts what a test would read with every fault into what a technician can tell apart, from low to high.
+ *
+ * @param doubtVolts how far a sound sensor's own signal may be off `soundVolts`
+ */
 export function answersAround(
   lane: Lane,
   soundVolts: number,
   outcomes: readonly Outcome[],
+  doubtVolts = 0,
 ): IsolationAnswer[] {
+  const zoneOf = (volts: number) => zoneAround(volts, soundVolts, doubtVolts + SOUND_SLACK_VOLTS);
   const zones = new Map<number, Outcome[]>();
   for (const outcome of outcomes) {
     if (Number.isNaN(outcome.volts)) continue;
-    const zone = zoneOf(outcome.volts, soundVolts);
+    const zone = zoneOf(outcome.volts);
     zones.set(zone, [...(zones.get(zone) ?? []), outcome]);
   }
-  const soundZone = zoneOf(soundVolts, soundVolts);
+  const soundZone = zoneOf(soundVolts);
   if (!zones.has(soundZone)) zones.set(soundZone, []);
   return [...zones]
     .sort(([a], [b]) => a - b)
     .map(([zone, group]) => {
       const sound = zone === soundZone;
-      const volts = [...group.map((outcome) => outcome.volts), ...(sound ? [soundVolts] : [])];
+      const volts = [
+        ...group.map((outcome) => outcome.volts),
+        ...(sound ? [soundVolts - doubtVolts, soundVolts + doubtVolts] : []),
+      ];
       // Beside the sound answer stand all faults that this test does not touch: only those of the wire's own path count.
       const told = sound ? group.filter(({ fault }) => isOn(lane, fault)) : group;
       return {
@@ -59,8 +68,8 @@ const isOn = (lane: Lane, { site }: Fault): boolean => {
 };
 
 /** From low to high; the zone of the sound answer overrides the others. */
-function zoneOf(volts: number, soundVolts: number): number {
-  if (Math.abs(volts - soundVolts) <= SOUND_SLACK_VOLTS) return soundVolts;
+function zoneAround(volts: number, soundVolts: number, slackVolts: number): number {
+  if (Math.abs(volts - soundVolts) <= slackVolts) return soundVolts;
   if (volts < NOTHING_VOLTS) return -1;
   const [low, high] = REFERENCE_VOLTS;
   if (volts > high) return 10;

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { signalFromValue } from '../transfer/index.ts';
 import { EXAMPLE_SENSORS } from '../wiring/exampleSensors.ts';
 import { answerRead, isolationTests, ohmsFromDrop, shiftByOhms, type IsolationTest } from './index.ts';
 
@@ -73,6 +74,23 @@ test.each(EXAMPLE_SENSORS.map(({ name }) => [name] as const))(
     }
   },
 );
+
+test('jumped past the signal wire, a signal that is as the sensor says it is sound, whatever it says', () => {
+  const { family, profile, wiring } = EXAMPLE_SENSORS.find(({ name }) => name.includes('pulled down'))!;
+  const wires = wiring.wires.map(({ wire }) => wire);
+  const [first, last] = [profile.lowest, profile.highest].map(
+    (value) => signalFromValue(value, profile.nominalReferenceVolts, profile).signalVolts,
+  );
+  for (const share of [0.2, 0.4, 0.6, 0.8]) {
+    const volts = first! + share * (last! - first!);
+    const { answers } = isolationTests(
+      { family, profile, wires },
+      { lowest: volts - 0.1, highest: volts + 0.1 },
+    ).find(({ id }) => id === 'jumper')!;
+    for (const off of [-0.1, 0, 0.1])
+      expect(answerRead(answers, volts + off)?.sound, `${volts + off} V`).toBe(true);
+  }
+});
 
 test('a body without a reference is not asked to be bridged to one', () =>
   expect(testsFor('hot element').map(({ id }) => id)).not.toContain('bridge-reference'));

@@ -28,8 +28,12 @@ export interface IsolationTest extends Pick<Recipe, 'about' | 'name' | 'how' | '
 
 const ROOM_CELSIUS = 20;
 
-/** Every test with what each answer would mean, worked out on the circuit of this sensor before anything is unplugged. */
-export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
+/**
+ * Every test with what each answer would mean, worked out on the circuit of this sensor before anything is unplugged.
+ *
+ * @param expectedSignal volts that a sound signal has with the key on and the engine off; else the middle of the range is taken
+ */
+export function isolationTests(sensor: IsolatedSensor, expectedSignal?: VoltBand): IsolationTest[] {
   const rig = new Rig(wiringFor(sensor));
   const faults = faultsAround(sensor, rig.wiring);
   const recipes: readonly Recipe[] = RECIPES;
@@ -41,8 +45,9 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
         plug: plugged ? 'connected' : 'unplugged',
         ...(harness ? { harness } : {}),
       };
+      const situation = situationOf(sensor, state, expectedSignal);
       const read = (fault: Fault | undefined): number => {
-        rig.bring(sensor, fault ? effectsOf([fault]) : [], atMiddle(sensor, state), harness);
+        rig.bring(sensor, fault ? effectsOf([fault]) : [], situation, harness);
         return rig.volts({ lane, place }, 'battery-negative');
       };
       const soundVolts = read(undefined);
@@ -59,15 +64,33 @@ export function isolationTests(sensor: IsolatedSensor): IsolationTest[] {
         caution,
         state,
         target: { kind: 'wire', lane, place },
-        answers: answersAround(lane, soundVolts, outcomes),
+        answers: answersAround(
+          lane,
+          soundVolts,
+          outcomes,
+          plugged && lane === 'signal' ? halfOf(expectedSignal) : 0,
+        ),
         ...(about === 'signal' ? { live: { value: liveValueAt(soundInput, sensor.profile) } } : {}),
       };
     });
 }
 
-/** In the middle of its range: which value it has matters to none of these tests. */
-function atMiddle({ profile: { lowest, highest } }: IsolatedSensor, state: MachineState): Situation {
-  const middle = (lowest + highest) / 2;
+interface VoltBand {
+  lowest: number;
+  highest: number;
+}
+const halfOf = (band: VoltBand | undefined): number => (band ? (band.highest - band.lowest) / 2 : 0);
+
+/** What the sensor meets is what a sound signal says; where nobody knows, the middle of its range. */
+function situationOf(
+  { profile }: IsolatedSensor,
+  state: MachineState,
+  expected: VoltBand | undefined,
+): Situation {
+  const { lowest, highest } = profile;
+  const middle = expected
+    ? valueAtNominal((expected.lowest + expected.highest) / 2, profile)
+    : (lowest + highest) / 2;
   return {
     keyOn: keyOn(state),
     plugged: state.plug === 'connected',

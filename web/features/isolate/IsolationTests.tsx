@@ -8,7 +8,14 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { sameState, sameTarget, type WireReading } from '@lettura/core/evidence';
+import {
+  sameState,
+  sameTarget,
+  type MachineState,
+  type Target,
+  type WireReading,
+} from '@lettura/core/evidence';
+import { expectedReading } from '@lettura/core/expectation';
 import {
   answerRead,
   isolationTests,
@@ -17,13 +24,17 @@ import {
   type IsolationTest,
 } from '@lettura/core/isolation';
 import { formatWithBasis } from '@lettura/core/quantity';
-import { voltsInWords, type CaseFile } from '@lettura/core/reasoning';
+import { expectationContext, voltsInWords, type CaseFile } from '@lettura/core/reasoning';
+import { LOOM_CAUTION } from '@lettura/core/safety';
 import { useMemo } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
+
+const SIGNAL: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
+const AT_REST: MachineState = { engine: 'koeo', plug: 'connected' };
 
 type Props = Pick<IsolatePanelProps, 'caseFile' | 'units' | 'onGo'> & {
   sensor: IsolatedSensor;
@@ -33,10 +44,18 @@ type Props = Pick<IsolatePanelProps, 'caseFile' | 'units' | 'onGo'> & {
 
 /** Sensor or circuit: each test with what every answer would mean, before anything is unplugged. */
 export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose }: Props) {
-  const tests = useMemo(() => isolationTests(sensor), [sensor]);
+  // What the signal should be here, so that a sound one is not taken for a bad wire.
+  const expected = expectedReading(SIGNAL, AT_REST, expectationContext(caseFile));
+  const [lowest, highest] = [expected?.lowest, expected?.highest];
+  const tests = useMemo(
+    () =>
+      isolationTests(sensor, lowest !== undefined && highest !== undefined ? { lowest, highest } : undefined),
+    [sensor, lowest, highest],
+  );
   const test = tests.find(({ id }) => id === chosen) ?? tests[0];
   return (
     <>
+      <Cautions cautions={[LOOM_CAUTION]} />
       <TextField
         select
         size="small"
@@ -53,8 +72,9 @@ export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose
       {test && <OneTest {...{ test, caseFile, units, onGo }} />}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         Worked out on the usual circuit of such a sensor
-        {caseFile.profile.bias === 'unknown' ? ', its input taken as pulled down' : ''}; volts against battery
-        negative. A reading taken here goes on record with what was attached, and is weighed with it.
+        {caseFile.profile.bias === 'unknown' ? ', its input taken as pulled down' : ''}
+        {expected ? '' : ', its sensor taken in the middle of its range'}; volts against battery negative. A
+        reading taken here goes on record with what was attached, and is weighed with it.
       </Typography>
     </>
   );

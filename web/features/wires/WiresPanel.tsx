@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import { LOOM_CAUTION } from '@lettura/core/safety';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -42,6 +43,7 @@ export interface WiresPanelProps {
   simulated: ((terminal: number, test: PlugTest) => number) | undefined;
 }
 
+import { Cautions } from '../../ui/Cautions.tsx';
 /** Which terminal is which, by measurement: diagrams can be wrong, and the plug cannot. */
 export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const jobId = job.id;
@@ -61,6 +63,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.25 }}>
+      <Cautions cautions={[LOOM_CAUTION]} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <ToggleButtonGroup
           exclusive
