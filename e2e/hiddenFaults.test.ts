@@ -126,12 +126,16 @@ test('what is out of reach is not asked for', async () => {
     await page.getByRole('option', { name: 'out of reach' }).click();
   }
   await page.getByRole('button', { name: /^Barometer .* take$/u }).click();
-  for (let i = 0; i < 4; i++) {
+  let taken = 0;
+  for (; taken < 4; taken++) {
     await weighed(page);
-    const heading = nextReading(page).getByRole('heading', { level: 2 });
-    expect(await heading.textContent()).not.toMatch(/control unit|inline connector/u);
+    const heading = (await nextReading(page).getByRole('heading', { level: 2 }).textContent()) ?? '';
+    expect(heading).not.toMatch(/control unit|inline connector/u);
+    // What is in reach may all be read before that, and then it is said.
+    if (heading === 'No reading left that would settle it') break;
     await takeNext(page);
   }
+  expect(taken).toBeGreaterThanOrEqual(2);
   await page.close();
 });
 

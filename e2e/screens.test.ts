@@ -94,7 +94,7 @@ test('the keypad writes into the same line as the keyboard', async () => {
 
 test('a running engine brings its caution to the point in hand', async () => {
   await page.getByRole('button', { name: 'Idle', exact: true }).click();
-  await page.getByRole('tabpanel').getByText('clear of belts and fans').waitFor();
+  await page.getByRole('tabpanel').getByText('clear of belts and of fans').waitFor();
   await page.getByRole('button', { name: 'Key on, engine off' }).click();
 });
 
