@@ -59,7 +59,7 @@ test('volts and pressure convert for any sensor and reference', async () => {
 test.each([
   ['pressure?value=two', 'is not a number'],
   ['pressure?value=40&unit=inHg&basis=vacuum', 'below nothing'],
-  ['pressure?altitude=99999', 'is outside the range'],
+  ['pressure?altitude=99999', 'An altitude of 99999 m is outside'],
   ['refrigerant?temperature=95', 'is outside the range'],
   ['sensor?reference=1', 'its signal means nothing'],
   ['airflow?litres=', 'There is no value yet'],
