@@ -105,6 +105,10 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
           {LOOM_HIDES}
         </Typography>
       )}
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        Red on the first of the two places, black on the second. What is lost counts by its size: a minus sign
+        says that the current flows from black to red.
+      </Typography>
       <Cautions
         cautions={[
           'Ohms with the power off only, and with the plug off: anything alive makes the number nonsense.',

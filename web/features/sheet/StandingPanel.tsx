@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Remark } from '@lettura/core/reasoning';
 import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/weighing';
-import { lowerFirst } from '@lettura/core/wording';
+import { lowerFirst, timesInWords } from '@lettura/core/wording';
 import { memo, type ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
@@ -139,7 +139,7 @@ const Statements = ({ word, statements }: { word: string; statements: readonly S
     <Typography
       key={readingId}
       variant="body2"
-      title={`${(factor > 1 ? factor : 1 / factor).toPrecision(2)} times as likely ${factor > 1 ? 'with' : 'without'} it`}
+      title={`${timesInWords(factor > 1 ? factor : 1 / factor)} as likely ${factor > 1 ? 'with' : 'without'} it`}
     >
       <strong>{word}</strong>
       <Box component="span" sx={{ color: 'text.secondary' }}>
