@@ -1,3 +1,4 @@
+import './plainMessages.ts';
 export { caseFileOf } from './caseFile.ts';
 export { endpoints, health, pathParameters, type Endpoint } from './endpoints.ts';
 export { id, instant } from './ids.ts';
