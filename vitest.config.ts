@@ -16,7 +16,9 @@ export default defineConfig({
         },
       },
       { test: { name: 'web', include: ['web/**/*.test.ts'] } },
-      { test: { name: 'server', include: ['server/**/*.test.ts'], testTimeout: 60_000 } },
+      {
+        test: { name: 'server', include: ['server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+      },
       {
         // After the others, so that no browser waits for a core; two at a time, since most of their time is waiting.
         test: {

@@ -20,7 +20,9 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       sx={{
         display: 'flex',
         alignItems: 'center',
-        gap: 1.5,
+        // On a phone the choices stand below where one is, instead of squeezing it out.
+        flexWrap: { xs: 'wrap', sm: 'nowrap' },
+        gap: { xs: 0.75, sm: 1.5 },
         px: 2,
         py: 0.75,
         bgcolor: 'background.paper',
@@ -34,7 +36,7 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       <Typography
         variant="h1"
         sx={{
-          flex: 1,
+          flex: { xs: '1 1 60%', sm: 1 },
           minWidth: 0,
           fontSize: '1.1rem',
           overflow: 'hidden',
