@@ -4,10 +4,9 @@ import { movedState } from '@lettura/core/family';
 import { ambientFrom } from '@lettura/core/quantity';
 import { comparisonsIn, expectationContext, findingsIn, type CaseFile } from '@lettura/core/reasoning';
 import { NORMAL_RETURN_VOLTS } from '@lettura/core/supply';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import { weighJob, type JobWeighing } from '@lettura/core/weighing';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../core/reasoning/exampleCase.ts';
 import {
   CASE_LETTERS,
   liveData,
@@ -47,22 +46,13 @@ function onRecord(machine: BenchMachine, letter: (typeof CASE_LETTERS)[number]):
     });
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: machine.ambientKpaAbs });
   if (!ambient.ok) throw new Error(ambient.problem.message);
-  return {
+  return exampleCase(taken.filter(isPlain), {
     family: sensor.family,
     profile: sensor.profile,
     companion: sensor.companion,
     displacementLitres: machine.litres,
     ambient: ambient.value,
-    readings: taken.filter(isPlain),
-    isolation: [],
-    observations: [],
-    codes: [],
-    starting: USUAL_WEIGHTS,
-    sweeps: [],
-    meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
-    pressureUnit: 'kPa',
-  };
+  });
 }
 
 /** Every text and number in it, with where it stands. */

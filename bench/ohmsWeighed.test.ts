@@ -1,9 +1,8 @@
 import type { Lane, MachineState, OhmsReading, ProbePoint } from '@lettura/core/evidence';
 import type { CaseFile } from '@lettura/core/reasoning';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import { weighInStages, weighJob, type JobWeighing } from '@lettura/core/weighing';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../core/reasoning/exampleCase.ts';
 import { MACHINES } from './index.ts';
 import { seededRandom } from './random.ts';
 
@@ -12,21 +11,13 @@ const PLUGS = ['connected', 'unplugged'] as const;
 /** Pairs of points drawn for each machine; the first one is worked through from end to end. */
 const PAIRS = 6;
 
-const caseOf = ({ sensor }: (typeof MACHINES)[number], readings: OhmsReading[]): CaseFile => ({
-  family: sensor.family,
-  profile: sensor.profile,
-  companion: sensor.companion,
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer', airCelsius: 18 },
-  readings: [],
-  isolation: readings,
-  observations: [],
-  codes: [],
-  starting: USUAL_WEIGHTS,
-  sweeps: [],
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-});
+const caseOf = ({ sensor }: (typeof MACHINES)[number], readings: OhmsReading[]): CaseFile =>
+  exampleCase([], {
+    family: sensor.family,
+    profile: sensor.profile,
+    companion: sensor.companion,
+    isolation: readings,
+  });
 
 /** The first stage of a weighing: its shares, without the search for what to read next. */
 function ranked(caseFile: CaseFile, wires: readonly Lane[]): JobWeighing {

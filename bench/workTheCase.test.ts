@@ -2,9 +2,9 @@ import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
 import type { ObservationMade } from '@lettura/core/observation';
 import { ambientFrom } from '@lettura/core/quantity';
 import type { CaseFile } from '@lettura/core/reasoning';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import { judge, missingProof, weigherFor, type Candidate, type Judgement } from '@lettura/core/weighing';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../core/reasoning/exampleCase.ts';
 import {
   barometerDisplay,
   BRILL_P4,
@@ -17,7 +17,6 @@ import {
   type CaseLetter,
   type SimulatedMachine,
 } from './index.ts';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
 /** What each letter hides on the pump engine, as a class of verdict. */
 const CLASS_OF: Record<CaseLetter, string> = {
@@ -52,20 +51,12 @@ function workTheCase(letter: CaseLetter, seed: number): Worked {
   const observations: ObservationMade[] = [];
   const path: Worked['path'] = [];
   for (;;) {
-    const caseFile: CaseFile = {
-      family: 'manifold-pressure',
+    const caseFile = exampleCase(taken.filter(isPlain), {
       profile: BRILL_P4.sensor.profile,
       ambient: ambient.value,
-      readings: taken.filter(isPlain),
       isolation: taken.filter((reading) => !isPlain(reading)),
       observations: [...observations],
-      codes: [],
-      starting: USUAL_WEIGHTS,
-      sweeps: [],
-      meter: COMMON_METER,
-      gauge: COMMON_VACUUM_GAUGE,
-      pressureUnit: 'kPa',
-    };
+    });
     const judgement = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
     path.push({ judgement, caseFile });
     const next = judgement.suggestions[0]?.candidate;

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 import { migrateToLatest } from './db/connect.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { SHIPPED_SENSORS } from './sensors/shippedSensors.ts';
+import { openTestJob, signalReading as wire } from './testJob.ts';
 import { testServer } from './testServer.ts';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -16,33 +17,7 @@ afterAll(() => server.close());
 const now = () => new Date().toISOString();
 const corvel = SHIPPED_SENSORS.find(({ name }) => name.startsWith('Corvel MS-3'))!;
 
-async function openJob(sensorId: string = corvel.id) {
-  const vehicleId = v7();
-  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Reedcutter RC2 boat' });
-  const job = {
-    id: v7(),
-    vehicleId,
-    sensorId,
-    complaint: 'stalls',
-    codes: ['P0107'],
-    history: '',
-    openedAt: now(),
-  };
-  expect((await server.call('POST', '/jobs', job)).status).toBe(201);
-  return job;
-}
-const wire = (jobId: string, over: object = {}) => ({
-  id: v7(),
-  jobId,
-  kind: 'wire',
-  takenAt: now(),
-  enteredText: 'sig plug 2.31',
-  state: { engine: 'koeo', plug: 'connected' },
-  lane: 'signal',
-  place: 'plug',
-  volts: 2.31,
-  ...over,
-});
+const openJob = (sensorId: string = corvel.id) => openTestJob(server, sensorId);
 const record = (reading: { jobId: string; [field: string]: unknown }) =>
   server.call('POST', `/jobs/${reading.jobId}/readings`, reading);
 

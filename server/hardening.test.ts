@@ -3,6 +3,7 @@ import { request } from 'node:http';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { SHIPPED_SENSORS } from './sensors/shippedSensors.ts';
+import { openTestJob, signalReading } from './testJob.ts';
 import { testServer } from './testServer.ts';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -10,39 +11,14 @@ let jobId: string;
 const sensor = SHIPPED_SENSORS[0]!;
 const now = () => new Date().toISOString();
 
-async function openJob() {
-  const vehicleId = v7();
-  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Tolland 95 tractor' });
-  const job = {
-    id: v7(),
-    vehicleId,
-    sensorId: sensor.id,
-    complaint: 'x',
-    codes: [],
-    history: '',
-    openedAt: now(),
-  };
-  expect((await server.call('POST', '/jobs', job)).status).toBe(201);
-  return job;
-}
+const openJob = () => openTestJob(server, sensor.id);
 beforeAll(async () => {
   server = await testServer();
   jobId = (await openJob()).id;
 });
 afterAll(() => server.close());
 
-const wire = (over: object = {}) => ({
-  id: v7(),
-  jobId,
-  kind: 'wire',
-  takenAt: now(),
-  enteredText: 'sig plug 2.31',
-  state: { engine: 'koeo', plug: 'connected' },
-  lane: 'signal',
-  place: 'plug',
-  volts: 2.31,
-  ...over,
-});
+const wire = (over: object = {}) => signalReading(jobId, over);
 const record = (reading: object) => server.call('POST', `/jobs/${jobId}/readings`, reading);
 
 /** A request with headers that a browser would not let a page set. */

@@ -1,14 +1,12 @@
 import { expect, test } from 'vitest';
 import { toKpa } from '../quantity/index.ts';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
-import { comparisonsIn, type CaseFile } from './index.ts';
-import { USUAL_WEIGHTS } from '../starting/index.ts';
+import { exampleCase } from './exampleCase.ts';
+import { comparisonsIn } from './index.ts';
 
 const idle = { engine: 'idle', plug: 'connected' } as const;
 const wire = (lane: 'reference' | 'signal' | 'return', volts: number) =>
   ({ kind: 'wire', id: lane, lane, place: 'plug', volts, state: idle }) as const;
-const caseFile: CaseFile = {
-  family: 'manifold-pressure',
+const caseFile = exampleCase([], {
   profile: {
     measures: 'absolute-pressure',
     transfer: { form: 'ratiometric', sharePerUnit: 0.008, shareAtZero: 0 },
@@ -21,17 +19,7 @@ const caseFile: CaseFile = {
     differenceThatMatters: 6.8,
     bias: 'pull-down',
   },
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
-  readings: [],
-  isolation: [],
-  observations: [],
-  codes: [],
-  starting: USUAL_WEIGHTS,
-  sweeps: [],
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-};
+});
 
 // By hand: (1.6 − 0.4)/(5 − 0.4)/0.008 = 32.6 kPa for the sensor itself, 1.6/5/0.008 = 40.0 kPa for the unit.
 test('with a raised return the sensor and what the unit sees are two pressures, and each meets its own partner', () => {

@@ -1,9 +1,8 @@
 import { expect, test } from 'vitest';
 import type { Evidence, Lane, MachineState, Place } from '../evidence/index.ts';
 import { MPX4250A } from '../transfer/index.ts';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '../uncertainty/index.ts';
+import { exampleCase } from './exampleCase.ts';
 import { laneSegments } from './index.ts';
-import { USUAL_WEIGHTS } from '../starting/index.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
@@ -15,23 +14,7 @@ const statesOf = (lane: Lane, readings: [Place, number, MachineState?][]) => {
     volts,
     state,
   }));
-  const segments = laneSegments(
-    {
-      family: 'manifold-pressure',
-      profile: MPX4250A,
-      ambient: undefined,
-      readings: evidence,
-      isolation: [],
-      observations: [],
-      codes: [],
-      starting: USUAL_WEIGHTS,
-      sweeps: [],
-      meter: COMMON_METER,
-      gauge: COMMON_VACUUM_GAUGE,
-      pressureUnit: 'kPa',
-    },
-    lane,
-  );
+  const segments = laneSegments(exampleCase(evidence, { profile: MPX4250A, ambient: undefined }), lane);
   expect(segments.map(({ from, to }) => `${from}-${to}`)).toEqual(['unit-connector', 'connector-plug']);
   return segments.map(({ state }) => state).join(' ');
 };

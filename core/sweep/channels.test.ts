@@ -1,21 +1,9 @@
 import { expect, test } from 'vitest';
-import type { SensorProfile } from '../transfer/index.ts';
 import { analyseSweep, plateaus, stepResponse, type Recording, type SweepContext } from './index.ts';
+import { EXAMPLE_PROFILE } from '../reasoning/exampleCase.ts';
 import { channelScale, pressureAndBasis, type ChannelMeaning } from './channelUnit.ts';
 import { localNoise } from './noise.ts';
 
-const MAP: SensorProfile = {
-  measures: 'absolute-pressure',
-  transfer: { form: 'ratiometric', sharePerUnit: 0.0078, shareAtZero: 0.02 },
-  nominalReferenceVolts: 5,
-  lowest: 15,
-  highest: 115,
-  circuitLowVolts: 0.3,
-  circuitHighVolts: 4.75,
-  tolerance: { form: 'plus-minus', plusMinus: 1.8 },
-  differenceThatMatters: 6.8,
-  bias: 'pull-down',
-};
 const scaled = (value: number, of: Partial<ChannelMeaning>): number | string => {
   const read = channelScale({
     use: 'stimulus',
@@ -74,7 +62,13 @@ const recordingOf = (
   };
 };
 const found = (recording: Recording, uses: SweepContext['uses'], over: Partial<SweepContext> = {}) =>
-  analyseSweep(recording, { profile: MAP, uses, pressureUnit: 'kPa', ambientKpaAbs: 100, ...over });
+  analyseSweep(recording, {
+    profile: EXAMPLE_PROFILE,
+    uses,
+    pressureUnit: 'kPa',
+    ambientKpaAbs: 100,
+    ...over,
+  });
 /** Down to 40 kPa and back. */
 const kpa = (second: number) => 100 - 60 * Math.sin((Math.PI * second) / 12);
 const volts = (pressure: number, reference = 5) => reference * (0.0078 * pressure + 0.02);

@@ -2,19 +2,14 @@ import { deflateRawSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
+import { openTestJob } from '../testJob.ts';
 import { testServer } from '../testServer.ts';
 
 let server: Awaited<ReturnType<typeof testServer>>;
 let jobId: string;
 beforeAll(async () => {
   server = await testServer();
-  const vehicleId = v7();
-  jobId = v7();
-  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Larch 1.6 crew van' });
-  const sensorId = SHIPPED_SENSORS[0]!.id;
-  const openedAt = new Date().toISOString();
-  const job = { id: jobId, vehicleId, sensorId, complaint: 'limps', codes: [], history: '', openedAt };
-  expect((await server.call('POST', '/jobs', job)).status).toBe(201);
+  jobId = (await openTestJob(server, SHIPPED_SENSORS[0]!.id)).id;
 });
 afterAll(() => server.close());
 

@@ -1,24 +1,9 @@
 import { MPX4250A } from '@lettura/core/transfer';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
-import type { CaseFile } from '@lettura/core/reasoning';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../../../core/reasoning/exampleCase.ts';
 import { meaningOf } from './meaning.ts';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
-const caseFile: CaseFile = {
-  family: 'manifold-pressure',
-  profile: MPX4250A,
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
-  readings: [],
-  isolation: [],
-  observations: [],
-  codes: [],
-  starting: USUAL_WEIGHTS,
-  sweeps: [],
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-};
+const caseFile = exampleCase([], { profile: MPX4250A });
 const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
 const koeo = { engine: 'koeo', plug: 'connected' } as const;
 const signal = (volts: number) =>

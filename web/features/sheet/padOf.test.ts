@@ -1,11 +1,9 @@
 import type { Reading } from '@lettura/contract';
 import type { MachineState, Target } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
 import { MPX4250A } from '@lettura/core/transfer';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../../../core/reasoning/exampleCase.ts';
 import { padIn } from './padOf.ts';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -23,20 +21,7 @@ const taken = (id: string, state: MachineState, volts: number): Standing => ({
   place: 'plug',
   volts,
 });
-const caseFile: CaseFile = {
-  family: 'manifold-pressure',
-  profile: MPX4250A,
-  ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer' },
-  readings: [],
-  isolation: [],
-  observations: [],
-  codes: [],
-  starting: USUAL_WEIGHTS,
-  sweeps: [],
-  meter: COMMON_METER,
-  gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
-};
+const caseFile = exampleCase([], { profile: MPX4250A });
 const pad = (standing: Standing[], target: Target = signal, state = koeo) =>
   padIn({ standing, caseFile, unsentIds: new Set(['unsent']) }, target, state, units);
 
