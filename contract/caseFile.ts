@@ -51,7 +51,10 @@ export function caseFileOf(
       .filter((one) => !isWithdrawn(one))
       .map(({ name, channels, findings }) => ({
         name,
-        uses: channels.map(({ use }) => use),
+        // A channel that could not be read is no witness, whatever it was said to be.
+        uses: channels.map(({ use }, i) =>
+          findings.some(({ kind, channel }) => kind === 'question' && channel === i) ? 'other' : use,
+        ),
         findings,
       })),
     meter: COMMON_METER,

@@ -252,3 +252,37 @@ test('what was taken with something attached, held or between two points stands 
   expect(readings).toHaveLength(1);
   expect(apart).toHaveLength(3);
 });
+
+test('a channel that could not be read is no witness, whatever it was said to be', () => {
+  const said = (use: 'signal' | 'second-signal') => ({ name: use, unit: 'kPa', use });
+  const question = {
+    kind: 'question',
+    weight: 'note',
+    sentence: '“second-signal” has the unit “kPa”, which is none of volts.',
+    channel: 1,
+    fromSeconds: 0,
+    untilSeconds: 1,
+  } as const;
+  const { sweeps } = caseFileOf(
+    {
+      job: { codes: [] },
+      readings: [],
+      sensor,
+      vehicle: {},
+      instruments: [],
+      recordings: [
+        { name: 'kept', channels: [said('signal'), said('second-signal')], findings: [question] },
+        {
+          name: 'withdrawn',
+          channels: [said('signal')],
+          findings: [],
+          revision: { revisedAt: '2026-03-02T09:00:00.000Z', withdrawn: true },
+        },
+      ],
+    },
+    'kPa',
+  );
+  expect(sweeps.map(({ name, uses }) => ({ name, uses }))).toEqual([
+    { name: 'kept', uses: ['signal', 'other'] },
+  ]);
+});

@@ -26,7 +26,7 @@ const channel = z.strictObject({
 const finding = z.strictObject({
   kind: z.enum(SWEEP_FINDINGS),
   weight: z.enum(['fault', 'note']),
-  sentence: z.string().max(1000),
+  sentence: z.string().max(2000),
   channel: z.int().min(0).max(MOST_CHANNELS),
   fromSeconds: seconds,
   untilSeconds: seconds,

@@ -63,18 +63,22 @@ test('a recording shows which tracks drop out; one in which nothing moved shows 
     });
   expect(sweepOutcome({ sweeps: [], profile: pedal })).toBeUndefined();
   expect(of([{ kind: 'still', channel: 0 }])).toBeUndefined();
-  expect(of([{ kind: 'travel', channel: 0 }])).toBe('');
-  expect(of([{ kind: 'dropout', channel: 1 }])).toBe('2');
+  expect(of([{ kind: 'travel', channel: 0 }])).toMatchObject({ outcome: '' });
+  expect(of([{ kind: 'dropout', channel: 1 }])).toMatchObject({ outcome: '2' });
   expect(
     of([
       { kind: 'dropout', channel: 1 },
       { kind: 'dropout', channel: 0 },
       { kind: 'dropout', channel: 0 },
     ]),
-  ).toBe('1 2');
+  ).toMatchObject({ outcome: '1 2' });
   // Anywhere: a contact or a wire, which is no word against the track.
-  expect(of([10, 70].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toBe('');
-  expect(of([41, 42].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toBe('1');
+  expect(of([10, 70].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toMatchObject({
+    outcome: '',
+  });
+  expect(of([41, 42].map((position) => ({ kind: 'dropout', channel: 0, position }) as const))).toMatchObject({
+    outcome: '1',
+  });
 });
 
 test('the outcomes of a recording are all that can be, and a dropout speaks for the dead spot', () => {
@@ -87,6 +91,15 @@ test('the outcomes of a recording are all that can be, and a dropout speaks for 
     );
   expect(sweepLikelihood('1', dead) / sweepLikelihood('1', sound)).toBeGreaterThan(30);
   expect(sweepLikelihood('', dead) / sweepLikelihood('', sound)).toBeLessThan(0.1);
+});
+
+test('a recording of one track says nothing of the other', () => {
+  const sweeps = [{ name: 'track 1 alone', uses: ['signal'] as const, findings: [] }];
+  expect(sweepOutcome({ profile: pedal, sweeps })).toEqual({ outcome: '', tracks: [1] });
+  const dead = answers.sized.find(({ hypothesis }) => hypotheses[hypothesis]!.id.startsWith('dead-spot'))!;
+  const sound = answers.sized[0]!;
+  expect(sweepLikelihood('', dead, [2])).toBe(sweepLikelihood('', sound, [2]));
+  expect(sweepLikelihood('', dead, [1])).toBeLessThan(0.1 * sweepLikelihood('', sound, [1]));
 });
 
 test('sizes that the unit never notices count little; a break, a dead spot and a loose linkage count in full', () => {

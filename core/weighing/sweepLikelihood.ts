@@ -1,5 +1,5 @@
 import { speaksOfSensor, type CaseFile } from '../reasoning/index.ts';
-import { faultPlaces } from '../sweep/index.ts';
+import { faultPlaces, type ChannelUse } from '../sweep/index.ts';
 import { effectsOf } from '../fault/index.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 import type { WeighedReading } from './weighedCase.ts';
@@ -9,6 +9,13 @@ export const SWEEP_DRIVE = 'sweep';
 
 /** What a recording can show of the tracks: which of them dropped out, as `1`, `2`, `1 2` or nothing. */
 export type SweepOutcome = '' | '1' | '2' | '1 2';
+export type Track = 1 | 2;
+/** What was recorded, and of which tracks: of the others it says nothing. */
+export interface SweepSeen {
+  outcome: SweepOutcome;
+  tracks: readonly Track[];
+}
+const BOTH_TRACKS: readonly Track[] = [1, 2];
 export const SWEEP_OUTCOMES: readonly SweepOutcome[] = ['', '1', '2', '1 2'];
 
 /** A slow sweep that passes a dead spot shows it this often, and shows one where there is none that often. */
@@ -22,30 +29,37 @@ const IMAGINED = 0.015;
 export function sweepOutcome({
   sweeps,
   profile,
-}: Pick<CaseFile, 'sweeps' | 'profile'>): SweepOutcome | undefined {
+}: Pick<CaseFile, 'sweeps' | 'profile'>): SweepSeen | undefined {
   const moved = sweeps.filter(
     (sweep) => speaksOfSensor(sweep) && !sweep.findings.some(({ kind }) => kind === 'still'),
   );
   if (moved.length === 0) return undefined;
-  const dropped = ([1, 2] as const).filter((track) => {
+  const tracks = BOTH_TRACKS.filter((track) => moved.some(({ uses }) => uses.includes(USE_OF[track])));
+  const dropped = tracks.filter((track) => {
     const own = moved.flatMap(({ findings, uses }) =>
       findings.filter(
         ({ kind, weight, channel }) =>
-          kind === 'dropout' && weight === 'fault' && (uses[channel] === 'second-signal' ? 2 : 1) === track,
+          kind === 'dropout' && weight === 'fault' && uses[channel] === USE_OF[track],
       ),
     );
     const places = own.flatMap(({ position }) => (position === undefined ? [] : [position]));
     return own.length > 0 && faultPlaces(places, profile) !== 'scattered';
   });
-  return dropped.join(' ') as SweepOutcome;
+  return { outcome: dropped.join(' ') as SweepOutcome, tracks };
 }
 
-/** How likely an outcome of a recording is for one thing that may be wrong. */
-export function sweepLikelihood(outcome: SweepOutcome, { fault }: SizedHypothesis): number {
+const USE_OF: Record<Track, ChannelUse> = { 1: 'signal', 2: 'second-signal' };
+
+/** How likely an outcome of a recording of these tracks is for one thing that may be wrong. */
+export function sweepLikelihood(
+  outcome: SweepOutcome,
+  { fault }: SizedHypothesis,
+  tracks: readonly Track[] = BOTH_TRACKS,
+): number {
   const dead = fault
     ? effectsOf([fault]).find((effect) => effect.on === 'element' && effect.does === 'dead-spot')
     : undefined;
-  return [1, 2].reduce((likelihood, track) => {
+  return tracks.reduce<number>((likelihood, track) => {
     const dropped = outcome.includes(String(track));
     const drops =
       dead?.on === 'element' && dead.does === 'dead-spot' && dead.track === track ? SHOWN : IMAGINED;
@@ -54,11 +68,14 @@ export function sweepLikelihood(outcome: SweepOutcome, { fault }: SizedHypothesi
 }
 
 /** The recording as a reading: it speaks of the track alone, whatever the quantity was. */
-export function sweepReading(outcome: SweepOutcome, sized: readonly SizedHypothesis[]): WeighedReading {
+export function sweepReading(
+  { outcome, tracks }: SweepSeen,
+  sized: readonly SizedHypothesis[],
+): WeighedReading {
   const numbers = new Map<number, number>();
   const lists: Float64Array[] = [];
   const listOf = Int32Array.from(sized, (one) => {
-    const likelihood = sweepLikelihood(outcome, one);
+    const likelihood = sweepLikelihood(outcome, one, tracks);
     const known =
       numbers.get(likelihood) ?? lists.push(new Float64Array(TOLERANCES.length).fill(likelihood)) - 1;
     numbers.set(likelihood, known);

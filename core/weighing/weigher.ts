@@ -113,8 +113,8 @@ export class Weigher {
     for (const { id, observation, holds } of caseFile.observations)
       if (!isCodeLook(observation))
         readings.push(observationReading({ id, observation, holds }, this.hypotheses, this.answers.sized));
-    const outcome = sweepOutcome(caseFile);
-    if (outcome !== undefined) readings.push(sweepReading(outcome, this.answers.sized));
+    const seen = sweepOutcome(caseFile);
+    if (seen) readings.push(sweepReading(seen, this.answers.sized));
     return {
       hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,

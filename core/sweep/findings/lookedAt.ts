@@ -50,14 +50,14 @@ export function lookedAt(recording: Recording, context: SweepContext): SweepFind
       ? 'Nothing was looked at: no channel is known to be the signal. Say what the channels are.'
       : `Looked at: ${taken.map(({ what }) => what).join('; ')} (${channels.join(', ')}).${
           missing.length > 0 ? ` Not looked at: ${missing.map(({ what }) => what).join('; ')}.` : ''
-        }${unused.length > 0 ? ` Left out: ${unused.join(', ')}.` : ''}`;
+        }${unused.length > 0 ? ` Left out: ${unused.slice(0, MOST_NAMED).join(', ')}${unused.length > MOST_NAMED ? `, and ${unused.length - MOST_NAMED} more` : ''}.` : ''}`;
   return {
     kind: taken.length === 0 ? 'not-looked' : 'looked',
     weight: 'note',
-    sentence: sentence.slice(0, MOST_LETTERS),
+    sentence,
     channel: 0,
     ...wholeOf(recording),
   };
 }
-/** Of a sentence that is kept with its recording. */
-const MOST_LETTERS = 1000;
+/** Channels that are nothing known: more are counted. */
+const MOST_NAMED = 8;

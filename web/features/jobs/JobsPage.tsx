@@ -28,12 +28,13 @@ export default function JobsPage() {
   const [search, setSearch] = useState('');
   const [deletedId, setDeletedId] = useState<string>();
   const [deleteJob, deletion] = useDeleteJobMutation();
-  const [restoreJob] = useRestoreJobMutation();
+  const [restoreJob, restoring] = useRestoreJobMutation();
   useEffect(() => {
     document.title = 'Jobs · Lettura';
   }, []);
   const problem = error && !data ? requestProblem(error) : undefined;
-  const failed = deletion.error ? requestProblem(deletion.error) : undefined;
+  const refused = restoring.error ?? deletion.error;
+  const failed = refused ? requestProblem(refused) : undefined;
   const shown = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
   const deleted = data?.filter((row) => row.job.deletedAt && matchesSearch(row, search));
   return (

@@ -19,7 +19,7 @@ export interface RevisePanelProps {
   sheet: JobSheet;
   context: Omit<SweepContext, 'uses' | 'bases'>;
   ask: AskSweep;
-  onRevised: (recording: RecordingInfo) => void;
+  onRevised: () => void;
 }
 
 /** Says anew what the channels of a kept recording are, or takes it back: its numbers stay as they are. */
@@ -32,19 +32,15 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
   const twice = twiceUsed(channels.map(({ use }) => use));
 
   const keep = async (change: Pick<RecordingInfo, 'channels' | 'findings'> & { withdrawn: boolean }) => {
-    const revisedAt = new Date().toISOString();
     const answer = await revise({
       id: v7(),
       recordingId: recording.id,
       jobId: recording.jobId,
-      revisedAt,
+      revisedAt: new Date().toISOString(),
       ...change,
     });
     setProblem(answer.error && requestProblem(answer.error));
-    if (answer.error) return;
-    setOpen(false);
-    const { withdrawn: taken, ...read } = change;
-    onRevised({ ...recording, ...read, revision: { revisedAt, withdrawn: taken } });
+    if (!answer.error) onRevised();
   };
   const readAnew = async () => {
     const found = await ask('analyse', {

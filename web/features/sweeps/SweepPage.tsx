@@ -35,6 +35,8 @@ export default function SweepPage() {
   const { ask } = useSweepWorker();
   const [loaded, setLoaded] = useState<RecordingInfo>();
   const [problem, setProblem] = useState<Problem>();
+  // Said anew, it is fetched anew: page, worker and what is exported then mean the same.
+  const [revisions, setRevisions] = useState(0);
   useEffect(() => {
     let current = true;
     void ask('fetch', { id: recordingId }).then((fetched) => {
@@ -48,10 +50,15 @@ export default function SweepPage() {
     return () => {
       current = false;
     };
-  }, [recordingId, ask]);
+  }, [recordingId, revisions, ask]);
   if (problem) return <Trouble {...problem} />;
   return loaded?.id === recordingId ? (
-    <LoadedSweep recording={loaded} ask={ask} onRevised={setLoaded} />
+    <LoadedSweep
+      key={loaded.revision?.revisedAt}
+      recording={loaded}
+      ask={ask}
+      onRevised={() => setRevisions(revisions + 1)}
+    />
   ) : (
     <Loading what="the recording" />
   );
@@ -71,7 +78,7 @@ const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
 interface LoadedSweepProps {
   recording: RecordingInfo;
   ask: AskSweep;
-  onRevised: (recording: RecordingInfo) => void;
+  onRevised: () => void;
 }
 
 function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {

@@ -34,7 +34,7 @@ const remarksOn = ({ remarks, durationSeconds }: Held): SweepFinding[] =>
     fromSeconds: 0,
     untilSeconds: durationSeconds,
   }));
-const MOST_SENTENCE_LETTERS = 1000;
+const MOST_SENTENCE_LETTERS = 2000;
 
 /** Analyses what the worker holds, keeps it on the job, and opens it. */
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
