@@ -76,7 +76,7 @@ export function answersOf(
 }
 
 /** Whatever it showed, it would leave everything as it is: not worth asking for. */
-export const changesNothing = (answers: readonly AnswerMeaning[]): boolean =>
+export const tellsNothing = (answers: readonly AnswerMeaning[]): boolean =>
   answers.every(({ then, change }) => then === answers[0]?.then && change === 'as-now');
 
 function stretchesOf(

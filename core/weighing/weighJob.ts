@@ -1,6 +1,6 @@
 import type { Lane } from '../evidence/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../reasoning/index.ts';
-import { changesNothing } from './answerMeanings.ts';
+import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from './codeEvidence.ts';
 import type { Decision } from './decisions.ts';
 import { decisionWords, titleOf } from './decisionWords.ts';
@@ -140,7 +140,7 @@ function worthAsking({ suggestions, decisions }: Judgement, caseFile: CaseFile):
   const worth: NextReading[] = [];
   for (const suggestion of suggestions) {
     const next = nextInWords(suggestion, decisions, caseFile);
-    if (suggestion.forGate || !changesNothing(next.answers)) worth.push(next);
+    if (suggestion.forGate || !tellsNothing(next.answers)) worth.push(next);
     if (worth.length === MOST_SUGGESTED) break;
   }
   return worth;
