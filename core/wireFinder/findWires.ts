@@ -1,6 +1,9 @@
 import type { TerminalCount } from './bodies.ts';
 import { PLUG_TESTS, TEST_MINUTES, type PlugReading, type PlugTest, type Role, ROLES } from './plugTest.ts';
-import { MOST_ANSWERS, scenariosFor, type Scenario, type Shows } from './scenarios.ts';
+import type { Bias } from '../transfer/index.ts';
+import { agrees } from './agreement.ts';
+import { MOST_ANSWERS, scenariosFor, type Scenario } from './scenarios.ts';
+import { unlikeSound, type Unlike } from './unlikeSound.ts';
 
 export interface TerminalFinding {
   terminal: number;
@@ -11,6 +14,8 @@ export interface TerminalFinding {
   share: number;
   /** What else it could still be, likeliest first. */
   couldBe: readonly { role: Role; share: number }[];
+  /** A name is no verdict: what was measured here that no sound wire of that name would show. */
+  unlike?: Unlike;
 }
 
 export interface WireFinding {
@@ -29,11 +34,13 @@ const LIKELY_SHARE = 0.8;
  * single fault, is laid over the plug in every order; what disagrees with a reading falls away.
  *
  * @param allowed tests that can be made now, since a plug may have to stay on, or off
+ * @param bias which way the unit pulls its inputs, as far as that is known of this sensor
  */
 export function findWires(
   terminals: TerminalCount,
   readings: readonly PlugReading[],
   allowed: readonly PlugTest[] = PLUG_TESTS,
+  bias: Bias = 'unknown',
 ): WireFinding {
   const byTerminal = Array.from({ length: terminals }, (_, terminal) =>
     readings.filter((reading) => reading.terminal === terminal),
@@ -41,7 +48,12 @@ export function findWires(
   const tally = new Tally(terminals);
   for (const scenario of scenariosFor(terminals)) tally.add(scenario, byTerminal);
   const contradictory = tally.total === 0;
-  const found = byTerminal.map((own, terminal) => findingFor(terminal, tally, own));
+  const found = byTerminal.map((own, terminal) => {
+    const finding = findingFor(terminal, tally, own);
+    const unlike =
+      finding.role && finding.confidence !== 'open' && unlikeSound(terminals, finding.role, own, bias);
+    return unlike ? { ...finding, unlike } : finding;
+  });
   const next = contradictory ? undefined : nextTest(terminals, tally, readings, found, allowed);
   return { terminals: found, contradictory, ...(next ? { next } : {}) };
 }
@@ -163,31 +175,6 @@ function bitsOf(weights: Float64Array): number {
     0,
   );
 }
-
-/**
- * Meter, spread between sound units, and what the bins leave out; wide on purpose, since a name that is called certain
- * must not be wrong.
- */
-function agrees(value: number, { lowest, highest }: Shows, test: PlugTest): boolean {
-  if (lowest > highest) return false;
-  switch (test) {
-    case 'open-volts':
-    case 'connected-volts':
-      return value >= lowest - slackVolts(lowest) && value <= highest + slackVolts(highest);
-    case 'open-ohms':
-      if (value > MOST_OHMS) return highest > MOST_OHMS / OHMS_FACTOR;
-      return value >= lowest / OHMS_FACTOR - 2 && value <= highest * OHMS_FACTOR + 2;
-    case 'moves':
-    case 'fed':
-      return value >= lowest && value <= highest;
-  }
-}
-
-const slackVolts = (volts: number): number => Math.max(0.2, 0.12 * Math.abs(volts));
-/** Inputs of other units are pulled by other resistors than those assumed here, by up to this factor. */
-const OHMS_FACTOR = 5;
-/** Past this a meter shows OL. */
-const MOST_OHMS = 4e7;
 
 /** The measurement whose answers leave the roles of its terminal least uncertain, for its minutes. */
 function nextTest(

@@ -11,3 +11,4 @@ export {
   type Role,
 } from './plugTest.ts';
 export { readPlugValue } from './readPlugValue.ts';
+export type { Unlike } from './unlikeSound.ts';

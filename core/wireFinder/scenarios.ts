@@ -2,6 +2,7 @@ import type { Lane } from '../evidence/index.ts';
 import { source } from '../circuit/index.ts';
 import { allFaults, effectsOf, FAULT_KINDS, situate, type Fault, type FaultKind } from '../fault/index.ts';
 import { BATTERY_NEGATIVE, METER_OHMS, SOURCE_OHMS, Wiring } from '../wiring/index.ts';
+import type { Bias } from '../transfer/index.ts';
 import { bodiesWith, type Body, type TerminalCount } from './bodies.ts';
 import { PLUG_TESTS, roleOf, type PlugTest, type Role } from './plugTest.ts';
 
@@ -14,6 +15,8 @@ export interface Shows {
 /** One body, sound or with one fault within a bin of sizes. */
 export interface Scenario {
   weight: number;
+  /** Which way the unit pulls its inputs, where nothing is wrong with the body. */
+  soundWithBias?: Bias;
   roles: readonly Role[];
   /** By wire, in the order of `roles`. */
   shows: readonly Record<PlugTest, Shows>[];
@@ -54,7 +57,11 @@ function scenariosOf(body: Body, bodyWeight: number): Scenario[] {
   const rig = rigFor(body);
   const bins = FAULT_KINDS.flatMap((kind) => binsOf(kind, body));
   return [
-    { weight: SOUND_WEIGHT * bodyWeight, ...rig.signature([[]]) },
+    {
+      weight: SOUND_WEIGHT * bodyWeight,
+      soundWithBias: body.profile.bias,
+      ...rig.signature([[]]),
+    },
     ...bins.map((bin) => ({
       weight: ((1 - SOUND_WEIGHT) * bodyWeight) / bins.length,
       ...rig.signature(bin.map((fault) => [fault])),

@@ -109,3 +109,33 @@ test('a name is never certain by ohms alone, and the voltage is asked for', () =
   expect(found.next).toMatchObject({ terminal: 1 });
   expect(found.next?.test).not.toBe('open-ohms');
 });
+
+test('a name is no verdict: 14 Ω in a return is told beside its name, and 1 Ω is not', () => {
+  const withReturn = (ohms: number) =>
+    findWires(3, [
+      ...readings('open-volts', [4.99, 0.006, 4.98]),
+      ...readings('open-ohms', [1200, ohms, 470_000]),
+      ...readings('connected-volts', [4.97, 0.012, 1.4]),
+      ...readings('moves', [0, 0, 1]),
+    ]).terminals[1]!;
+  expect(withReturn(1).unlike).toBeUndefined();
+  const bad = withReturn(14);
+  expect(bad.role).toBe('return');
+  expect(bad.unlike).toMatchObject({ test: 'open-ohms', value: 14 });
+  expect(bad.unlike!.highest).toBeLessThan(14);
+});
+
+test('1 mV at a signal with the plug off is sound where the unit pulls down, not where it pulls up', () => {
+  const all = [
+    ...readings('open-volts', [4.99, 0.006, 0.001]),
+    ...readings('open-ohms', [1200, 0.4, 470_000]),
+    ...readings('connected-volts', [4.97, 0.012, 1.4]),
+    ...readings('moves', [0, 0, 1]),
+  ];
+  const signal = (bias: 'pull-up' | 'pull-down' | 'unknown') =>
+    findWires(3, all, undefined, bias).terminals[2]!.unlike;
+  expect(signal('pull-down')).toBeUndefined();
+  expect(signal('unknown')).toBeUndefined();
+  expect(signal('pull-up')).toMatchObject({ test: 'open-volts', value: 0.001 });
+  expect(signal('pull-up')!.lowest).toBeGreaterThan(3);
+});

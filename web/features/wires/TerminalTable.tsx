@@ -7,15 +7,14 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Pin } from '@lettura/contract';
-import { voltsInWords } from '@lettura/core/reasoning';
 import {
   ROLE_WORDS,
   type PlugReading,
   type TerminalFinding,
   type WireFinding,
 } from '@lettura/core/wireFinder';
-import { ohmsInWords } from '@lettura/core/quantity';
 import { roleOfPin } from './plugOf.ts';
+import { readingInWords, unlikeInWords } from './plugWords.ts';
 
 export interface TerminalTableProps {
   finding: WireFinding;
@@ -71,7 +70,7 @@ export function TerminalTable({ finding, readings, listed, nameOf, onForget }: T
   );
 }
 
-function FoundRole({ confidence, role, couldBe }: TerminalFinding) {
+function FoundRole({ confidence, role, couldBe, unlike }: TerminalFinding) {
   if (!role || confidence === 'open') {
     const all = [...(role ? [{ role }] : []), ...couldBe].map((one) => ROLE_WORDS[one.role]);
     return (
@@ -87,9 +86,14 @@ function FoundRole({ confidence, role, couldBe }: TerminalFinding) {
       </Typography>
       <Typography variant="body2">
         {confidence === 'certain'
-          ? 'certain'
+          ? 'certain by name'
           : `likely, but could be ${couldBe.map((one) => ROLE_WORDS[one.role]).join(' or ')}`}
       </Typography>
+      {unlike && (
+        <Typography variant="body2" sx={{ fontWeight: 700, color: 'warning.main' }}>
+          {unlikeInWords(role, unlike)}
+        </Typography>
+      )}
     </>
   );
 }
@@ -104,21 +108,4 @@ function Listed({ pin, found }: { pin: Pin; found: TerminalFinding }) {
         : `the list says ${ROLE_WORDS[role]}`}
     </Typography>
   );
-}
-
-const FED_ANSWERS = ['nothing follows', 'its value follows', 'a temperature follows'];
-
-function readingInWords({ test, value }: PlugReading): string {
-  switch (test) {
-    case 'open-volts':
-      return `plug off ${voltsInWords(value)}`;
-    case 'connected-volts':
-      return `connected ${voltsInWords(value)}`;
-    case 'open-ohms':
-      return `to ground ${ohmsInWords(value)}`;
-    case 'moves':
-      return value === 1 ? 'follows' : 'stays';
-    case 'fed':
-      return `fed: ${FED_ANSWERS[value] ?? 'nothing follows'}`;
-  }
 }

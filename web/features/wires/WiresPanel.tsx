@@ -1,11 +1,11 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { LOOM_CAUTION } from '@lettura/core/safety';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { detailsOf, type Job, type Pin, type Sensor } from '@lettura/contract';
+import { LOOM_CAUTION } from '@lettura/core/safety';
 import {
   PLUG_TESTS,
   TERMINAL_COUNTS,
@@ -17,6 +17,7 @@ import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
 import { NextTerminal } from './NextTerminal.tsx';
 import { plugOf } from './plugOf.ts';
 import { TerminalTable } from './TerminalTable.tsx';
@@ -43,7 +44,6 @@ export interface WiresPanelProps {
   simulated: ((terminal: number, test: PlugTest) => number) | undefined;
 }
 
-import { Cautions } from '../../ui/Cautions.tsx';
 /** Which terminal is which, by measurement: diagrams can be wrong, and the plug cannot. */
 export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const jobId = job.id;
@@ -52,7 +52,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const listed = job.pins ?? sensor.pins;
   const terminals = counted ?? countOf(listed);
   const [plugCan, setPlugCan] = useState<PlugCan>('both');
-  const { finding, working } = useFindWires(terminals, readings, ALLOWED[plugCan]);
+  const { finding, working } = useFindWires(terminals, readings, ALLOWED[plugCan], sensor.profile.bias);
   const [change, { error, isLoading, isSuccess }] = useChangeJobMutation();
   const names = listed.length === terminals ? listed : [];
   const nameOf = (terminal: number) => names[terminal]?.terminal ?? String(terminal + 1);

@@ -1,3 +1,4 @@
+import type { Bias } from '@lettura/core/transfer';
 import { findWires, type PlugReading, type PlugTest, type TerminalCount } from '@lettura/core/wireFinder';
 
 export interface FindWiresRequest {
@@ -5,10 +6,11 @@ export interface FindWiresRequest {
   terminals: TerminalCount;
   readings: readonly PlugReading[];
   allowed: readonly PlugTest[];
+  bias: Bias;
 }
 
 // Some thousand small networks for the first answer about a plug: too long for the thread that draws.
 addEventListener('message', ({ data }: MessageEvent<FindWiresRequest>) => {
-  const { number, terminals, readings, allowed } = data;
-  postMessage({ number, finding: findWires(terminals, readings, allowed) });
+  const { number, terminals, readings, allowed, bias } = data;
+  postMessage({ number, finding: findWires(terminals, readings, allowed, bias) });
 });

@@ -1,3 +1,4 @@
+import type { Bias } from '@lettura/core/transfer';
 import type { PlugReading, PlugTest, TerminalCount, WireFinding } from '@lettura/core/wireFinder';
 import { useEffect, useRef, useState } from 'react';
 import type { FindWiresRequest } from './findWires.worker.ts';
@@ -7,6 +8,7 @@ export function useFindWires(
   terminals: TerminalCount,
   readings: readonly PlugReading[],
   allowed: readonly PlugTest[],
+  bias: Bias,
 ): { finding: WireFinding | undefined; working: boolean } {
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);
@@ -24,9 +26,9 @@ export function useFindWires(
   }, []);
 
   const said = readings.map(({ terminal, test, value }) => `${terminal} ${test} ${value}`);
-  const key = [terminals, ...said, ...allowed].join();
+  const key = [terminals, bias, ...said, ...allowed].join();
   useEffect(() => {
-    const request: FindWiresRequest = { number: ++asked.current, terminals, readings, allowed };
+    const request: FindWiresRequest = { number: ++asked.current, terminals, readings, allowed, bias };
     setQuestion(request.number);
     worker.current?.postMessage(request);
     // The key says all that the lists do; they are new lists at every drawing.
