@@ -97,7 +97,11 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
       const pairs = comparisonsIn(caseFile, KOEO);
       for (const [path, leaf] of leaves({ weighing, pairs, findings: findingsIn(caseFile) })) {
         if (typeof leaf === 'number') expect(Number.isFinite(leaf), `${letter} ${path}`).toBe(true);
-        else expect(String(leaf), `${letter} ${path}`).not.toMatch(/NaN|Infinity|undefined|\[object|e\+\d/u);
+        else {
+          expect(String(leaf), `${letter} ${path}`).not.toMatch(/NaN|Infinity|undefined|\[object|e\+\d/u);
+          // Where two sentences were put together.
+          expect(String(leaf), `${letter} ${path}`).not.toMatch(/[?!,;:]\.|\.\.|\.,|  | [.,;]/u);
+        }
       }
       const told = weighing.causes.reduce((sum, { share }) => sum + share, 0);
       expect(told, letter).toBeLessThan(1 + 1e-9);

@@ -117,6 +117,23 @@ function take(
   }
 }
 
+function withOneMore(
+  caseFile: CaseFile,
+  machine: SimulatedMachine,
+  candidate: Candidate,
+  seed: number,
+): CaseFile {
+  if (candidate.target.kind === 'observation') {
+    const { observation } = candidate.target;
+    const made = { id: 'more', observation, holds: looksRight(machine, observation) };
+    return { ...caseFile, observations: [...caseFile.observations, made] };
+  }
+  const reading = take(machine, candidate, 'more', seed);
+  return isPlain(reading)
+    ? { ...caseFile, readings: [...caseFile.readings, reading] }
+    : { ...caseFile, isolation: [...caseFile.isolation, reading] };
+}
+
 test.each(CASE_LETTERS)(
   'in case %s, following the next reading leads to the right class of verdict',
   (letter) => {
@@ -154,6 +171,19 @@ test.each(CASE_LETTERS)(
     }
   },
 );
+
+test.each(CASE_LETTERS)('in case %s, one more reading of the same machine takes no proof away', (letter) => {
+  const [seed] = SEEDS;
+  const { judgement, caseFile } = workTheCase(letter, seed!);
+  const machine = practiceMachine(BRILL_P4, letter, seed!);
+  for (const { candidate } of judgement.suggestions) {
+    if (candidate.target.kind === 'sweep') continue;
+    const grown = withOneMore(caseFile, machine, candidate, seed!);
+    const after = judge(weigherFor(grown, WIRES), grown, WIRES);
+    expect(after.verdict, JSON.stringify(candidate)).toBe('decided');
+    expect(after.ranked[0]!.decision.class).toBe(CLASS_OF[letter]);
+  }
+});
 
 test('what the screen decides, the keeper of the record finds proven', () => {
   for (const letter of CASE_LETTERS) {

@@ -24,7 +24,7 @@ export function atNominal(recording: Recording, context: SweepContext, values: F
 }
 
 /** A track divides whatever supplies it, however its curve is noted. */
-function followsSupply({ profile: { transfer, measures }, companion }: SweepContext): boolean {
+export function followsSupply({ profile: { transfer, measures }, companion }: SweepContext): boolean {
   return (
     transfer.form === 'ratiometric' ||
     ('ratiometric' in transfer && transfer.ratiometric) ||

@@ -147,9 +147,11 @@ export function judgementOn(standing: Standing, lookedAt: readonly Suggestion[] 
   const suggestions = lookedAt ?? [];
   const sure = isSure(standing);
   const missing = suggestions.filter(({ forGate }) => forGate);
+  // A mind is not changed for the better more often than it is wrong: noise of a reading alone is no doubt.
+  const mayBeWrong = 1 - standing.placeShare;
   const doubts = suggestions.filter(
     ({ mayChangeTheMind, minutes, bits }) =>
-      bits > LEAST_BITS && mayChangeTheMind > MAY_CHANGE && minutes <= CHEAP_MINUTES,
+      bits > LEAST_BITS && Math.min(mayChangeTheMind, mayBeWrong) > MAY_CHANGE && minutes <= CHEAP_MINUTES,
   );
   const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
   const verdict =

@@ -192,7 +192,10 @@ function verdictOn(
           : placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
             ? `one more look is cheap and may change the mind: ${suggestions[0] ? titleOfCandidate(suggestions[0].candidate) : ''}`
             : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
-  return { decided: false, sentence: `Not proven yet. “${title}” leads; ${why}.` };
+  return {
+    decided: false,
+    sentence: `Not proven yet. “${title}” leads; ${why}${why.endsWith('?') ? '' : '.'}`,
+  };
 }
 
 function overturns({ ranked, suggestions, decisions }: Judgement, caseFile: CaseFile): string | undefined {

@@ -105,7 +105,8 @@ export function themeNamed(name: ThemeName): Theme {
       MuiPaper: { defaultProps: { elevation: 0 } },
       MuiCssBaseline: {
         styleOverrides: {
-          body: { fontVariantNumeric: 'tabular-nums' },
+          // A part number of a hundred characters without a blank breaks rather than the screen does.
+          body: { fontVariantNumeric: 'tabular-nums', overflowWrap: 'anywhere' },
           ':focus-visible': { outline: `3px solid ${c.primary}`, outlineOffset: 2 },
         },
       },

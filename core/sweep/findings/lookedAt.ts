@@ -1,5 +1,6 @@
 import type { Recording } from '../recording.ts';
 import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
+import { followsSupply } from '../supplyScale.ts';
 import { wholeOf } from './words.ts';
 
 interface Look {
@@ -45,10 +46,15 @@ export function lookedAt(recording: Recording, context: SweepContext): SweepFind
   const unused = recording.channels
     .filter((_, i) => (uses[i] ?? 'other') === 'other')
     .map(({ name }) => `“${name}”`);
+  const reads = uses.includes('signal') || uses.includes('second-signal');
+  const assumed =
+    reads && !uses.includes('reference') && followsSupply(context)
+      ? ` No reference was recorded: ${context.profile.nominalReferenceVolts.toFixed(2)} V is assumed.`
+      : '';
   const sentence =
     taken.length === 0
       ? 'Nothing was looked at: no channel is known to be the signal. Say what the channels are.'
-      : `Looked at: ${taken.map(({ what }) => what).join('; ')} (${channels.join(', ')}).${
+      : `Looked at: ${taken.map(({ what }) => what).join('; ')} (${channels.join(', ')}).${assumed}${
           missing.length > 0 ? ` Not looked at: ${missing.map(({ what }) => what).join('; ')}.` : ''
         }${unused.length > 0 ? ` Left out: ${unused.slice(0, MOST_NAMED).join(', ')}${unused.length > MOST_NAMED ? `, and ${unused.length - MOST_NAMED} more` : ''}.` : ''}`;
   return {

@@ -59,6 +59,8 @@ export function LiveChannel(props: LiveChannelProps) {
         {use === 'signal' && known && (
           <Typography variant="body2">
             = {formatWithBasis(valueAtNominal(value, profile), profile.measures, pressureUnit)}
+            {profile.transfer.form === 'ratiometric' &&
+              ` at ${profile.nominalReferenceVolts.toFixed(2)} V reference, assumed`}
           </Typography>
         )}
         {expected && known && (

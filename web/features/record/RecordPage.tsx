@@ -68,20 +68,24 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
         />
       ) : chosen !== undefined ? (
         <Loading what="the values" />
-      ) : choices.length > 0 ? (
+      ) : (
         <Box component="main" sx={{ p: 2, display: 'grid', gap: 1.5, maxWidth: 520 }}>
           <Leftovers jobId={sheet.job.id} onKeep={keep} />
-          <Typography>
-            No real instrument is connected to the server. The simulated ones show invented values: choose
-            them only to try this out.
-          </Typography>
-          {choice}
+          {choices.length > 0 ? (
+            <>
+              <Typography>
+                No real instrument is connected to the server. The simulated ones show invented values: choose
+                them only to try this out.
+              </Typography>
+              {choice}
+            </>
+          ) : (
+            <Typography>
+              No instrument is connected to the server, and this job has no recording to play again. Import
+              one, or start the server with LETTURA_METER set to the address of a meter.
+            </Typography>
+          )}
         </Box>
-      ) : (
-        <Typography sx={{ p: 2 }}>
-          No instrument is connected to the server, and this job has no recording to play again. Import one,
-          or start the server with LETTURA_METER set to the address of a meter.
-        </Typography>
       )}
     </Box>
   );

@@ -23,6 +23,8 @@ export interface RestTableProps {
   unit: string;
   profile: SensorProfile;
   pressureUnit: PressureUnit;
+  /** Whether another channel is the reference. */
+  referenceRecorded: boolean;
   marks: readonly SweepMark[];
   onShow: (stretch: View) => void;
 }
@@ -30,7 +32,16 @@ export interface RestTableProps {
 const MOST_SHOWN = 24;
 
 /** Every level at which the signal stood: what a meter would have shown there, and what was expected. */
-export function RestTable({ ask, channel, unit, profile, pressureUnit, marks, onShow }: RestTableProps) {
+export function RestTable({
+  ask,
+  channel,
+  unit,
+  profile,
+  pressureUnit,
+  referenceRecorded,
+  marks,
+  onShow,
+}: RestTableProps) {
   const [rests, setRests] = useState<readonly Plateau[]>([]);
   useEffect(() => {
     let current = true;
@@ -87,7 +98,10 @@ export function RestTable({ ask, channel, unit, profile, pressureUnit, marks, on
       </Table>
       {profile.transfer.form === 'ratiometric' && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          Worked out at a reference of {profile.nominalReferenceVolts.toFixed(2)} V, which is assumed here.
+          Worked out at a reference of {profile.nominalReferenceVolts.toFixed(2)} V
+          {referenceRecorded
+            ? ': the one that was recorded is not counted in here.'
+            : ', which is assumed: none was recorded.'}
         </Typography>
       )}
       {rests.length > MOST_SHOWN && (

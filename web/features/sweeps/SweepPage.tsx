@@ -300,6 +300,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               unit={channels[signal]?.unit ?? ''}
               profile={sheet.sensor.profile}
               pressureUnit={units.absolute}
+              referenceRecorded={channels.some(({ use }) => use === 'reference')}
               marks={marks}
               onShow={to.show}
             />
