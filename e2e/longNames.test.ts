@@ -27,7 +27,7 @@ async function staysInside(where: string): Promise<void> {
     document.documentElement.scrollWidth,
     document.documentElement.clientWidth,
   ]);
-  expect(wide, where).toBeLessThanOrEqual(room!);
+  expect(wide, where).toBeLessThanOrEqual(room);
 }
 
 test.each([

@@ -106,7 +106,7 @@ export function themeNamed(name: ThemeName): Theme {
       MuiCssBaseline: {
         styleOverrides: {
           // A part number of a hundred characters without a blank breaks rather than the screen does.
-          body: { fontVariantNumeric: 'tabular-nums', overflowWrap: 'anywhere' },
+          body: { fontVariantNumeric: 'tabular-nums', overflowWrap: 'break-word' },
           ':focus-visible': { outline: `3px solid ${c.primary}`, outlineOffset: 2 },
         },
       },

@@ -105,8 +105,18 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
         ))}
       </TextField>
       <Pair>
-        {field('lowest', pressure ? `Scale from, ${unit} (vacuum is negative)` : 'Range from')}
-        {field('highest', pressure ? `Scale to, ${unit}` : 'Range to')}
+        {field(
+          'lowest',
+          pressure
+            ? `Scale from, ${unit} (vacuum is negative)`
+            : text.sort === 'meter'
+              ? 'Range from, V'
+              : 'Range from',
+        )}
+        {field(
+          'highest',
+          pressure ? `Scale to, ${unit}` : text.sort === 'meter' ? 'Range to, V' : 'Range to',
+        )}
       </Pair>
       {text.sort === 'meter' && (
         <>

@@ -69,7 +69,7 @@ export default function InstrumentsPage() {
                     {saved}
                   </Alert>
                 )}
-                <Box sx={{ overflowX: 'auto' }}>
+                <Box sx={{ overflowX: 'auto', position: 'relative' }}>
                   <Table size="small" aria-label="Instruments">
                     <TableHead>
                       <TableRow>
@@ -109,7 +109,7 @@ function Row({ one, unit, today, onOpen }: RowProps) {
   const overdue = calibrationOverdue(one, today);
   return (
     <TableRow sx={{ opacity: one.retired ? 0.75 : 1 }}>
-      <TableCell component="th" scope="row">
+      <TableCell component="th" scope="row" sx={{ minWidth: 150, overflowWrap: 'anywhere' }}>
         <Box sx={{ fontWeight: 650 }}>{one.name}</Box>
         {SORT_WORDS[one.sort]}
         {one.retired ? ', no longer in use' : ''}

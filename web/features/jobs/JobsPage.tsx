@@ -125,6 +125,8 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
         borderColor: 'sheet.rule',
         borderRadius: 1,
         overflowX: 'auto',
+        // Words for the ear alone stand apart, and would widen the page from a column out of sight.
+        position: 'relative',
       }}
     >
       <Table aria-label="Jobs" size="small">
@@ -146,7 +148,7 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
         <TableBody>
           {rows.map(({ job, vehicleName, sensorName, readingCount, verdict }) => (
             <TableRow key={job.id} hover>
-              <TableCell sx={{ minWidth: 190 }}>
+              <TableCell sx={{ minWidth: 190, overflowWrap: 'anywhere' }}>
                 <MuiLink
                   component={Link}
                   to={`/jobs/${job.id}`}
@@ -155,7 +157,6 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
                     color: 'text.primary',
                     display: 'inline-block',
                     pt: 1,
-                    overflowWrap: 'anywhere',
                   }}
                 >
                   {vehicleName}

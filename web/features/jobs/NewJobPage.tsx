@@ -73,6 +73,7 @@ export default function NewJobPage() {
           maxWidth: 860,
           mx: { xs: 2, md: 'auto' },
           display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
           gap: 2,
           bgcolor: 'background.paper',
           border: 1,
@@ -92,7 +93,7 @@ export default function NewJobPage() {
             aria-label="New job"
             noValidate
             onSubmit={(event) => void handleSubmit(submit)(event)}
-            sx={{ display: 'grid', gap: 2 }}
+            sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}
           >
             <Controller
               name="vehicleName"
@@ -151,7 +152,10 @@ export default function NewJobPage() {
                 helperText={errors.litres?.message ?? 'A flow meter is judged by it. Kept with the job.'}
               />
             )}
-            <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1 }}>
+            <Box
+              component="fieldset"
+              sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}
+            >
               <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
                 Ambient pressure (can be given later)
               </Typography>

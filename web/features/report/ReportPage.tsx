@@ -43,7 +43,14 @@ function Report({ sheet }: { sheet: Sheet }) {
   return (
     <Box
       component="main"
-      sx={{ maxWidth: 900, mx: 'auto', p: 3, bgcolor: 'background.paper', minHeight: '100vh' }}
+      sx={{
+        maxWidth: 900,
+        mx: 'auto',
+        p: 3,
+        bgcolor: 'background.paper',
+        minHeight: '100vh',
+        '@media screen': { overflowX: 'auto' },
+      }}
     >
       <Box sx={{ display: 'flex', gap: 1, mb: 2, '@media print': { display: 'none' } }}>
         <Button component={Link} to={`/jobs/${job.id}`} variant="outlined">

@@ -54,7 +54,11 @@ export default function SensorsPage() {
           sx={{
             p: 2,
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '230px minmax(0, 1fr)', md: '290px minmax(0, 1fr)' },
+            gridTemplateColumns: {
+              xs: 'minmax(0, 1fr)',
+              sm: '230px minmax(0, 1fr)',
+              md: '290px minmax(0, 1fr)',
+            },
             gap: 2,
             maxWidth: 1240,
             mx: 'auto',
@@ -69,6 +73,7 @@ export default function SensorsPage() {
               p: 1.5,
               alignSelf: 'start',
               display: 'grid',
+              gridTemplateColumns: 'minmax(0, 1fr)',
               gap: 1,
             }}
           >
@@ -126,6 +131,8 @@ export default function SensorsPage() {
               borderRadius: 1,
               p: 2,
               minWidth: 0,
+              overflowX: 'auto',
+              position: 'relative',
             }}
           >
             {facts}

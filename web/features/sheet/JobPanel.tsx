@@ -117,7 +117,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
       aria-label="Job details"
       noValidate
       onSubmit={(event) => void handleSubmit((details) => save(details))(event)}
-      sx={{ display: 'grid', gap: 1.5, maxWidth: 720 }}
+      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5, maxWidth: 720 }}
     >
       <Typography variant="body2">
         Sensor: <strong>{sensor.name}</strong>, version {sensor.version} ({sensor.source}). The maker’s data

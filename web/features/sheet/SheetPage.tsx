@@ -223,7 +223,7 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               simulated={job.bench !== undefined}
               onChoose={show}
             />
-            <Box role="tabpanel" aria-label={section} sx={{ pt: 1 }}>
+            <Box role="tabpanel" aria-label={section} sx={{ pt: 1, overflowX: 'auto', position: 'relative' }}>
               <SheetSection
                 section={section}
                 sheet={sheet}
