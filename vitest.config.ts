@@ -1,5 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
+/** The same cases in every run: what a run finds, the next one finds as well. */
+const setupFiles = ['scripts/seededProperties.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -13,11 +16,18 @@ export default defineConfig({
             'scripts/**/*.test.ts',
           ],
           testTimeout: 60_000,
+          setupFiles,
         },
       },
-      { test: { name: 'web', include: ['web/**/*.test.ts'] } },
+      { test: { name: 'web', include: ['web/**/*.test.ts'], setupFiles } },
       {
-        test: { name: 'server', include: ['server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          setupFiles,
+        },
       },
       {
         // After the others, so that no browser waits for a core; two at a time, since most of their time is waiting.

@@ -1,5 +1,5 @@
-import type { MachineState, Lane } from '@lettura/core/evidence';
-import type { WiringSpec } from '@lettura/core/wiring';
+import type { MachineState, Lane } from '@lettura/core/machine/places';
+import type { WiringSpec } from '@lettura/core/machine/wiring';
 import type { CaseLetter } from './practiceCases.ts';
 import type { BenchSensor } from './sensors/usualSensor.ts';
 

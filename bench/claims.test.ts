@@ -1,12 +1,13 @@
-import { isPlain, type AnyEvidence, type MachineState, type Target } from '@lettura/core/evidence';
-import { expectedReading } from '@lettura/core/expectation';
-import { movedState } from '@lettura/core/family';
-import { ambientFrom } from '@lettura/core/quantity';
-import { comparisonsIn, expectationContext, findingsIn, type CaseFile } from '@lettura/core/reasoning';
-import { NORMAL_RETURN_VOLTS } from '@lettura/core/supply';
-import { weighJob, type JobWeighing } from '@lettura/core/weighing';
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { type MachineState, type Target } from '@lettura/core/machine/places';
+import { expectedReading } from '@lettura/core/judge/expectation';
+import { movedState } from '@lettura/core/machine/family';
+import { ambientFrom } from '@lettura/core/measure/quantity';
+import { comparisonsIn, expectationContext, findingsIn, type CaseFile } from '@lettura/core/judge/checks';
+import { NORMAL_RETURN_VOLTS } from '@lettura/core/machine/limits';
+import { weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
-import { exampleCase } from '../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../core/judge/checks/exampleCase.ts';
 import {
   CASE_LETTERS,
   liveData,

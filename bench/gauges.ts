@@ -1,6 +1,6 @@
-import { fromKpa, isPressure, toKpa } from '@lettura/core/quantity';
-import { COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
-import type { GaugeTap, MachineState } from '@lettura/core/evidence';
+import { fromKpa, isPressure, toKpa } from '@lettura/core/measure/quantity';
+import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import type { GaugeTap, MachineState } from '@lettura/core/machine/places';
 import { seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 

@@ -1,4 +1,4 @@
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 
 /** What a hand moves: per cent of a travel, or a pump's pressure; nothing done is zero of either. */
 function levelOf({ stimulus }: MachineState): number {

@@ -1,4 +1,4 @@
-import { NO_HARNESS_WORK, type MachineState } from '@lettura/core/evidence';
+import { NO_HARNESS_WORK, type MachineState } from '@lettura/core/machine/places';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,

@@ -1,7 +1,7 @@
-import { keyOn, type MachineState } from '@lettura/core/evidence';
-import { liveDataStep } from '@lettura/core/family';
-import { isComplainedOf, limitsOf, pairSeen } from '@lettura/core/code';
-import { signalBand, valueAtNominal } from '@lettura/core/transfer';
+import { keyOn, type MachineState } from '@lettura/core/machine/places';
+import { liveDataStep } from '@lettura/core/machine/family';
+import { isComplainedOf, limitsOf, pairSeen } from '@lettura/core/record/code';
+import { signalBand, valueAtNominal } from '@lettura/core/measure/transfer';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** What the control unit believes, and what it complains of. */

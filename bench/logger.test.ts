@@ -1,4 +1,4 @@
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import { expect, test } from 'vitest';
 import { machineById, simulatedMachine, SimulatedHand, SimulatedLogger, surroundingsOf } from './index.ts';
 

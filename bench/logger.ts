@@ -1,6 +1,6 @@
-import type { Lane, MachineState } from '@lettura/core/evidence';
-import { shownUnit } from '@lettura/core/quantity';
-import type { ChannelUse } from '@lettura/core/sweep';
+import type { Lane, MachineState } from '@lettura/core/machine/places';
+import { shownUnit } from '@lettura/core/measure/quantity';
+import type { ChannelUse } from '@lettura/core/recording/sweep';
 import { liveData } from './liveData.ts';
 import { normalDeviate, seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';

@@ -1,5 +1,5 @@
-import { standardCode } from '@lettura/core/code';
-import { OBSERVATION_IDS } from '@lettura/core/observation';
+import { standardCode } from '@lettura/core/record/code';
+import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import { expect, test } from 'vitest';
 import { caseFault, looksRight, MACHINES, simulatedMachine, surroundingsOf } from './index.ts';
 

@@ -1,8 +1,8 @@
-import type { ObservationId, PlainLookId } from '@lettura/core/observation';
-import { CODE_LOOKS, isCodeLook } from '@lettura/core/observation';
-import { isComplainedOf, limitsOf, type Complaint } from '@lettura/core/code';
-import type { MachineState } from '@lettura/core/evidence';
-import type { Fault } from '@lettura/core/fault';
+import type { ObservationId, PlainLookId } from '@lettura/core/record/observation';
+import { CODE_LOOKS, isCodeLook } from '@lettura/core/record/observation';
+import { isComplainedOf, limitsOf, type Complaint } from '@lettura/core/record/code';
+import type { MachineState } from '@lettura/core/machine/places';
+import type { Fault } from '@lettura/core/machine/fault';
 import { liveData } from './liveData.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 

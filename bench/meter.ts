@@ -1,6 +1,6 @@
-import { keyOn, type MachineState, type ProbePoint } from '@lettura/core/evidence';
-import { LIVE_CIRCUIT } from '@lettura/core/rig';
-import { COMMON_METER, meterLimitVolts } from '@lettura/core/uncertainty';
+import { keyOn, type MachineState, type ProbePoint } from '@lettura/core/machine/places';
+import { LIVE_CIRCUIT } from '@lettura/core/machine/rig';
+import { COMMON_METER, meterLimitVolts } from '@lettura/core/measure/uncertainty';
 import { normalDeviate, seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 

@@ -1,8 +1,9 @@
-import type { Lane, MachineState, OhmsReading, ProbePoint } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { weighInStages, weighJob, type JobWeighing } from '@lettura/core/weighing';
+import type { OhmsReading } from '@lettura/core/record/evidence';
+import type { Lane, MachineState, ProbePoint } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { weighInStages, weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
-import { exampleCase } from '../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../core/judge/checks/exampleCase.ts';
 import { MACHINES } from './index.ts';
 import { seededRandom } from './random.ts';
 

@@ -1,5 +1,5 @@
-import { NO_HARNESS_WORK, type Lane, type MachineState } from '@lettura/core/evidence';
-import type { PlugTest } from '@lettura/core/wireFinder';
+import { NO_HARNESS_WORK, type Lane, type MachineState } from '@lettura/core/machine/places';
+import type { PlugTest } from '@lettura/core/judge/wireFinder';
 import { seededRandom } from './random.ts';
 import { ohmsDisplay } from './meter.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';

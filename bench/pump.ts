@@ -1,4 +1,4 @@
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import { seededRandom } from './random.ts';
 
 /** One pump in five does not hold what it was set to. */

@@ -1,6 +1,6 @@
-import { expectedAirflowGramsPerSecond } from '@lettura/core/airflow';
-import type { EngineState } from '@lettura/core/evidence';
-import { saturationKpaAbs } from '@lettura/core/refrigerant';
+import { expectedAirflowGramsPerSecond } from '@lettura/core/measure/airflow';
+import type { EngineState } from '@lettura/core/machine/places';
+import { saturationKpaAbs } from '@lettura/core/measure/refrigerant';
 import type { BenchMachine, Surroundings } from './benchMachine.ts';
 
 type Quantity = BenchMachine['quantity'];

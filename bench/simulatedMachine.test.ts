@@ -4,9 +4,9 @@ import {
   NO_HARNESS_WORK,
   type Attachment,
   type MachineState,
-} from '@lettura/core/evidence';
-import { FAMILY_IDS } from '@lettura/core/family';
-import { faultKind, faultOf, type Fault } from '@lettura/core/fault';
+} from '@lettura/core/machine/places';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
+import { faultKind, faultOf, type Fault } from '@lettura/core/machine/fault';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,

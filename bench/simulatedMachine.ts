@@ -4,9 +4,16 @@ import {
   type MachineState,
   type ProbePoint,
   type Lane,
-} from '@lettura/core/evidence';
-import { effectsOf, faultKind, faultOf, valueMet, type Effect, type Fault } from '@lettura/core/fault';
-import { Rig } from '@lettura/core/rig';
+} from '@lettura/core/machine/places';
+import {
+  effectsOf,
+  faultKind,
+  faultOf,
+  valueMet,
+  type Effect,
+  type Fault,
+} from '@lettura/core/machine/fault';
+import { Rig } from '@lettura/core/machine/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';

@@ -1,5 +1,5 @@
-import type { MachineState } from '@lettura/core/evidence';
-import type { ChannelUse, Recording } from '@lettura/core/sweep';
+import type { MachineState } from '@lettura/core/machine/places';
+import type { ChannelUse, Recording } from '@lettura/core/recording/sweep';
 import { SimulatedLogger } from './logger.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 

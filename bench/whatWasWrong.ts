@@ -1,4 +1,4 @@
-import type { Fault } from '@lettura/core/fault';
+import type { Fault } from '@lettura/core/machine/fault';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** Told after the verdict is recorded. */

@@ -1,5 +1,5 @@
-import type { Lane } from '@lettura/core/evidence';
-import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
+import type { Lane } from '@lettura/core/machine/places';
+import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/machine/fault';
 import {
   findWires,
   roleOf,
@@ -7,7 +7,7 @@ import {
   type PlugReading,
   type PlugTest,
   type TerminalCount,
-} from '@lettura/core/wireFinder';
+} from '@lettura/core/judge/wireFinder';
 import { expect, test } from 'vitest';
 import {
   measureTerminal,

@@ -1,10 +1,16 @@
-import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
-import type { ObservationMade } from '@lettura/core/observation';
-import { ambientFrom } from '@lettura/core/quantity';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { judge, missingProof, weigherFor, type Candidate, type Judgement } from '@lettura/core/weighing';
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import type { ObservationMade } from '@lettura/core/record/observation';
+import { ambientFrom } from '@lettura/core/measure/quantity';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import {
+  judge,
+  missingProof,
+  weigherFor,
+  type Candidate,
+  type Judgement,
+} from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
-import { exampleCase } from '../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../core/judge/checks/exampleCase.ts';
 import {
   barometerDisplay,
   BRILL_P4,

@@ -1,8 +1,9 @@
-import { isPlain, type AnyEvidence, type MachineState } from '@lettura/core/evidence';
-import { ambientFrom, type PressureUnit } from '@lettura/core/quantity';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { type MachineState } from '@lettura/core/machine/places';
+import { ambientFrom, type PressureUnit } from '@lettura/core/measure/quantity';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
+import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
 import { isWithdrawn, type RecordingInfo } from './recordings.ts';

@@ -1,8 +1,8 @@
-import { decisionsFor, hypothesesFor } from '@lettura/core/weighing';
-import { LANES } from '@lettura/core/evidence';
-import { FAMILY_IDS } from '@lettura/core/family';
-import { MPX4115A } from '@lettura/core/transfer';
-import { wiringFor } from '@lettura/core/wiring';
+import { decisionsFor, hypothesesFor } from '@lettura/core/judge/weighing';
+import { LANES } from '@lettura/core/machine/places';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
+import { MPX4115A } from '@lettura/core/measure/transfer';
+import { wiringFor } from '@lettura/core/machine/wiring';
 import { SHARED } from './testRecord.ts';
 import { expect, test } from 'vitest';
 import {

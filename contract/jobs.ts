@@ -1,5 +1,5 @@
-import { CIRCUMSTANCE_IDS, MOST_PRIOR, usualPriors } from '@lettura/core/starting';
-import { causeTitle } from '@lettura/core/weighing';
+import { CIRCUMSTANCE_IDS, MOST_PRIOR, usualPriors } from '@lettura/core/judge/priors';
+import { causeTitle } from '@lettura/core/judge/weighing';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { reading } from './readings.ts';

@@ -1,4 +1,4 @@
-import { ENGINE_STATES, LANES, PLACES, PLUG_STATES, type MachineState } from '@lettura/core/evidence';
+import { ENGINE_STATES, LANES, PLACES, PLUG_STATES, type MachineState } from '@lettura/core/machine/places';
 import { z } from 'zod';
 import { id } from './ids.ts';
 

@@ -1,11 +1,11 @@
-import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/evidence';
-import { OBSERVATION_IDS } from '@lettura/core/observation';
+import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
+import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,
   MEASURAND_NAMES,
   PRESSURE_BASES,
-} from '@lettura/core/quantity';
+} from '@lettura/core/measure/quantity';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { machineState, probePoint } from './machineState.ts';

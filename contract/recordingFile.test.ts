@@ -1,5 +1,5 @@
-import { recordingJson } from '@lettura/core/recordingFile';
-import type { Recording } from '@lettura/core/sweep';
+import { recordingJson } from '@lettura/core/recording/file';
+import type { Recording } from '@lettura/core/recording/sweep';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { readRecordingFile } from './index.ts';

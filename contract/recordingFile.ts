@@ -1,6 +1,6 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
-import { RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from '@lettura/core/recordingFile';
-import type { Recording } from '@lettura/core/sweep';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from '@lettura/core/recording/file';
+import type { Recording } from '@lettura/core/recording/sweep';
 import { z } from 'zod';
 import { MOST_CHANNELS, MOST_SAMPLES, recordingInfo } from './recordings.ts';
 

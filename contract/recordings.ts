@@ -1,5 +1,5 @@
-import { PRESSURE_BASES } from '@lettura/core/quantity';
-import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/sweep';
+import { PRESSURE_BASES } from '@lettura/core/measure/quantity';
+import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/recording/sweep';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
 import { plainText } from './text.ts';

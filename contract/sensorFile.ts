@@ -1,4 +1,4 @@
-import { fail, ok, type Problem } from '@lettura/core/problem';
+import { fail, ok, type Problem } from '@lettura/core/measure/problem';
 import { z } from 'zod';
 import { fileSensor, type Sensor } from './sensors.ts';
 

@@ -1,7 +1,7 @@
-import type { Companion } from '@lettura/core/companion';
-import { THREE_WIRES, type Lane } from '@lettura/core/evidence';
-import type { PairLaw } from '@lettura/core/positionPair';
-import type { ThermistorLaw } from '@lettura/core/thermistor';
+import type { Companion } from '@lettura/core/measure/companion';
+import { THREE_WIRES, type Lane } from '@lettura/core/machine/places';
+import type { PairLaw } from '@lettura/core/measure/positionPair';
+import type { ThermistorLaw } from '@lettura/core/measure/thermistor';
 import { z } from 'zod';
 import { plainText } from './text.ts';
 

@@ -1,12 +1,12 @@
-import { FAMILY_IDS } from '@lettura/core/family';
-import { MEASURAND_NAMES } from '@lettura/core/quantity';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
+import { MEASURAND_NAMES } from '@lettura/core/measure/quantity';
 import {
   BIASES,
   HOT_ELEMENT_EXPONENTS,
   isCurve,
   isMonotonePolynomial,
   type SensorProfile,
-} from '@lettura/core/transfer';
+} from '@lettura/core/measure/transfer';
 import { z } from 'zod';
 import { id } from './ids.ts';
 import { companion, pins } from './sensorParts.ts';

@@ -1,5 +1,5 @@
-import type { AmbientSource } from '@lettura/core/quantity';
-import { MPX4250A } from '@lettura/core/transfer';
+import type { AmbientSource } from '@lettura/core/measure/quantity';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import type { Reading } from './index.ts';
 
 const uuid = (n: number): string => `01935a00-0000-7000-8000-${String(n).padStart(12, '0')}`;

@@ -2,6 +2,18 @@
 import { cruise } from 'dependency-cruiser';
 import { root } from './run.mjs';
 
+/** A room may use those before it, and none after. */
+const CORE_ROOMS = ['measure', 'machine', 'record', 'recording', 'judge'];
+/** The order of the work: a case file passes each once. */
+const WEIGHING_ROOMS = [
+  'hypotheses',
+  'prediction',
+  'likelihood',
+  'posterior',
+  'outlook',
+  'gate',
+  'explanation',
+];
 const FOLDERS = ['core', 'bench', 'contract', 'server', 'web', 'e2e'];
 const ALLOWED = {
   core: [],
@@ -11,10 +23,22 @@ const ALLOWED = {
   web: ['core', 'bench', 'contract'],
   e2e: ['core', 'bench', 'contract'],
 };
+/** A test may build its case with what comes later. */
+const TESTS = '\\.test\\.ts$';
 /** With fewer modules than this the tool has not understood the sources, and its silence means nothing. */
 const LEAST_MODULES = 100;
 
+const inOrder = (folder, rooms) =>
+  rooms.slice(0, -1).map((room, i) => ({
+    name: `${room}-uses-only-rooms-before-it`,
+    severity: 'error',
+    from: { path: `^${folder}/${room}/`, pathNot: TESTS },
+    to: { path: `^${folder}/(${rooms.slice(i + 1).join('|')})/` },
+  }));
+
 const forbidden = [
+  ...inOrder('core', CORE_ROOMS),
+  ...inOrder('core/judge/weighing', WEIGHING_ROOMS),
   { name: 'no-ring', severity: 'error', from: {}, to: { circular: true } },
   ...FOLDERS.map((from) => ({
     name: `${from}-imports-only-what-it-may`,

@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
-import { weighJob, type JobWeighing } from '@lettura/core/weighing';
+import { weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { afterAll, expect, test } from 'vitest';
-import { EXAMPLE_PROFILE } from '../core/reasoning/exampleCase.ts';
+import { EXAMPLE_PROFILE } from '../core/judge/checks/exampleCase.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'lettura-weigh-'));
 afterAll(() => rmSync(folder, { recursive: true }));

@@ -1,7 +1,7 @@
 // npm run -s weigh -- job.json: weighs a job as the API gives it (GET /api/jobs/{id}) by its circuit: verdict, causes with their reasons, what to read next.
 import { readFileSync } from 'node:fs';
 import { caseFileOf, jobSheet, lanesOf, type JobSheet } from '@lettura/contract';
-import { weighJob } from '@lettura/core/weighing';
+import { weighJob } from '@lettura/core/judge/weighing';
 import { z } from 'zod';
 
 function stop(message: string): never {

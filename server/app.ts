@@ -6,7 +6,7 @@ import {
   openApi,
   sensorFileSchema,
 } from '@lettura/contract';
-import { fail, ok } from '@lettura/core/problem';
+import { fail, ok } from '@lettura/core/measure/problem';
 import { sql } from 'drizzle-orm';
 import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';

@@ -1,5 +1,5 @@
-import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/transfer';
-import { wiringFor } from '@lettura/core/wiring';
+import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/measure/transfer';
+import { wiringFor } from '@lettura/core/machine/wiring';
 import type { BenchMachine } from '../benchMachine.ts';
 import { manifold } from '../quantities.ts';
 import type { BenchSensor } from '../sensors/usualSensor.ts';

@@ -1,5 +1,5 @@
-import type { Lane } from '@lettura/core/evidence';
-import { wiringFor } from '@lettura/core/wiring';
+import type { Lane } from '@lettura/core/machine/places';
+import { wiringFor } from '@lettura/core/machine/wiring';
 import type { BenchMachine } from '../benchMachine.ts';
 import {
   airFlow,

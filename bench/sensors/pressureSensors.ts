@@ -1,4 +1,4 @@
-import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/transfer';
+import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/measure/transfer';
 import { INVENTED, linear, profileOf, ratiometric, type BenchSensor } from './usualSensor.ts';
 
 /** Invented pressure sensors of the demo workshop, over every family that measures a pressure, by the number that they ship under. */

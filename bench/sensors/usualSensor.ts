@@ -1,7 +1,7 @@
-import type { Lane } from '@lettura/core/evidence';
-import type { Companion } from '@lettura/core/companion';
-import type { FamilyId } from '@lettura/core/family';
-import type { SensorProfile, TransferFunction } from '@lettura/core/transfer';
+import type { Lane } from '@lettura/core/machine/places';
+import type { Companion } from '@lettura/core/measure/companion';
+import type { FamilyId } from '@lettura/core/machine/family';
+import type { SensorProfile, TransferFunction } from '@lettura/core/measure/transfer';
 
 /** A sensor of the demo workshop, as the library has it. */
 export interface BenchSensor {

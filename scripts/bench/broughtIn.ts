@@ -1,8 +1,8 @@
 import { simulatedMachine, surroundingsOf, type BenchMachine, type SimulatedMachine } from '@lettura/bench';
-import type { MachineState } from '@lettura/core/evidence';
-import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/fault';
-import { NOTHING, usualPriors } from '@lettura/core/starting';
-import { drivenStates } from '@lettura/core/weighing';
+import type { MachineState } from '@lettura/core/machine/places';
+import { FAULT_KINDS, faultOf, type Fault } from '@lettura/core/machine/fault';
+import { NOTHING, usualPriors } from '@lettura/core/judge/priors';
+import { drivenStates } from '@lettura/core/judge/weighing';
 
 /** A random fault: its kind by how common it is, its site and size evenly. */
 function randomFault(machine: BenchMachine, random: () => number): Fault | undefined {

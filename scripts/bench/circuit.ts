@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Network, clamp, limitedSupply, type ResistorId } from '@lettura/core/circuit';
+import { Network, clamp, limitedSupply, type ResistorId } from '@lettura/core/machine/circuit';
 
 export interface CircuitRatios {
   microseconds: number;

@@ -1,4 +1,4 @@
-import { MPX4250A, pchip, valuesFromSignals, type SensorProfile } from '@lettura/core/transfer';
+import { MPX4250A, pchip, valuesFromSignals, type SensorProfile } from '@lettura/core/measure/transfer';
 
 const SAMPLES = 10_000_000;
 const ROUNDS = 7;

@@ -1,7 +1,8 @@
 import { MACHINES, type BenchMachine, type BenchSweep, type SimulatedMachine } from '@lettura/bench';
-import { isPlain, type AnyEvidence, type Lane } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { analyseSweep } from '@lettura/core/sweep';
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { type Lane } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { analyseSweep } from '@lettura/core/recording/sweep';
 import {
   candidatesFor,
   judgementOn,
@@ -13,7 +14,7 @@ import {
   Weigher,
   type Candidate,
   type Judgement,
-} from '@lettura/core/weighing';
+} from '@lettura/core/judge/weighing';
 import { broughtIn } from './broughtIn.ts';
 import { openedCase } from './openedCase.ts';
 import { codesNoted, read, shownBy } from './technician.ts';

@@ -1,4 +1,4 @@
-import { transferFromPoints, type CurvePoint, type ShapeChoice } from '@lettura/core/transfer';
+import { transferFromPoints, type CurvePoint, type ShapeChoice } from '@lettura/core/measure/transfer';
 
 export interface FitRatio {
   form: ShapeChoice['form'];

@@ -3,9 +3,9 @@ import { closeSync, mkdtempSync, openSync, readSync, rmSync, statSync, writeFile
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { layoutOf, NumberScanner } from '@lettura/core/recordingFile';
-import { analyseSweep, type SweepContext } from '@lettura/core/sweep';
-import { MPX4250A, valuesFromSignals } from '@lettura/core/transfer';
+import { layoutOf, NumberScanner } from '@lettura/core/recording/file';
+import { analyseSweep, type SweepContext } from '@lettura/core/recording/sweep';
+import { MPX4250A, valuesFromSignals } from '@lettura/core/measure/transfer';
 
 const ROWS = 1_000_000;
 const ROUNDS = 5;

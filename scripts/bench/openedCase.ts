@@ -1,8 +1,8 @@
 import { barometerDisplay, type SimulatedMachine } from '@lettura/bench';
-import { ambientFrom } from '@lettura/core/quantity';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { USUAL_WEIGHTS } from '@lettura/core/starting';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/uncertainty';
+import { ambientFrom } from '@lettura/core/measure/quantity';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
+import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 
 /** The job of a machine before anything is read but the barometer and the codes. */
 export function openedCase(one: SimulatedMachine, codes: readonly string[]): CaseFile {

@@ -1,7 +1,7 @@
 import { MACHINES, simulatedMachine, surroundingsOf } from '@lettura/bench';
-import { FAULT_KINDS, faultOf } from '@lettura/core/fault';
-import { NOTHING, usualPriors } from '@lettura/core/starting';
-import { MISTAKEN_SHARE } from '@lettura/core/weighing';
+import { FAULT_KINDS, faultOf } from '@lettura/core/machine/fault';
+import { NOTHING, usualPriors } from '@lettura/core/judge/priors';
+import { MISTAKEN_SHARE } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
 import { broughtIn } from './broughtIn.ts';
 import { codesNoted, read } from './technician.ts';

@@ -8,9 +8,10 @@ import {
   type BenchSweep,
   type SimulatedMachine,
 } from '@lettura/bench';
-import { keyOn, type AnyEvidence, type MachineState } from '@lettura/core/evidence';
-import type { ObservationId, ObservationMade } from '@lettura/core/observation';
-import { drivenStates, MISTAKEN_SHARE, type Candidate } from '@lettura/core/weighing';
+import { type AnyEvidence } from '@lettura/core/record/evidence';
+import { keyOn, type MachineState } from '@lettura/core/machine/places';
+import type { ObservationId, ObservationMade } from '@lettura/core/record/observation';
+import { drivenStates, MISTAKEN_SHARE, type Candidate } from '@lettura/core/judge/weighing';
 
 type Taken = AnyEvidence | ObservationMade | BenchSweep;
 

@@ -1,6 +1,6 @@
 import { MACHINES, simulatedMachine, surroundingsOf } from '@lettura/bench';
-import { isPlain, type AnyEvidence } from '@lettura/core/evidence';
-import { candidatesFor, weighInStages } from '@lettura/core/weighing';
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { candidatesFor, weighInStages } from '@lettura/core/judge/weighing';
 import { openedCase } from './openedCase.ts';
 import { read } from './technician.ts';
 

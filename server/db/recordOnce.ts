@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import type { Recorded } from '../http/serve.ts';
 
 /**

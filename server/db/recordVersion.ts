@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import type { Recorded } from '../http/serve.ts';
 import { recordOnce } from './recordOnce.ts';
 

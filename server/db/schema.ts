@@ -1,4 +1,4 @@
-import type { AmbientSource } from '@lettura/core/quantity';
+import type { AmbientSource } from '@lettura/core/measure/quantity';
 import type {
   EngineState,
   GaugeTap,
@@ -8,12 +8,12 @@ import type {
   PlugState,
   ProbePoint,
   Stimulus,
-} from '@lettura/core/evidence';
-import type { ObservationId } from '@lettura/core/observation';
-import type { Companion } from '@lettura/core/companion';
-import type { FamilyId } from '@lettura/core/family';
-import type { Measurand, PressureBasis } from '@lettura/core/quantity';
-import type { SensorProfile } from '@lettura/core/transfer';
+} from '@lettura/core/machine/places';
+import type { ObservationId } from '@lettura/core/record/observation';
+import type { Companion } from '@lettura/core/measure/companion';
+import type { FamilyId } from '@lettura/core/machine/family';
+import type { Measurand, PressureBasis } from '@lettura/core/measure/quantity';
+import type { SensorProfile } from '@lettura/core/measure/transfer';
 import type {
   Instrument,
   InstrumentSort,

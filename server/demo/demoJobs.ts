@@ -1,5 +1,5 @@
-import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/evidence';
-import type { AmbientSource } from '@lettura/core/quantity';
+import type { EngineState, GaugeTap, Lane, Place, PlugState, Stimulus } from '@lettura/core/machine/places';
+import type { AmbientSource } from '@lettura/core/measure/quantity';
 import type { CaseLetter } from '@lettura/bench';
 
 type Reading =

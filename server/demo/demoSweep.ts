@@ -1,7 +1,7 @@
 import { deflateRawSync } from 'node:zlib';
 import { machineById, practiceMachine, recordSweep } from '@lettura/bench';
 import type { NewRecording } from '@lettura/contract';
-import { analyseSweep } from '@lettura/core/sweep';
+import { analyseSweep } from '@lettura/core/recording/sweep';
 import { v7 } from 'uuid';
 import type { DemoJob } from './demoJobs.ts';
 

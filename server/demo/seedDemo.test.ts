@@ -1,5 +1,5 @@
 import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
-import { weighJob } from '@lettura/core/weighing';
+import { weighJob } from '@lettura/core/judge/weighing';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { testServer } from '../testServer.ts';
 import { DEMO_JOBS } from './demoJobs.ts';

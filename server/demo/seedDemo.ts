@@ -1,6 +1,6 @@
 import { newReading, type NewReading } from '@lettura/contract';
-import { toKpa } from '@lettura/core/quantity';
-import type { MachineState } from '@lettura/core/evidence';
+import { toKpa } from '@lettura/core/measure/quantity';
+import type { MachineState } from '@lettura/core/machine/places';
 import { count } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../db/connect.ts';

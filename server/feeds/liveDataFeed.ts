@@ -1,5 +1,5 @@
 import type { FeedInfo } from '@lettura/contract';
-import { LIVE_ITEMS, readFrame } from '@lettura/core/recordingFile';
+import { LIVE_ITEMS, readFrame } from '@lettura/core/recording/file';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';

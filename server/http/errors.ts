@@ -1,4 +1,4 @@
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { z } from 'zod';

@@ -1,5 +1,5 @@
 import { problemType, type ProblemDetails } from '@lettura/contract';
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 import type { Response } from 'express';
 
 const STATUS = {

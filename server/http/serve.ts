@@ -1,5 +1,5 @@
 import { pathParameters, type Endpoint } from '@lettura/contract';
-import type { Result } from '@lettura/core/problem';
+import type { Result } from '@lettura/core/measure/problem';
 import type { Router } from 'express';
 import type { z } from 'zod';
 import { storable } from './storable.ts';

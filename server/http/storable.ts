@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 
 /** A file of two thousand sensors has some hundred thousand values. */
 const MOST_VALUES = 1_000_000;

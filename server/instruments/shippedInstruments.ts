@@ -1,6 +1,6 @@
 import { newInstrument } from '@lettura/contract';
-import { fromKpa, toKpa } from '@lettura/core/quantity';
-import { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from '@lettura/core/uncertainty';
+import { fromKpa, toKpa } from '@lettura/core/measure/quantity';
+import { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
 import type { Database } from '../db/connect.ts';
 import { instrumentTable } from '../db/schema.ts';
 

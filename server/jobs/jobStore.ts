@@ -1,5 +1,5 @@
 import { instrumentsNamed, type Job, type JobSheet, type JobSummary, type NewJob } from '@lettura/contract';
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { and, count, desc, eq, ne, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { jobChange } from '@lettura/contract';

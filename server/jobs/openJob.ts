@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { jobTable } from '../db/schema.ts';

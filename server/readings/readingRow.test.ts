@@ -1,6 +1,6 @@
 import type { Reading } from '@lettura/contract';
-import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/evidence';
-import { PRESSURE_BASES } from '@lettura/core/quantity';
+import { ENGINE_STATES, GAUGE_TAPS, LANES, PLACES, PLUG_STATES } from '@lettura/core/machine/places';
+import { PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { readingTable } from '../db/schema.ts';

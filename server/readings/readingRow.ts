@@ -1,5 +1,5 @@
 import type { Reading } from '@lettura/contract';
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import type { readingTable } from '../db/schema.ts';
 
 type Row = typeof readingTable.$inferSelect;

@@ -1,6 +1,6 @@
 import { instrumentsNamed, type NewReading, type Reading } from '@lettura/contract';
-import { fail, type Result } from '@lettura/core/problem';
-import { spotOf } from '@lettura/core/evidence';
+import { fail, type Result } from '@lettura/core/measure/problem';
+import { spotOf } from '@lettura/core/machine/places';
 import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Database } from '../db/connect.ts';

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { createInflateRaw } from 'node:zlib';
 import type { NewRecording, RecordingInfo, RecordingRevision, RecordingWithNumbers } from '@lettura/contract';
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { asc, desc, eq, type SQL } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';

@@ -1,5 +1,5 @@
 import { newSensor, readSensorFile, sensorFileOf, type Sensor } from '@lettura/contract';
-import { FAMILY_IDS } from '@lettura/core/family';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { testServer } from '../testServer.ts';

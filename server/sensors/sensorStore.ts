@@ -1,5 +1,5 @@
 import type { NewSensor, Sensor, SensorFile } from '@lettura/contract';
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { sameRecord } from '../db/recordOnce.ts';

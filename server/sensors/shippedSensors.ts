@@ -1,13 +1,13 @@
 import { BODY_SENSORS, BRILL_P4_SENSOR, PRESSURE_SENSORS } from '@lettura/bench';
 import type { NewSensor } from '@lettura/contract';
-import { toKpa } from '@lettura/core/quantity';
+import { toKpa } from '@lettura/core/measure/quantity';
 import {
   MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
   MPX4115A,
   MPX4250A,
   MPX5010DP,
   MPXV7002DP,
-} from '@lettura/core/transfer';
+} from '@lettura/core/measure/transfer';
 import type { Database } from '../db/connect.ts';
 import { sensorTable } from '../db/schema.ts';
 import { shipped } from './shippedSensor.ts';

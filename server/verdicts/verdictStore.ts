@@ -1,6 +1,6 @@
 import { caseFileOf, lanesOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
-import { fail, type Result } from '@lettura/core/problem';
-import { missingProof } from '@lettura/core/weighing';
+import { fail, type Result } from '@lettura/core/measure/problem';
+import { missingProof } from '@lettura/core/judge/weighing';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { recordOnce } from '../db/recordOnce.ts';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/quantity';
+import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/measure/quantity';
 import type { ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';

@@ -1,4 +1,4 @@
-import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/quantity';
+import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/measure/quantity';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import type { Units } from '../ui/units.ts';

@@ -1,5 +1,5 @@
 import { problemDetails } from '@lettura/contract';
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 
 export interface RequestProblem extends Problem {
   /** Whether the same request may go through later, unchanged. */

@@ -1,5 +1,5 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
-import { oneNumber } from '@lettura/core/quantity';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { oneNumber } from '@lettura/core/measure/quantity';
 
 export interface Limits {
   lowest: number;

@@ -9,3 +9,13 @@ test.each([
 ])('%s V where 0.9 to 1.1 V are expected: %s', (volts, words) => {
   expect(fitInWords(fitOf(volts, { lowest: 0.9, highest: 1.1 }))).toBe(words);
 });
+
+test('what its meter cannot tell from inside is at the edge, and no more', () => {
+  const band = { lowest: 4.9, highest: 5.1, of: 'volts' };
+  expect([4.89, 4.87, 4.86, 5.13].map((volts) => fitOf(volts, band, 0.035))).toEqual([
+    'at-the-edge',
+    'at-the-edge',
+    'below',
+    'at-the-edge',
+  ]);
+});

@@ -1,5 +1,5 @@
-/** Where a value stands against what was expected of it. */
-export type Fit = 'as-expected' | 'below' | 'above';
+/** Where a value stands against what was expected of it; `at-the-edge`: outside by less than its meter can tell. */
+export type Fit = 'as-expected' | 'at-the-edge' | 'below' | 'above';
 
 /** What is shown as inside is inside: half of the last digit that the band is written with. */
 const ROUNDING_VOLTS = 0.005;
@@ -9,14 +9,23 @@ const MILLIVOLT_BAND_VOLTS = 0.6;
 export function fitOf(
   value: number,
   { lowest, highest, of }: { lowest: number; highest: number; of?: string },
+  doubt = 0,
 ): Fit {
   const slack = of !== 'volts' ? 0 : highest < MILLIVOLT_BAND_VOLTS ? ROUNDING_VOLTS / 10 : ROUNDING_VOLTS;
-  return value < lowest - slack ? 'below' : value > highest + slack ? 'above' : 'as-expected';
+  if (value >= lowest - slack && value <= highest + slack) return 'as-expected';
+  if (value >= lowest - doubt && value <= highest + doubt) return 'at-the-edge';
+  return value < lowest ? 'below' : 'above';
 }
 
-export const FIT_SIGNS: Record<Fit, string> = { 'as-expected': '✓', below: '▼', above: '▲' };
+export const FIT_SIGNS: Record<Fit, string> = {
+  'as-expected': '✓',
+  'at-the-edge': '≈',
+  below: '▼',
+  above: '▲',
+};
 export const FIT_WORDS: Record<Fit, string> = {
   'as-expected': 'as expected',
+  'at-the-edge': 'at the edge of what is expected, within what the meter can tell',
   below: 'below what is expected',
   above: 'above what is expected',
 };

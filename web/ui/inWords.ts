@@ -9,9 +9,9 @@ import {
   type MachineState,
   type Spot,
   type Target,
-} from '@lettura/core/evidence';
-import { observationOf, type ObservationId } from '@lettura/core/observation';
-import type { Expectation } from '@lettura/core/expectation';
+} from '@lettura/core/machine/places';
+import { observationOf, type ObservationId } from '@lettura/core/record/observation';
+import type { Expectation } from '@lettura/core/judge/expectation';
 import {
   formatPressure,
   formatValue,
@@ -23,12 +23,12 @@ import {
   type AmbientSource,
   type PressureBasis,
   type PressureUnit,
-} from '@lettura/core/quantity';
-import { SCAN_STEP_KPA } from '@lettura/core/uncertainty';
-import { voltsInWords } from '@lettura/core/reasoning';
-import { causeTitle, type CauseClass } from '@lettura/core/weighing';
-import { ohmsInWords } from '@lettura/core/quantity';
-import { upperFirst } from '@lettura/core/wording';
+} from '@lettura/core/measure/quantity';
+import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
+import { voltsInWords } from '@lettura/core/judge/checks';
+import { causeTitle, type CauseClass } from '@lettura/core/judge/weighing';
+import { ohmsInWords } from '@lettura/core/measure/quantity';
+import { upperFirst } from '@lettura/core/judge/wording';
 import type { Units } from './units.ts';
 
 export { upperFirst };

@@ -10,7 +10,7 @@ import {
   PRESSURE_UNITS,
   type AmbientSource,
   type PressureUnit,
-} from '@lettura/core/quantity';
+} from '@lettura/core/measure/quantity';
 import { readAmbient, type AmbientText } from './readAmbient.ts';
 
 const SOURCE_LABEL = {

@@ -1,11 +1,11 @@
-import { fail, type Result } from '@lettura/core/problem';
+import { fail, type Result } from '@lettura/core/measure/problem';
 import {
   ambientFrom,
   parseAltitude,
   parseReading,
   type AmbientSource,
   type PressureUnit,
-} from '@lettura/core/quantity';
+} from '@lettura/core/measure/quantity';
 
 /** The text of an ambient form, kept as typed until it can be read. */
 export interface AmbientText {

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/evidence';
+import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { barometerDisplay } from '@lettura/bench';
-import { harnessWords, type MachineState, type Target } from '@lettura/core/evidence';
+import { harnessWords, type MachineState, type Target } from '@lettura/core/machine/places';
 import { upperFirst } from '../../ui/inWords.ts';
 import { Digits } from './Digits.tsx';
 import { instrumentAt } from './instrumentAt.ts';

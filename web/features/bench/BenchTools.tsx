@@ -10,8 +10,8 @@ import {
   type Attachment,
   type HarnessWork,
   type MachineState,
-} from '@lettura/core/evidence';
-import { formatWithBasis } from '@lettura/core/quantity';
+} from '@lettura/core/machine/places';
+import { formatWithBasis } from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';

@@ -1,6 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ProbePoint } from '@lettura/core/evidence';
+import type { ProbePoint } from '@lettura/core/machine/places';
 import { keyOf, type PointChoice } from './benchPoints.ts';
 
 export interface PointSelectProps {

@@ -4,7 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { meterDisplay, ohmsDisplay, type SimulatedMachine } from '@lettura/bench';
-import { samePoint, type MachineState, type ProbePoint } from '@lettura/core/evidence';
+import { samePoint, type MachineState, type ProbePoint } from '@lettura/core/machine/places';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { Digits } from './Digits.tsx';
 import { keyOf, type PointChoice } from './benchPoints.ts';

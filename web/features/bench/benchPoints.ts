@@ -1,5 +1,5 @@
 import type { BenchMachine } from '@lettura/bench';
-import { PLACES, pointWords, type ProbePoint } from '@lettura/core/evidence';
+import { PLACES, pointWords, type ProbePoint } from '@lettura/core/machine/places';
 import { upperFirst } from '../../ui/inWords.ts';
 
 export interface PointChoice {

@@ -1,6 +1,6 @@
 import { liveData, machineById, MACHINES, simulatedMachine, surroundingsOf } from '@lettura/bench';
-import { quickEntry } from '@lettura/core/entry';
-import { type Target, type MachineState } from '@lettura/core/evidence';
+import { quickEntry } from '@lettura/core/record/entry';
+import { type Target, type MachineState } from '@lettura/core/machine/places';
 import { expect, test } from 'vitest';
 import { benchPoints, keyOf } from './benchPoints.ts';
 import { instrumentAt } from './instrumentAt.ts';

@@ -1,6 +1,6 @@
 import { gaugeDisplay, meterDisplay, type LiveData, type SimulatedMachine } from '@lettura/bench';
-import type { MachineState, Target } from '@lettura/core/evidence';
-import { formatWithBasis, shownUnit } from '@lettura/core/quantity';
+import type { MachineState, Target } from '@lettura/core/machine/places';
+import { formatWithBasis, shownUnit } from '@lettura/core/measure/quantity';
 
 export interface InstrumentDisplay {
   name: string;

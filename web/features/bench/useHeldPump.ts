@@ -1,5 +1,5 @@
 import { afterHolding } from '@lettura/bench';
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import { useEffect, useState } from 'react';
 
 const RENEW_MS = 500;

@@ -1,5 +1,5 @@
 import { liveData, type LiveData, type SimulatedMachine } from '@lettura/bench';
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import { useEffect, useState } from 'react';
 
 /** From the converter over the unit and the tool to the display: live data is always a little old. */

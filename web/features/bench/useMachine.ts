@@ -6,7 +6,7 @@ import {
   type SimulatedMachine,
 } from '@lettura/bench';
 import type { Job } from '@lettura/contract';
-import type { PlugTest } from '@lettura/core/wireFinder';
+import type { PlugTest } from '@lettura/core/judge/wireFinder';
 import { useEffect, useMemo, useState } from 'react';
 
 export type BenchJob = NonNullable<Job['bench']>;

@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import { calibrationOverdue, INSTRUMENT_SORTS, type Instrument } from '@lettura/contract';
-import type { PressureUnit } from '@lettura/core/quantity';
+import type { PressureUnit } from '@lettura/core/measure/quantity';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useListInstrumentsQuery } from '../../app/api.ts';

@@ -1,5 +1,5 @@
 import { newInstrument, type Instrument } from '@lettura/contract';
-import { toKpa } from '@lettura/core/quantity';
+import { toKpa } from '@lettura/core/measure/quantity';
 import { expect, test } from 'vitest';
 import { accuracyInWords, limitsInWords } from './instrumentWords.ts';
 import {

@@ -5,8 +5,8 @@ import {
   type InstrumentSort,
   type NewInstrument,
 } from '@lettura/contract';
-import { fromKpa, PRESSURE_UNITS, toKpa, type PressureUnit } from '@lettura/core/quantity';
-import { DIAL_SHARES, type DialReadTo } from '@lettura/core/uncertainty';
+import { fromKpa, PRESSURE_UNITS, toKpa, type PressureUnit } from '@lettura/core/measure/quantity';
+import { DIAL_SHARES, type DialReadTo } from '@lettura/core/measure/uncertainty';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
 

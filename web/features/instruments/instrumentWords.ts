@@ -1,6 +1,6 @@
 import type { Instrument, InstrumentSort } from '@lettura/contract';
-import { formatPressure, type PressureUnit } from '@lettura/core/quantity';
-import { meterLimitVolts, type DialReadTo } from '@lettura/core/uncertainty';
+import { formatPressure, type PressureUnit } from '@lettura/core/measure/quantity';
+import { meterLimitVolts, type DialReadTo } from '@lettura/core/measure/uncertainty';
 
 export const SORT_WORDS: Record<InstrumentSort, string> = {
   meter: 'Meter',

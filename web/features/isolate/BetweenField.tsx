@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 import { useState } from 'react';
 
 export interface BetweenFieldProps {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { IsolatedSensor } from '@lettura/core/isolation';
+import type { IsolatedSensor } from '@lettura/core/judge/isolation';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';

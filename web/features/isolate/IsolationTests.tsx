@@ -8,24 +8,19 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import {
-  sameState,
-  sameTarget,
-  type MachineState,
-  type Target,
-  type WireReading,
-} from '@lettura/core/evidence';
-import { expectedReading } from '@lettura/core/expectation';
+import { type WireReading } from '@lettura/core/record/evidence';
+import { sameState, sameTarget, type MachineState, type Target } from '@lettura/core/machine/places';
+import { expectedReading } from '@lettura/core/judge/expectation';
 import {
   answerRead,
   isolationTests,
   type IsolatedSensor,
   type IsolationAnswer,
   type IsolationTest,
-} from '@lettura/core/isolation';
-import { formatWithBasis } from '@lettura/core/quantity';
-import { expectationContext, voltsInWords, type CaseFile } from '@lettura/core/reasoning';
-import { LOOM_CAUTION } from '@lettura/core/safety';
+} from '@lettura/core/judge/isolation';
+import { formatWithBasis } from '@lettura/core/measure/quantity';
+import { expectationContext, voltsInWords, type CaseFile } from '@lettura/core/judge/checks';
+import { LOOM_CAUTION } from '@lettura/core/judge/cautions';
 import { useMemo } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';

@@ -4,10 +4,16 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { pairWords, type MachineState } from '@lettura/core/evidence';
-import { pinJudged, pinReading, pinTests, type IsolatedSensor, type PinTest } from '@lettura/core/isolation';
+import { pairWords, type MachineState } from '@lettura/core/machine/places';
+import {
+  pinJudged,
+  pinReading,
+  pinTests,
+  type IsolatedSensor,
+  type PinTest,
+} from '@lettura/core/judge/isolation';
 import { upperFirst } from '../../ui/inWords.ts';
-import { ohmsInWords } from '@lettura/core/quantity';
+import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { driveWords, type Target } from '@lettura/core/evidence';
-import { formatWithBasis } from '@lettura/core/quantity';
-import { threeViews, voltsInWords, type ThreeViews, type ViewName } from '@lettura/core/reasoning';
+import { driveWords, type Target } from '@lettura/core/machine/places';
+import { formatWithBasis } from '@lettura/core/measure/quantity';
+import { threeViews, voltsInWords, type ThreeViews, type ViewName } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 

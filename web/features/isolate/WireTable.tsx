@@ -2,9 +2,15 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { LANE_WORDS, PLACE_WORDS, type Lane, type MachineState, type Place } from '@lettura/core/evidence';
-import { LOOM_HIDES } from '@lettura/core/fault';
-import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/isolation';
+import {
+  LANE_WORDS,
+  PLACE_WORDS,
+  type Lane,
+  type MachineState,
+  type Place,
+} from '@lettura/core/machine/places';
+import { LOOM_HIDES } from '@lettura/core/machine/fault';
+import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/judge/isolation';
 import {
   dropIsSmall,
   dropOver,
@@ -13,10 +19,10 @@ import {
   ohmsOf,
   voltsInWords,
   type Stretch,
-} from '@lettura/core/reasoning';
+} from '@lettura/core/judge/checks';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
-import { ohmsInWords } from '@lettura/core/quantity';
+import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';

@@ -1,6 +1,6 @@
-import type { Lane, MachineState, ProbePoint, Target } from '@lettura/core/evidence';
-import type { Problem } from '@lettura/core/problem';
-import type { CaseFile } from '@lettura/core/reasoning';
+import type { Lane, MachineState, ProbePoint, Target } from '@lettura/core/machine/places';
+import type { Problem } from '@lettura/core/measure/problem';
+import type { CaseFile } from '@lettura/core/judge/checks';
 import type { ReactNode } from 'react';
 import type { Units } from '../../ui/units.ts';
 

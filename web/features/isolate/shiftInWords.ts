@@ -1,7 +1,7 @@
-import { LANE_WORDS, type Lane } from '@lettura/core/evidence';
-import type { Shift } from '@lettura/core/isolation';
-import { formatValue, type Measurand } from '@lettura/core/quantity';
-import { ohmsInWords } from '@lettura/core/quantity';
+import { LANE_WORDS, type Lane } from '@lettura/core/machine/places';
+import type { Shift } from '@lettura/core/judge/isolation';
+import { formatValue, type Measurand } from '@lettura/core/measure/quantity';
+import { ohmsInWords } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
 
 /** What ohms found in a wire do to the reading, in its own unit. */

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { machineById, MACHINES } from '@lettura/bench';
 import { CASE_LETTERS } from '@lettura/contract';
-import { familyOf } from '@lettura/core/family';
+import { familyOf } from '@lettura/core/machine/family';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useCreateVehicleMutation, useListSensorsQuery } from '../../app/api.ts';

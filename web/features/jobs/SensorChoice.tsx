@@ -2,7 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import type { Sensor } from '@lettura/contract';
-import { FAMILIES } from '@lettura/core/family';
+import { FAMILIES } from '@lettura/core/machine/family';
 import { Link } from 'react-router';
 import { searchSensors } from '../sensors/index.ts';
 

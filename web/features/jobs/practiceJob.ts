@@ -1,6 +1,6 @@
 import type { BenchMachine } from '@lettura/bench';
 import { CASE_LETTERS, type NewJob, type Sensor, type Vehicle } from '@lettura/contract';
-import { familyOf } from '@lettura/core/family';
+import { familyOf } from '@lettura/core/machine/family';
 import { v7 } from 'uuid';
 
 /** A job on a simulated machine; `undefined` while its sensor is not known. */

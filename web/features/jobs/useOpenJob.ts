@@ -1,5 +1,5 @@
 import type { Vehicle } from '@lettura/contract';
-import type { AmbientSource } from '@lettura/core/quantity';
+import type { AmbientSource } from '@lettura/core/measure/quantity';
 import { useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 } from 'uuid';

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { FeedInfo, Sensor } from '@lettura/contract';
-import type { Target } from '@lettura/core/evidence';
-import { liveDataStep } from '@lettura/core/family';
-import { LIVE_ITEMS, liveItemOf } from '@lettura/core/recordingFile';
-import type { Expectation } from '@lettura/core/expectation';
+import type { Target } from '@lettura/core/machine/places';
+import { liveDataStep } from '@lettura/core/machine/family';
+import { LIVE_ITEMS, liveItemOf } from '@lettura/core/recording/file';
+import type { Expectation } from '@lettura/core/judge/expectation';
 import { useMemo, useState } from 'react';
 import { LivePanel } from './LivePanel.tsx';
 import { serverSource } from './serverSource.ts';

@@ -1,5 +1,5 @@
 import type { FeedSample } from '@lettura/contract';
-import type { ChannelUse, Recording, SweepMark } from '@lettura/core/sweep';
+import type { ChannelUse, Recording, SweepMark } from '@lettura/core/recording/sweep';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A recording that is being taken or was not kept yet, without its numbers. */

@@ -1,5 +1,5 @@
 import type { FeedEvent } from '@lettura/contract';
-import type { ChannelUse } from '@lettura/core/sweep';
+import type { ChannelUse } from '@lettura/core/recording/sweep';
 
 /** Whatever gives values as they happen: an instrument behind the server, the simulated bench, a recording played again. */
 export interface LiveSource {

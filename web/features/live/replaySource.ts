@@ -1,5 +1,5 @@
-import { indexAt, type Recording } from '@lettura/core/sweep';
-import type { ChannelUse } from '@lettura/core/sweep';
+import { indexAt, type Recording } from '@lettura/core/recording/sweep';
+import type { ChannelUse } from '@lettura/core/recording/sweep';
 import type { LiveSource } from './liveSource.ts';
 import { pacedSource } from './pacedSource.ts';
 

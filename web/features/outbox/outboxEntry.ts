@@ -1,5 +1,5 @@
 import type { NewReading } from '@lettura/contract';
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 
 /** A reading that the server has not confirmed yet. It counts on the sheet from the moment it is entered. */
 export interface OutboxEntry {

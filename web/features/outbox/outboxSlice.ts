@@ -1,5 +1,5 @@
 import type { NewReading } from '@lettura/contract';
-import type { Problem } from '@lettura/core/problem';
+import type { Problem } from '@lettura/core/measure/problem';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { OutboxEntry, OutboxState, Unreadable } from './outboxEntry.ts';
 

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { GuideStep, SweepGuide } from '@lettura/core/reasoning';
+import type { GuideStep, SweepGuide } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 

@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import type { Problem } from '@lettura/core/problem';
-import type { Recording } from '@lettura/core/sweep';
+import type { Problem } from '@lettura/core/measure/problem';
+import type { Recording } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { captureStore, heldCaptures, type CaptureInfo } from '../live/index.ts';

@@ -1,4 +1,4 @@
-import type { SweepBand } from '@lettura/core/sweep';
+import type { SweepBand } from '@lettura/core/recording/sweep';
 import {
   frameOf,
   paintAcross,

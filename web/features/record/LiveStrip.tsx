@@ -1,4 +1,4 @@
-import type { SweepMark } from '@lettura/core/sweep';
+import type { SweepMark } from '@lettura/core/recording/sweep';
 import {
   columnsIn,
   extremesOf,

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { sweepBand, type ChannelUse, type SweepContext, type SweepMark } from '@lettura/core/sweep';
+import { sweepBand, type ChannelUse, type SweepContext, type SweepMark } from '@lettura/core/recording/sweep';
 import { useState } from 'react';
 import { sourceInWords, type LiveSource, type LiveView } from '../live/index.ts';
 import { LiveAgainst } from './LiveAgainst.tsx';

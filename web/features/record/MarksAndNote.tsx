@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { SweepMark } from '@lettura/core/sweep';
+import type { SweepMark } from '@lettura/core/recording/sweep';
 
 export interface MarksAndNoteProps {
   marks: readonly SweepMark[];

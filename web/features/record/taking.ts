@@ -1,5 +1,5 @@
 import type { FeedSample } from '@lettura/contract';
-import type { Recording, SweepMark } from '@lettura/core/sweep';
+import type { Recording, SweepMark } from '@lettura/core/recording/sweep';
 import { recordingOf, rowsOf, type CaptureInfo } from '../live/index.ts';
 
 /** Two hours at two hundred samples a second. */

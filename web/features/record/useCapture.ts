@@ -1,5 +1,5 @@
 import type { FeedSample } from '@lettura/contract';
-import type { ChannelUse, Recording, SweepMark } from '@lettura/core/sweep';
+import type { ChannelUse, Recording, SweepMark } from '@lettura/core/recording/sweep';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { captureStore, holdCapture, type CaptureInfo, type LiveSource } from '../live/index.ts';

@@ -1,7 +1,7 @@
 import type { JobSheet } from '@lettura/contract';
-import type { PressureUnit } from '@lettura/core/quantity';
-import type { Problem } from '@lettura/core/problem';
-import type { Recording } from '@lettura/core/sweep';
+import type { PressureUnit } from '@lettura/core/measure/quantity';
+import type { Problem } from '@lettura/core/measure/problem';
+import type { Recording } from '@lettura/core/recording/sweep';
 import { captureStore, type CaptureInfo } from '../live/index.ts';
 import { ambientOf, rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
 

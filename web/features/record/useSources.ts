@@ -1,6 +1,6 @@
 import { SimulatedHand } from '@lettura/bench';
 import type { FeedInfo, JobSheet, RecordingInfo } from '@lettura/contract';
-import type { MachineState } from '@lettura/core/evidence';
+import type { MachineState } from '@lettura/core/machine/places';
 import { useEffect, useMemo, useState } from 'react';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { benchSource, machineOf } from '../bench/index.ts';

@@ -2,7 +2,7 @@ import {
   expectedAirflowGramsPerSecond,
   idleRuleGramsPerSecond,
   volumeFlowLitresPerSecond,
-} from '@lettura/core/airflow';
+} from '@lettura/core/measure/airflow';
 import {
   fromGramsPerSecond,
   fromKpa,
@@ -10,7 +10,7 @@ import {
   TEMPERATURE_UNITS,
   toKelvin,
   toKpa,
-} from '@lettura/core/quantity';
+} from '@lettura/core/measure/quantity';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Result } from '@lettura/core/problem';
+import type { Result } from '@lettura/core/measure/problem';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 

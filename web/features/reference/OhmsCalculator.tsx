@@ -1,6 +1,12 @@
-import { loadedSupply } from '@lettura/core/circuit';
-import { formatValue, formatWithBasis, fromShown, toShown, unitInWords } from '@lettura/core/quantity';
-import { valueFromSignal, signalFromValue } from '@lettura/core/transfer';
+import { loadedSupply } from '@lettura/core/machine/circuit';
+import {
+  formatValue,
+  formatWithBasis,
+  fromShown,
+  toShown,
+  unitInWords,
+} from '@lettura/core/measure/quantity';
+import { valueFromSignal, signalFromValue } from '@lettura/core/measure/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';

@@ -1,4 +1,8 @@
-import { pairDeviation, PAIR_LIMIT_PERCENT_OF_REFERENCE, type PairLaw } from '@lettura/core/positionPair';
+import {
+  pairDeviation,
+  PAIR_LIMIT_PERCENT_OF_REFERENCE,
+  type PairLaw,
+} from '@lettura/core/measure/positionPair';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';

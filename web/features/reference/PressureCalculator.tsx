@@ -7,7 +7,7 @@ import {
   PRESSURE_UNITS,
   standardPressureKpaAbs,
   toKpaAbs,
-} from '@lettura/core/quantity';
+} from '@lettura/core/measure/quantity';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { useFields } from './useFields.ts';
 

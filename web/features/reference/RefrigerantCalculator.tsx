@@ -5,8 +5,8 @@ import {
   standardPressureKpaAbs,
   TEMPERATURE_UNITS,
   toKelvin,
-} from '@lettura/core/quantity';
-import { REFRIGERANTS, SATURATION_RANGE_CELSIUS, saturationKpaAbs } from '@lettura/core/refrigerant';
+} from '@lettura/core/measure/quantity';
+import { REFRIGERANTS, SATURATION_RANGE_CELSIUS, saturationKpaAbs } from '@lettura/core/measure/refrigerant';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';

@@ -1,5 +1,11 @@
-import { formatValue, formatWithBasis, fromShown, toShown, unitInWords } from '@lettura/core/quantity';
-import { signalFromValue, toleranceAt, valueFromSignal } from '@lettura/core/transfer';
+import {
+  formatValue,
+  formatWithBasis,
+  fromShown,
+  toShown,
+  unitInWords,
+} from '@lettura/core/measure/quantity';
+import { signalFromValue, toleranceAt, valueFromSignal } from '@lettura/core/measure/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, NumberField, type Outcome } from './CalculatorFields.tsx';

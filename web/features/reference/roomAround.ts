@@ -1,4 +1,4 @@
-import { shownUnit, toShown, type Measurand, type PressureUnit } from '@lettura/core/quantity';
+import { shownUnit, toShown, type Measurand, type PressureUnit } from '@lettura/core/measure/quantity';
 
 /** While no sensor is loaded yet. */
 export const ANY = { measures: 'absolute-pressure', lowest: 0, highest: 1000 } as const;

@@ -2,11 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { isWithdrawn } from '@lettura/contract';
-import { ENGINE_STATES, isTarget, sameState, stateWords, type MachineState } from '@lettura/core/evidence';
-import { formatPressure } from '@lettura/core/quantity';
-import { comparisonsIn, findingsIn } from '@lettura/core/reasoning';
-import { startingInWords } from '@lettura/core/starting';
-import { lowerFirst } from '@lettura/core/wording';
+import {
+  ENGINE_STATES,
+  isTarget,
+  sameState,
+  stateWords,
+  type MachineState,
+} from '@lettura/core/machine/places';
+import { formatPressure } from '@lettura/core/measure/quantity';
+import { comparisonsIn, findingsIn } from '@lettura/core/judge/checks';
+import { startingInWords } from '@lettura/core/judge/priors';
+import { lowerFirst } from '@lettura/core/judge/wording';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';

@@ -5,9 +5,9 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { pairLimitPercent, type Companion } from '@lettura/core/companion';
-import { temperatureSignalVolts, thermistorOhms } from '@lettura/core/thermistor';
-import type { SensorProfile } from '@lettura/core/transfer';
+import { pairLimitPercent, type Companion } from '@lettura/core/measure/companion';
+import { temperatureSignalVolts, thermistorOhms } from '@lettura/core/measure/thermistor';
+import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { NUMERALS } from '../../app/theme.ts';
 
 const CELSIUS = [-20, 0, 20, 40, 60, 80, 100];

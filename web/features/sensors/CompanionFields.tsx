@@ -3,7 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/positionPair';
+import { PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/measure/positionPair';
 import { COMPANION_KINDS, COMPANION_WORDS, type CompanionText } from './companionText.ts';
 import type { FieldsProps } from './fieldProps.ts';
 

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
-import { MEASURANDS, toShown, unitInWords, type PressureUnit } from '@lettura/core/quantity';
-import { curveOf, toleranceAt, type CurvePoint, type SensorProfile } from '@lettura/core/transfer';
+import { MEASURANDS, toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
+import { curveOf, toleranceAt, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
 import { ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis, CartesianGrid } from 'recharts';
 import { thinnedPoints } from './thinnedPoints.ts';
 

@@ -1,8 +1,8 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { formatValue, shownUnit, toShown, type PressureUnit } from '@lettura/core/quantity';
-import { curveOf, type CurveFit, type CurvePoint, type SensorProfile } from '@lettura/core/transfer';
+import { formatValue, shownUnit, toShown, type PressureUnit } from '@lettura/core/measure/quantity';
+import { curveOf, type CurveFit, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
 import { lazy, Suspense } from 'react';
 import { Loading } from '../../ui/Centred.tsx';
 import type { SensorText } from './sensorText.ts';

@@ -1,7 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { FAMILIES, FAMILY_IDS, type FamilyId } from '@lettura/core/family';
+import { FAMILIES, FAMILY_IDS, type FamilyId } from '@lettura/core/machine/family';
 import { CompanionFields } from './CompanionFields.tsx';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { PinsEditor } from './PinsEditor.tsx';

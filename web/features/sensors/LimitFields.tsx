@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { shownUnit } from '@lettura/core/quantity';
-import { BIASES, type Bias } from '@lettura/core/transfer';
+import { shownUnit } from '@lettura/core/measure/quantity';
+import { BIASES, type Bias } from '@lettura/core/measure/transfer';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { TOLERANCE_FORMS, type ToleranceText } from './toleranceText.ts';
 

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
-import { toShown, unitInWords, type PressureUnit } from '@lettura/core/quantity';
-import type { CurveFit, CurvePoint, SensorProfile } from '@lettura/core/transfer';
+import { toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
+import type { CurveFit, CurvePoint, SensorProfile } from '@lettura/core/measure/transfer';
 import {
   CartesianGrid,
   ComposedChart,

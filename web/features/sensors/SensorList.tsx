@@ -4,7 +4,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import type { Sensor } from '@lettura/contract';
-import { FAMILIES, FAMILY_IDS } from '@lettura/core/family';
+import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
 import { memo } from 'react';
 import { Link } from 'react-router';
 

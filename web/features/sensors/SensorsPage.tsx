@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { sensorFileOf } from '@lettura/contract';
-import { FAMILIES, FAMILY_IDS } from '@lettura/core/family';
+import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useListSensorsQuery, useSensorVersionsQuery } from '../../app/api.ts';

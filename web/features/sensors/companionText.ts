@@ -1,4 +1,4 @@
-import type { Companion } from '@lettura/core/companion';
+import type { Companion } from '@lettura/core/measure/companion';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
 

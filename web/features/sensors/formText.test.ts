@@ -1,6 +1,6 @@
-import { MEASURAND_NAMES, PRESSURE_UNITS } from '@lettura/core/quantity';
-import type { Companion } from '@lettura/core/companion';
-import type { Tolerance } from '@lettura/core/transfer';
+import { MEASURAND_NAMES, PRESSURE_UNITS } from '@lettura/core/measure/quantity';
+import type { Companion } from '@lettura/core/measure/companion';
+import type { Tolerance } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { companionAsText, companionFrom } from './companionText.ts';
 import { thinnedPoints } from './thinnedPoints.ts';

@@ -1,5 +1,5 @@
-import { parsePoints } from '@lettura/core/entry';
-import { MPX4250A } from '@lettura/core/transfer';
+import { parsePoints } from '@lettura/core/record/entry';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { pointsFromCsv, pointsToCsv } from './pointsCsv.ts';
 

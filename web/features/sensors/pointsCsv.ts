@@ -1,7 +1,7 @@
 import type { FileFault } from '@lettura/contract';
 import { MOST_TABLE_POINTS } from '@lettura/contract';
-import { toShown, unitInWords, type PressureUnit } from '@lettura/core/quantity';
-import { curveOf, type SensorProfile } from '@lettura/core/transfer';
+import { toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
+import { curveOf, type SensorProfile } from '@lettura/core/measure/transfer';
 import Papa from 'papaparse';
 
 export type CsvReading = { ok: true; text: string } | { ok: false; message: string; faults: FileFault[] };

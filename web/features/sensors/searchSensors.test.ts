@@ -1,6 +1,6 @@
 import { newSensor, type Sensor } from '@lettura/contract';
-import { FAMILY_IDS } from '@lettura/core/family';
-import { MPX4250A } from '@lettura/core/transfer';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { searchSensors } from './searchSensors.ts';
 

@@ -1,5 +1,5 @@
 import type { Sensor } from '@lettura/contract';
-import { FAMILIES, FAMILY_IDS } from '@lettura/core/family';
+import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
 
 /** Every word must turn up in the name, the source, the notes or the family; families keep the order of the trade. */
 export function searchSensors(sensors: readonly Sensor[], search: string, family: string): Sensor[] {

@@ -1,6 +1,6 @@
 import { newSensor, type Sensor } from '@lettura/contract';
-import { FAMILIES } from '@lettura/core/family';
-import { MPX4250A, curveOf, type SensorProfile } from '@lettura/core/transfer';
+import { FAMILIES } from '@lettura/core/machine/family';
+import { MPX4250A, curveOf, type SensorProfile } from '@lettura/core/measure/transfer';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { fakeStorage } from '../../testStorage.ts';
 import { emptySensor, readSensorText, sensorDraft, type SensorText } from './sensorText.ts';

@@ -6,9 +6,14 @@ import {
   type NewSensor,
   type Sensor,
 } from '@lettura/contract';
-import { parsePoints } from '@lettura/core/entry';
-import { FAMILY_IDS } from '@lettura/core/family';
-import { fromShown, MEASURAND_NAMES, PRESSURE_UNITS, type PressureUnit } from '@lettura/core/quantity';
+import { parsePoints } from '@lettura/core/record/entry';
+import { FAMILY_IDS } from '@lettura/core/machine/family';
+import {
+  fromShown,
+  MEASURAND_NAMES,
+  PRESSURE_UNITS,
+  type PressureUnit,
+} from '@lettura/core/measure/quantity';
 import {
   BIASES,
   SHAPES,
@@ -16,7 +21,7 @@ import {
   type CurveFit,
   type CurvePoint,
   type SensorProfile,
-} from '@lettura/core/transfer';
+} from '@lettura/core/measure/transfer';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
 import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';

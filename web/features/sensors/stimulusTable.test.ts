@@ -1,4 +1,4 @@
-import { MPX4250A, type SensorProfile } from '@lettura/core/transfer';
+import { MPX4250A, type SensorProfile } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { stimulusTable } from './stimulusTable.ts';
 import { thinnedPoints } from './thinnedPoints.ts';

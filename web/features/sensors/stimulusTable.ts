@@ -1,6 +1,6 @@
-import { fromKpa, toShown, type PressureUnit } from '@lettura/core/quantity';
-import { pumpSteps } from '@lettura/core/reasoning';
-import { curveOf, toleranceAt, type SensorProfile } from '@lettura/core/transfer';
+import { fromKpa, toShown, type PressureUnit } from '@lettura/core/measure/quantity';
+import { pumpSteps } from '@lettura/core/judge/checks';
+import { curveOf, toleranceAt, type SensorProfile } from '@lettura/core/measure/transfer';
 
 export interface StimulusRow {
   /** As set on the pump, or as the arm or the air stands, in the reader's unit. */

@@ -1,4 +1,4 @@
-import type { CurvePoint } from '@lettura/core/transfer';
+import type { CurvePoint } from '@lettura/core/measure/transfer';
 
 /** More marks than this only cover each other, and ten thousand of them stall the drawing. */
 const MOST_MARKS = 300;

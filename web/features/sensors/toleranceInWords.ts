@@ -1,5 +1,5 @@
-import { formatValue } from '@lettura/core/quantity';
-import type { SensorProfile } from '@lettura/core/transfer';
+import { formatValue } from '@lettura/core/measure/quantity';
+import type { SensorProfile } from '@lettura/core/measure/transfer';
 import type { Units } from '../../ui/units.ts';
 
 export function toleranceInWords({ tolerance, measures }: SensorProfile, units: Units): string {

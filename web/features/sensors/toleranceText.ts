@@ -1,5 +1,5 @@
-import { fromShown, toShown, type Measurand, type PressureUnit } from '@lettura/core/quantity';
-import type { Tolerance } from '@lettura/core/transfer';
+import { fromShown, toShown, type Measurand, type PressureUnit } from '@lettura/core/measure/quantity';
+import type { Tolerance } from '@lettura/core/measure/transfer';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
 

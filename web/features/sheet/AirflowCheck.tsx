@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { ENGINE_WORDS, type EngineState } from '@lettura/core/evidence';
-import { formatValue, toKelvin, toKpa } from '@lettura/core/quantity';
-import { flowAgainst, litresRuleFlow, speedDensityFlow, type CaseFile } from '@lettura/core/reasoning';
-import type { MeasuredValue } from '@lettura/core/uncertainty';
+import { ENGINE_WORDS, type EngineState } from '@lettura/core/machine/places';
+import { formatValue, toKelvin, toKpa } from '@lettura/core/measure/quantity';
+import { flowAgainst, litresRuleFlow, speedDensityFlow, type CaseFile } from '@lettura/core/judge/checks';
+import type { MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { useState } from 'react';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { upperFirst } from '../../ui/inWords.ts';

@@ -1,7 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { ambientFrom, formatPressure, type AmbientSource, type PressureUnit } from '@lettura/core/quantity';
+import {
+  ambientFrom,
+  formatPressure,
+  type AmbientSource,
+  type PressureUnit,
+} from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import {
   AmbientFields,

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/evidence';
+import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
 import { useLayoutEffect, useRef, useState } from 'react';
 
 interface Lead {

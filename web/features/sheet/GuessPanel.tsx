@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { costOfGuessing, type NextReading, type WeighedCause } from '@lettura/core/weighing';
+import { costOfGuessing, type NextReading, type WeighedCause } from '@lettura/core/judge/weighing';
 import { useState } from 'react';
 
 const FITTING_MINUTES = 30;

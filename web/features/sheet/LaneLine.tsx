@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import type { Lane } from '@lettura/core/evidence';
+import type { Lane } from '@lettura/core/machine/places';
 
 interface Stroke {
   width: number;

@@ -8,9 +8,9 @@ import {
   type Lane,
   type Place,
   type Target,
-} from '@lettura/core/evidence';
-import { isPressure } from '@lettura/core/quantity';
-import type { CaseFile, SegmentView } from '@lettura/core/reasoning';
+} from '@lettura/core/machine/places';
+import { isPressure } from '@lettura/core/measure/quantity';
+import type { CaseFile, SegmentView } from '@lettura/core/judge/checks';
 import { Fragment } from 'react';
 import { ClipLeads } from './ClipLeads.tsx';
 import { drawnSegments } from './drawnSegments.ts';

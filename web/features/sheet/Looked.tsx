@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { FamilyId } from '@lettura/core/family';
-import { observationOf, observationsFor, type ObservationId } from '@lettura/core/observation';
+import type { FamilyId } from '@lettura/core/machine/family';
+import { observationOf, observationsFor, type ObservationId } from '@lettura/core/record/observation';
 import { useState } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { NUMERALS } from '../../app/theme.ts';
-import type { Target } from '@lettura/core/evidence';
+import type { Target } from '@lettura/core/machine/places';
 import { memo } from 'react';
 import { FIT_SIGNS, type Fit } from '../../ui/fit.ts';
 
@@ -25,6 +25,7 @@ export interface ProbePadProps {
 
 const MARK_COLOUR = {
   'as-expected': 'standing.proven',
+  'at-the-edge': 'standing.suspect',
   below: 'standing.faulty',
   above: 'standing.faulty',
 } as const;

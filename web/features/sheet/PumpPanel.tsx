@@ -10,8 +10,8 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { Instrument } from '@lettura/contract';
-import type { MachineState } from '@lettura/core/evidence';
-import { formatValue, fromKpa, type PressureUnit } from '@lettura/core/quantity';
+import type { MachineState } from '@lettura/core/machine/places';
+import { formatValue, fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import {
   pumpPoint,
   pumpSettings,
@@ -19,8 +19,8 @@ import {
   pumpSteps,
   type CaseFile,
   type PumpPoint,
-} from '@lettura/core/reasoning';
-import { enInWords } from '@lettura/core/uncertainty';
+} from '@lettura/core/judge/checks';
+import { enInWords } from '@lettura/core/measure/uncertainty';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { pumpAccuracy } from './pumpInHand.ts';

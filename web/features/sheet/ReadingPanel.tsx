@@ -2,11 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Reading } from '@lettura/contract';
-import { quickEntry } from '@lettura/core/entry';
-import { isTarget, sameTarget, stateWords, type MachineState, type Target } from '@lettura/core/evidence';
-import { expectedReading, whyNoExpectation } from '@lettura/core/expectation';
-import { expectationContext } from '@lettura/core/reasoning';
-import { cautionsFor } from '@lettura/core/safety';
+import { quickEntry } from '@lettura/core/record/entry';
+import {
+  isTarget,
+  sameTarget,
+  stateWords,
+  type MachineState,
+  type Target,
+} from '@lettura/core/machine/places';
+import { expectedReading, whyNoExpectation } from '@lettura/core/judge/expectation';
+import { expectationContext } from '@lettura/core/judge/checks';
+import { cautionsFor } from '@lettura/core/judge/cautions';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { fitInWords } from '../../ui/fit.ts';

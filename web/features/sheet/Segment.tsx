@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import { LANE_WORDS, PLACE_WORDS, type Lane } from '@lettura/core/evidence';
-import type { SegmentState, SegmentView } from '@lettura/core/reasoning';
+import { LANE_WORDS, PLACE_WORDS, type Lane } from '@lettura/core/machine/places';
+import type { SegmentState, SegmentView } from '@lettura/core/judge/checks';
 import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import { LaneLine } from './LaneLine.tsx';

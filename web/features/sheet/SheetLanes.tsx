@@ -1,5 +1,5 @@
 import Popover from '@mui/material/Popover';
-import type { MachineState, Target } from '@lettura/core/evidence';
+import type { MachineState, Target } from '@lettura/core/machine/places';
 import { useCallback, useState } from 'react';
 import type { Units } from '../../ui/units.ts';
 import { Lanes } from './Lanes.tsx';

@@ -2,13 +2,19 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useEventCallback from '@mui/utils/useEventCallback';
-import type { MachineState, Place, Target } from '@lettura/core/evidence';
-import { canBePumped } from '@lettura/core/family';
-import { ambientIsStale } from '@lettura/core/quantity';
-import { findingsIn } from '@lettura/core/reasoning';
-import { startingInWords } from '@lettura/core/starting';
-import type { ObservationId } from '@lettura/core/observation';
-import { changesNothing, NO_WHAT_IF, type Reach, type Reaches, type WhatIf } from '@lettura/core/weighing';
+import type { MachineState, Place, Target } from '@lettura/core/machine/places';
+import { canBePumped } from '@lettura/core/machine/family';
+import { ambientIsStale } from '@lettura/core/measure/quantity';
+import { findingsIn } from '@lettura/core/judge/checks';
+import { startingInWords } from '@lettura/core/judge/priors';
+import type { ObservationId } from '@lettura/core/record/observation';
+import {
+  changesNothing,
+  NO_WHAT_IF,
+  type Reach,
+  type Reaches,
+  type WhatIf,
+} from '@lettura/core/judge/weighing';
 import { looksRight } from '@lettura/bench';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';

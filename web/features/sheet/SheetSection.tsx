@@ -1,8 +1,8 @@
 import { canBeSwept, recordSweep, whatWasWrong } from '@lettura/bench';
 import type { FeedInfo, Reading } from '@lettura/contract';
-import type { Lane, MachineState, Target } from '@lettura/core/evidence';
-import { expectedReading } from '@lettura/core/expectation';
-import { expectationContext } from '@lettura/core/reasoning';
+import type { Lane, MachineState, Target } from '@lettura/core/machine/places';
+import { expectedReading } from '@lettura/core/judge/expectation';
+import { expectationContext } from '@lettura/core/judge/checks';
 import { useDispatch, useSelector } from 'react-redux';
 import { useListFeedsQuery } from '../../app/api.ts';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Remark } from '@lettura/core/reasoning';
-import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/weighing';
-import { lowerFirst, timesInWords } from '@lettura/core/wording';
+import type { Remark } from '@lettura/core/judge/checks';
+import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/judge/weighing';
+import { lowerFirst, timesInWords } from '@lettura/core/judge/wording';
 import { memo, type ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { detailsOf } from '@lettura/contract';
-import { FAULT_KINDS } from '@lettura/core/fault';
+import { FAULT_KINDS } from '@lettura/core/machine/fault';
 import {
   CIRCUMSTANCE_IDS,
   circumstanceWords,
@@ -17,9 +17,9 @@ import {
   USUAL_WEIGHTS,
   usualPriors,
   type StartingWeights,
-} from '@lettura/core/starting';
-import type { WhatIf } from '@lettura/core/weighing';
-import { wiringFor } from '@lettura/core/wiring';
+} from '@lettura/core/judge/priors';
+import type { WhatIf } from '@lettura/core/judge/weighing';
+import { wiringFor } from '@lettura/core/machine/wiring';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Fold } from '../../ui/Fold.tsx';

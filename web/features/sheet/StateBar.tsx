@@ -9,9 +9,9 @@ import {
   type HarnessWork,
   type MachineState,
   type PlugState,
-} from '@lettura/core/evidence';
-import { formatPressure, type Ambient } from '@lettura/core/quantity';
-import type { FamilyId } from '@lettura/core/family';
+} from '@lettura/core/machine/places';
+import { formatPressure, type Ambient } from '@lettura/core/measure/quantity';
+import type { FamilyId } from '@lettura/core/machine/family';
 import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';

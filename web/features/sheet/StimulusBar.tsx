@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { MachineState, Stimulus } from '@lettura/core/evidence';
-import type { FamilyId } from '@lettura/core/family';
-import { formatPressure } from '@lettura/core/quantity';
+import type { MachineState, Stimulus } from '@lettura/core/machine/places';
+import type { FamilyId } from '@lettura/core/machine/family';
+import { formatPressure } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
 
 /** What can be done to a sensor of this family without an instrument: its words for "nothing" and for "done". */

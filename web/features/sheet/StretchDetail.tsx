@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { LOOM_HIDES } from '@lettura/core/fault';
+import { LOOM_HIDES } from '@lettura/core/machine/fault';
 import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { drawnSegments } from './drawnSegments.ts';

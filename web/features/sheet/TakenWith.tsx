@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Instrument } from '@lettura/contract';
-import type { Target } from '@lettura/core/evidence';
+import type { Target } from '@lettura/core/machine/places';
 import { useDispatch, useSelector } from 'react-redux';
 import { instrumentChosen, selectInstruments } from '../../app/preferences.ts';
 import { instrumentInHand, instrumentsFor, overdueWords } from './instrumentInHand.ts';

@@ -5,9 +5,15 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { codesThatTell, decisionsFor, hypothesesFor, titleOf, type WhatIf } from '@lettura/core/weighing';
-import { complaintWords } from '@lettura/core/code';
-import { wiringFor } from '@lettura/core/wiring';
+import {
+  codesThatTell,
+  decisionsFor,
+  hypothesesFor,
+  titleOf,
+  type WhatIf,
+} from '@lettura/core/judge/weighing';
+import { complaintWords } from '@lettura/core/record/code';
+import { wiringFor } from '@lettura/core/machine/wiring';
 import { useMemo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
 import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { exampleCase } from '../../../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../../../core/judge/checks/exampleCase.ts';
 import { drawnSegments } from './drawnSegments.ts';
 
 test('a wire is drawn in two stretches with the connector between, a feed in one', () => {

@@ -1,6 +1,6 @@
-import type { EntryDefaults } from '@lettura/core/entry';
-import type { Target } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
+import type { EntryDefaults } from '@lettura/core/record/entry';
+import type { Target } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
 import type { Units } from '../../ui/units.ts';
 
 /** Room above a sensor's range for a value that is plainly wrong, and for a gauge that shows more. */

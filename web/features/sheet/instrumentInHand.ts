@@ -1,6 +1,6 @@
 import { calibrationOverdue, type Instrument, type InstrumentSort } from '@lettura/contract';
-import type { Entry } from '@lettura/core/entry';
-import type { ReadingWarning } from '@lettura/core/quantity';
+import type { Entry } from '@lettura/core/record/entry';
+import type { ReadingWarning } from '@lettura/core/measure/quantity';
 
 type Measured = Exclude<Entry, { kind: 'ambient' }>;
 type Taken = Measured['kind'];

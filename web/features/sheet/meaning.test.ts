@@ -1,6 +1,6 @@
-import { MPX4250A } from '@lettura/core/transfer';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
-import { exampleCase } from '../../../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../../../core/judge/checks/exampleCase.ts';
 import { meaningOf } from './meaning.ts';
 
 const caseFile = exampleCase([], { profile: MPX4250A });

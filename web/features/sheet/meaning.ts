@@ -1,5 +1,5 @@
-import type { Evidence } from '@lettura/core/evidence';
-import { expectedReading, type Expectation } from '@lettura/core/expectation';
+import type { Evidence } from '@lettura/core/record/evidence';
+import { expectedReading, type Expectation } from '@lettura/core/judge/expectation';
 import {
   formatPressure,
   formatValue,
@@ -7,9 +7,15 @@ import {
   isPressure,
   MEASURANDS,
   toKpaAbs,
-} from '@lettura/core/quantity';
-import { expectationContext, valueOfSignal, signalAtRail, type CaseFile } from '@lettura/core/reasoning';
-import { boundWords, type MeasuredValue } from '@lettura/core/uncertainty';
+} from '@lettura/core/measure/quantity';
+import {
+  expectationContext,
+  readingLimitVolts,
+  valueOfSignal,
+  signalAtRail,
+  type CaseFile,
+} from '@lettura/core/judge/checks';
+import { boundWords, type MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -30,10 +36,15 @@ export function meaningOf(reading: Seen, caseFile: CaseFile, units: Units): Mean
   const value = valueInExpectedUnit(reading, caseFile);
   return {
     expectation,
-    fit: expectation && value !== undefined ? fitOf(value, expectation) : undefined,
+    fit:
+      expectation && value !== undefined ? fitOf(value, expectation, doubtOf(reading, caseFile)) : undefined,
     conversion: conversionOf(reading, caseFile, units),
   };
 }
+
+/** Lanes and gate leave a reading what its meter cannot tell; so does its mark. */
+const doubtOf = (reading: Seen, caseFile: CaseFile): number =>
+  reading.kind === 'wire' ? readingLimitVolts(reading, caseFile) : 0;
 
 function valueInExpectedUnit(reading: Seen, { ambient, profile }: CaseFile): number | undefined {
   switch (reading.kind) {

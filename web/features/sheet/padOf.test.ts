@@ -1,8 +1,8 @@
 import type { Reading } from '@lettura/contract';
-import type { MachineState, Target } from '@lettura/core/evidence';
-import { MPX4250A } from '@lettura/core/transfer';
+import type { MachineState, Target } from '@lettura/core/machine/places';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
-import { exampleCase } from '../../../core/reasoning/exampleCase.ts';
+import { exampleCase } from '../../../core/judge/checks/exampleCase.ts';
 import { padIn } from './padOf.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };

@@ -6,9 +6,9 @@ import {
   type EngineState,
   type MachineState,
   type Target,
-} from '@lettura/core/evidence';
-import { expectedReading } from '@lettura/core/expectation';
-import { expectationContext } from '@lettura/core/reasoning';
+} from '@lettura/core/machine/places';
+import { expectedReading } from '@lettura/core/judge/expectation';
+import { expectationContext } from '@lettura/core/judge/checks';
 import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { meaningOf } from './meaning.ts';

@@ -1,4 +1,4 @@
-import { compareValues, fromLimits, measuredValue } from '@lettura/core/uncertainty';
+import { compareValues, fromLimits, measuredValue } from '@lettura/core/measure/uncertainty';
 import { expect, test } from 'vitest';
 import { pairInWords } from './pairInWords.ts';
 

@@ -1,6 +1,6 @@
-import { formatValue, type Measurand } from '@lettura/core/quantity';
-import type { Pair } from '@lettura/core/reasoning';
-import { enInWords } from '@lettura/core/uncertainty';
+import { formatValue, type Measurand } from '@lettura/core/measure/quantity';
+import type { Pair } from '@lettura/core/judge/checks';
+import { enInWords } from '@lettura/core/measure/uncertainty';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 

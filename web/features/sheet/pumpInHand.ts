@@ -1,5 +1,9 @@
 import type { Instrument } from '@lettura/contract';
-import { COMMON_VACUUM_GAUGE, type GaugeAccuracy, type Instrument as Taker } from '@lettura/core/uncertainty';
+import {
+  COMMON_VACUUM_GAUGE,
+  type GaugeAccuracy,
+  type Instrument as Taker,
+} from '@lettura/core/measure/uncertainty';
 
 /** What shows the pump's pressure: the gauge chosen, else the hand pump of the workshop. */
 export function pumpInHand(

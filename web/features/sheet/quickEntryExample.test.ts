@@ -1,6 +1,6 @@
-import { quickEntry } from '@lettura/core/entry';
-import { FAMILIES, FAMILY_IDS } from '@lettura/core/family';
-import { MPX4250A } from '@lettura/core/transfer';
+import { quickEntry } from '@lettura/core/record/entry';
+import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { entryDefaults } from './entryDefaults.ts';
 import { quickEntryExample } from './quickEntryExample.ts';

@@ -1,6 +1,6 @@
-import type { Target } from '@lettura/core/evidence';
-import { MEASURANDS } from '@lettura/core/quantity';
-import type { CaseFile } from '@lettura/core/reasoning';
+import type { Target } from '@lettura/core/machine/places';
+import { MEASURANDS } from '@lettura/core/measure/quantity';
+import type { CaseFile } from '@lettura/core/judge/checks';
 
 const LIVE = { kPa: '47 kPa', '%': '12.5', '°': '30', 'g/s': '3.4' } as const;
 

@@ -6,8 +6,8 @@ import {
   type MachineState,
   type Place,
   type Target,
-} from '@lettura/core/evidence';
-import { REACHES, type Reach } from '@lettura/core/weighing';
+} from '@lettura/core/machine/places';
+import { REACHES, type Reach } from '@lettura/core/judge/weighing';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';

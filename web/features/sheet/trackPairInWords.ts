@@ -1,6 +1,6 @@
-import { LANE_WORDS } from '@lettura/core/evidence';
-import type { TrackPair } from '@lettura/core/reasoning';
-import { enInWords } from '@lettura/core/uncertainty';
+import { LANE_WORDS } from '@lettura/core/machine/places';
+import type { TrackPair } from '@lettura/core/judge/checks';
+import { enInWords } from '@lettura/core/measure/uncertainty';
 
 /** Two tracks in sentences: whether they belong together, from which numbers, by which limit, and what is taken for granted. */
 export function trackPairInWords(pair: TrackPair): string {

@@ -1,9 +1,14 @@
 import type { NewReading } from '@lettura/contract';
-import { betweenEntry, quickEntry, type Entry } from '@lettura/core/entry';
-import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/evidence';
-import type { ObservationId } from '@lettura/core/observation';
-import type { Problem } from '@lettura/core/problem';
-import { ambientFrom, toKpaAbs, type AmbientSource, type ReadingWarning } from '@lettura/core/quantity';
+import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
+import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/machine/places';
+import type { ObservationId } from '@lettura/core/record/observation';
+import type { Problem } from '@lettura/core/measure/problem';
+import {
+  ambientFrom,
+  toKpaAbs,
+  type AmbientSource,
+  type ReadingWarning,
+} from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 } from 'uuid';

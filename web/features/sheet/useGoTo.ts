@@ -1,6 +1,6 @@
 import { looksRight } from '@lettura/bench';
-import type { MachineState, Target } from '@lettura/core/evidence';
-import type { NextReading } from '@lettura/core/weighing';
+import type { MachineState, Target } from '@lettura/core/machine/places';
+import type { NextReading } from '@lettura/core/judge/weighing';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';

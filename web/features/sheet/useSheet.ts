@@ -1,6 +1,6 @@
 import { caseFileOf, lanesOf, standingReadings, type JobSheet } from '@lettura/contract';
-import type { Lane } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
+import type { Lane } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';

@@ -1,5 +1,5 @@
 import Typography from '@mui/material/Typography';
-import type { Against, Channel, SweepBand } from '@lettura/core/sweep';
+import type { Against, Channel, SweepBand } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
 import {
   extremesOf,

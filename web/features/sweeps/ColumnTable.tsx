@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import type { Layout, TimeForm } from '@lettura/core/recordingFile';
+import type { Layout, TimeForm } from '@lettura/core/recording/file';
 import { NUMERALS } from '../../app/theme.ts';
 import { MeaningFields, type ColumnMeaning } from './MeaningFields.tsx';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import type { SweepFinding } from '@lettura/core/sweep';
+import type { SweepFinding } from '@lettura/core/recording/sweep';
 import { noFaultInWords } from './noFaultInWords.ts';
 
 export interface FindingListProps {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { SweepMark } from '@lettura/core/sweep';
+import type { SweepMark } from '@lettura/core/recording/sweep';
 import { PAPER } from '../../ui/paper.ts';
 
 /** What somebody marked while it was recorded, by the numbers that stand in the plot; a tap goes there. */

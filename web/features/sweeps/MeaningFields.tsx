@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { PRESSURE_BASES, type PressureBasis } from '@lettura/core/quantity';
-import { CHANNEL_USES, isPressureUnit, type ChannelUse } from '@lettura/core/sweep';
+import { PRESSURE_BASES, type PressureBasis } from '@lettura/core/measure/quantity';
+import { CHANNEL_USES, isPressureUnit, type ChannelUse } from '@lettura/core/recording/sweep';
 import { USE_WORDS } from './useWords.ts';
 
 /** What is known of a channel, column by column of the file: nothing for the moments. */

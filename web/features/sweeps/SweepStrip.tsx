@@ -1,4 +1,4 @@
-import type { Envelope, SweepFinding, SweepMark } from '@lettura/core/sweep';
+import type { Envelope, SweepFinding, SweepMark } from '@lettura/core/recording/sweep';
 import {
   extremesOf,
   frameOf,

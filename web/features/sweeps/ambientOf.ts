@@ -1,5 +1,5 @@
 import { standingReadings, type JobSheet } from '@lettura/contract';
-import { ambientFrom } from '@lettura/core/quantity';
+import { ambientFrom } from '@lettura/core/measure/quantity';
 
 /** The ambient pressure that stands on a job: what connects the bases of its recordings. */
 export function ambientOf({ readings }: Pick<JobSheet, 'readings'>): number | undefined {

@@ -1,4 +1,4 @@
-import type { SweepFinding } from '@lettura/core/sweep';
+import type { SweepFinding } from '@lettura/core/recording/sweep';
 
 /** What may be said of a recording without a fault: never more than was looked at. Undefined where there is one. */
 export function noFaultInWords(

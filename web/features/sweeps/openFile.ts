@@ -1,5 +1,5 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
-import { layoutOf, looksBinary, looksLikeCandump, type Layout } from '@lettura/core/recordingFile';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { layoutOf, looksBinary, looksLikeCandump, type Layout } from '@lettura/core/recording/file';
 import Papa from 'papaparse';
 
 export const MOST_FILE_MEGABYTES = 512;

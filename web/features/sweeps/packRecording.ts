@@ -1,4 +1,4 @@
-import type { Recording } from '@lettura/core/sweep';
+import type { Recording } from '@lettura/core/recording/sweep';
 
 const PIECE_BYTES = 1 << 20;
 

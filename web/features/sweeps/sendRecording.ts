@@ -4,8 +4,8 @@ import {
   type RecordingInfo,
   type RecordingWithNumbers,
 } from '@lettura/contract';
-import { fail, ok, type Problem, type Result } from '@lettura/core/problem';
-import type { Recording } from '@lettura/core/sweep';
+import { fail, ok, type Problem, type Result } from '@lettura/core/measure/problem';
+import type { Recording } from '@lettura/core/recording/sweep';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { packed } from './packRecording.ts';
 

@@ -1,6 +1,6 @@
 import { readRecordingFile } from '@lettura/contract';
-import { fail, ok, type Result } from '@lettura/core/problem';
-import { csvOf, decodeCandump, NumberScanner, recordingJson } from '@lettura/core/recordingFile';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { csvOf, decodeCandump, NumberScanner, recordingJson } from '@lettura/core/recording/file';
 import {
   against,
   analyseSweep,
@@ -8,7 +8,7 @@ import {
   MinMaxPyramid,
   plateaus,
   type Recording,
-} from '@lettura/core/sweep';
+} from '@lettura/core/recording/sweep';
 import { openFile } from './openFile.ts';
 import { unpacked } from './packRecording.ts';
 import { fetchRecording, sendRecording } from './sendRecording.ts';

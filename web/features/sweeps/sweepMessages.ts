@@ -1,6 +1,6 @@
 import type { RecordingInfo } from '@lettura/contract';
-import type { Problem } from '@lettura/core/problem';
-import type { Layout, RecordingHeading } from '@lettura/core/recordingFile';
+import type { Problem } from '@lettura/core/measure/problem';
+import type { Layout, RecordingHeading } from '@lettura/core/recording/file';
 import type {
   Against,
   Channel,
@@ -9,7 +9,7 @@ import type {
   Recording,
   SweepContext,
   SweepFinding,
-} from '@lettura/core/sweep';
+} from '@lettura/core/recording/sweep';
 import type { Opened } from './openFile.ts';
 
 /** What is known of the recording that the worker holds. */

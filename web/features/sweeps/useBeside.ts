@@ -1,4 +1,4 @@
-import type { Envelope } from '@lettura/core/sweep';
+import type { Envelope } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
 import { useSweepWorker } from './useSweepWorker.ts';
 import type { View } from './useView.ts';

@@ -1,7 +1,7 @@
 import type { RecordingInfo } from '@lettura/contract';
-import type { PressureBasis } from '@lettura/core/quantity';
-import type { ChannelUse, SweepContext, SweepFinding } from '@lettura/core/sweep';
-import type { Problem } from '@lettura/core/problem';
+import type { PressureBasis } from '@lettura/core/measure/quantity';
+import type { ChannelUse, SweepContext, SweepFinding } from '@lettura/core/recording/sweep';
+import type { Problem } from '@lettura/core/measure/problem';
 import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';

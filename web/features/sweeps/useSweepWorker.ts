@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@lettura/core/problem';
+import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { QuestionName, Reply, SweepQuestions } from './sweepMessages.ts';
 

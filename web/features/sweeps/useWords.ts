@@ -1,4 +1,4 @@
-import type { ChannelUse } from '@lettura/core/sweep';
+import type { ChannelUse } from '@lettura/core/recording/sweep';
 
 /** What a channel can be, in the words of the screen. */
 export const USE_WORDS: Record<ChannelUse, string> = {

@@ -1,9 +1,9 @@
-import type { Companion } from '@lettura/core/companion';
-import type { Layout } from '@lettura/core/recordingFile';
-import type { ChannelUse } from '@lettura/core/sweep';
+import type { Companion } from '@lettura/core/measure/companion';
+import type { Layout } from '@lettura/core/recording/file';
+import type { ChannelUse } from '@lettura/core/recording/sweep';
 import { z } from 'zod';
-import type { PressureBasis } from '@lettura/core/quantity';
-import { CHANNEL_USES, isPressureUnit, pressureAndBasis } from '@lettura/core/sweep';
+import type { PressureBasis } from '@lettura/core/measure/quantity';
+import { CHANNEL_USES, isPressureUnit, pressureAndBasis } from '@lettura/core/recording/sweep';
 import { stored } from '../../app/stored.ts';
 
 /** What each channel is, confirmed once for files with the same columns, and remembered in this browser. */

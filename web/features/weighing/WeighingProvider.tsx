@@ -1,6 +1,6 @@
-import type { Lane } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
-import type { WhatIf } from '@lettura/core/weighing';
+import type { Lane } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import type { WhatIf } from '@lettura/core/judge/weighing';
 import { createContext, use, type ReactNode } from 'react';
 import { useWeighing, type Weighed } from './useWeighing.ts';
 

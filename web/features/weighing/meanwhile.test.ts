@@ -1,4 +1,4 @@
-import type { JobWeighing, NextReading, Statement, WeighedCause } from '@lettura/core/weighing';
+import type { JobWeighing, NextReading, Statement, WeighedCause } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
 import { meanwhile } from './meanwhile.ts';
 

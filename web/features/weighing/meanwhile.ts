@@ -1,4 +1,4 @@
-import type { JobWeighing } from '@lettura/core/weighing';
+import type { JobWeighing } from '@lettura/core/judge/weighing';
 
 /**
  * What stands until a weighing is complete: reasons, sentence and next reading of before keep their places until their own

@@ -1,6 +1,6 @@
-import type { Lane } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
-import { NO_WHAT_IF, type JobWeighing, type WhatIf } from '@lettura/core/weighing';
+import type { Lane } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { NO_WHAT_IF, type JobWeighing, type WhatIf } from '@lettura/core/judge/weighing';
 import { useEffect, useMemo, useState } from 'react';
 import { meanwhile } from './meanwhile.ts';
 import { weigh } from './weighingWorker.ts';

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { weighInStages } from '@lettura/core/weighing';
+import { weighInStages } from '@lettura/core/judge/weighing';
 import type { WeighingQuestion, WeighingReply, WeighingStop } from './weighingMessages.ts';
 
 declare const self: DedicatedWorkerGlobalScope;

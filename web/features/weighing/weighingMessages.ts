@@ -1,6 +1,6 @@
-import type { Lane } from '@lettura/core/evidence';
-import type { CaseFile } from '@lettura/core/reasoning';
-import type { JobWeighing, WhatIf } from '@lettura/core/weighing';
+import type { Lane } from '@lettura/core/machine/places';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import type { JobWeighing, WhatIf } from '@lettura/core/judge/weighing';
 
 /** A job to weigh; one asked later takes the place of one that is still being worked on. */
 export interface WeighingQuestion {

@@ -1,5 +1,5 @@
-import type { CaseFile } from '@lettura/core/reasoning';
-import { NO_WHAT_IF, type JobWeighing } from '@lettura/core/weighing';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { NO_WHAT_IF, type JobWeighing } from '@lettura/core/judge/weighing';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { weigh as Weigh } from './weighingWorker.ts';
 import type { WeighingQuestion, WeighingReply, WeighingStop } from './weighingMessages.ts';

@@ -1,4 +1,4 @@
-import type { JobWeighing } from '@lettura/core/weighing';
+import type { JobWeighing } from '@lettura/core/judge/weighing';
 import type { WeighingQuestion, WeighingReply, WeighingStop } from './weighingMessages.ts';
 
 let worker: Worker | undefined;

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { readPlugValue, TEST_WORDS, type PlugReading, type PlugTest } from '@lettura/core/wireFinder';
+import { readPlugValue, TEST_WORDS, type PlugReading, type PlugTest } from '@lettura/core/judge/wireFinder';
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';

@@ -12,7 +12,7 @@ import {
   type PlugReading,
   type TerminalFinding,
   type WireFinding,
-} from '@lettura/core/wireFinder';
+} from '@lettura/core/judge/wireFinder';
 import { roleOfPin } from './plugOf.ts';
 import { readingInWords, unlikeInWords } from './plugWords.ts';
 

@@ -5,14 +5,14 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { detailsOf, type Job, type Pin, type Sensor } from '@lettura/contract';
-import { LOOM_CAUTION } from '@lettura/core/safety';
+import { LOOM_CAUTION } from '@lettura/core/judge/cautions';
 import {
   PLUG_TESTS,
   TERMINAL_COUNTS,
   type PlugReading,
   type PlugTest,
   type TerminalCount,
-} from '@lettura/core/wireFinder';
+} from '@lettura/core/judge/wireFinder';
 import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { useChangeJobMutation } from '../../app/api.ts';

@@ -1,5 +1,10 @@
-import type { Bias } from '@lettura/core/transfer';
-import { findWires, type PlugReading, type PlugTest, type TerminalCount } from '@lettura/core/wireFinder';
+import type { Bias } from '@lettura/core/measure/transfer';
+import {
+  findWires,
+  type PlugReading,
+  type PlugTest,
+  type TerminalCount,
+} from '@lettura/core/judge/wireFinder';
 
 export interface FindWiresRequest {
   number: number;

@@ -1,4 +1,4 @@
-import type { TerminalFinding } from '@lettura/core/wireFinder';
+import type { TerminalFinding } from '@lettura/core/judge/wireFinder';
 import { expect, test } from 'vitest';
 import { plugOf, roleOfPin } from './plugOf.ts';
 

@@ -1,5 +1,5 @@
 import type { Pin, PinWire } from '@lettura/contract';
-import type { Role, TerminalFinding } from '@lettura/core/wireFinder';
+import type { Role, TerminalFinding } from '@lettura/core/judge/wireFinder';
 
 /** What the sensor's own list, or the diagram written onto the job, says of a terminal. */
 export const roleOfPin = (wire: PinWire): Role => {

@@ -1,12 +1,12 @@
-import { ohmsInWords } from '@lettura/core/quantity';
-import { voltsInWords } from '@lettura/core/reasoning';
+import { ohmsInWords } from '@lettura/core/measure/quantity';
+import { voltsInWords } from '@lettura/core/judge/checks';
 import {
   ROLE_WORDS,
   type PlugReading,
   type PlugTest,
   type Role,
   type Unlike,
-} from '@lettura/core/wireFinder';
+} from '@lettura/core/judge/wireFinder';
 
 const FED_ANSWERS = ['nothing follows', 'its value follows', 'a temperature follows'];
 

@@ -1,5 +1,5 @@
-import type { Bias } from '@lettura/core/transfer';
-import type { PlugReading, PlugTest, TerminalCount, WireFinding } from '@lettura/core/wireFinder';
+import type { Bias } from '@lettura/core/measure/transfer';
+import type { PlugReading, PlugTest, TerminalCount, WireFinding } from '@lettura/core/judge/wireFinder';
 import { useEffect, useRef, useState } from 'react';
 import type { FindWiresRequest } from './findWires.worker.ts';
 

@@ -1,4 +1,9 @@
-import { PLUG_TESTS, TERMINAL_COUNTS, type PlugReading, type TerminalCount } from '@lettura/core/wireFinder';
+import {
+  PLUG_TESTS,
+  TERMINAL_COUNTS,
+  type PlugReading,
+  type TerminalCount,
+} from '@lettura/core/judge/wireFinder';
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';

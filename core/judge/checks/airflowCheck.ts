@@ -1,0 +1,66 @@
+import {
+  expectedAirflowGramsPerSecond,
+  idleRuleGramsPerSecond,
+  type AirflowInputs,
+} from '../../measure/airflow/index.ts';
+import type { EngineState } from '../../machine/places/index.ts';
+import { fail, ok, type Result } from '../../measure/problem/index.ts';
+import {
+  compareValues,
+  fromLimits,
+  measuredValue,
+  type Comparison,
+  type MeasuredValue,
+} from '../../measure/uncertainty/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { sensorValue } from './sensorValue.ts';
+
+/** What is hardly ever known better than this at a kerbside (common practice). */
+const VOLUMETRIC_EFFICIENCY_DOUBT = 0.1;
+const AIR_KELVIN_DOUBT = 10;
+const MANIFOLD_KPA_DOUBT = 3;
+
+/** The flow that speed, pressure and temperature call for, with the doubt of what was put in. */
+export function speedDensityFlow(given: AirflowInputs): MeasuredValue {
+  const flow = expectedAirflowGramsPerSecond(given);
+  return measuredValue(flow, [
+    {
+      source: 'volumetric efficiency, ±0.1',
+      standardUncertainty: (flow / given.volumetricEfficiency) * fromLimits(VOLUMETRIC_EFFICIENCY_DOUBT),
+    },
+    {
+      source: 'manifold pressure, ±3 kPa',
+      standardUncertainty: (flow / given.pressureKpaAbs) * fromLimits(MANIFOLD_KPA_DOUBT),
+    },
+    {
+      source: 'air temperature, ±10 K',
+      standardUncertainty: (flow / given.temperatureKelvin) * fromLimits(AIR_KELVIN_DOUBT),
+    },
+  ]);
+}
+
+/** The litres rule as a value with limits; only at idle. */
+export function litresRuleFlow(displacementLitres: number): MeasuredValue {
+  const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);
+  return measuredValue((lowest + highest) / 2, [
+    { source: 'the litres rule', standardUncertainty: fromLimits((highest - lowest) / 2) },
+  ]);
+}
+
+/** The flow meter's own value in an engine state against what it should be. */
+export function flowAgainst(
+  caseFile: CaseFile,
+  engine: EngineState,
+  should: MeasuredValue,
+): Result<
+  Comparison & { own: MeasuredValue },
+  'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter'
+> {
+  if (caseFile.family !== 'air-flow') {
+    return fail('not-a-flow-meter', 'This sensor reports no air flow.', 'Compare it with a gauge instead.');
+  }
+  const sensor = sensorValue(caseFile, { engine });
+  if (!sensor.ok) return sensor;
+  const { own } = sensor.value;
+  return ok({ ...compareValues(own, should, caseFile.profile.differenceThatMatters), own });
+}

@@ -1,0 +1,129 @@
+import { latest, type GaugeReading, type ScanReading } from '../../record/evidence/index.ts';
+import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import { isPressure } from '../../measure/quantity/index.ts';
+import {
+  compareValues,
+  measuredValue,
+  SENSOR_TOLERANCE,
+  type Comparison,
+  type MeasuredValue,
+} from '../../measure/uncertainty/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
+import { liveValue, liveValueOfQuantity } from './liveValue.ts';
+import { signalAtPlug, valueOfSignal } from './sensorValue.ts';
+import { railInWords, signalAtRail } from './signalAtRail.ts';
+
+export type SourceName =
+  | 'sensor'
+  | 'signal as the unit sees it'
+  | 'gauge at the sensor hose'
+  | 'gauge at the manifold'
+  | 'live data'
+  | 'ambient';
+
+export interface Source {
+  name: SourceName;
+  measured: MeasuredValue;
+}
+export interface Pair {
+  a: SourceName;
+  b: SourceName;
+  comparison: Comparison;
+  /** Whether a difference of this size would change a decision. */
+  matters: boolean;
+}
+
+/** A return that shifts the reading by less than this share of what matters is not worth a line of its own. */
+const WORTH_TELLING_APART_SHARE = 0.075;
+
+export interface Compared {
+  sources: Source[];
+  pairs: Pair[];
+  /** Why the signal that was read is no value to compare: it is past a limit of its circuit, or has no supply. */
+  noSensor?: string | undefined;
+}
+
+/**
+ * Everything that tells what the sensor measures in one state, on one basis, and each against the sensor; where no signal gives a
+ * value, against live data. A signal past a limit of its circuit is judged as that, and compared with nothing.
+ */
+export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
+  const scan = scanIn(caseFile, drive);
+  const mechanical = [...gaugeSources(caseFile, drive), ...ambientSource(caseFile, drive)];
+  const live: Source[] = scan ? [{ name: 'live data', measured: liveValue(caseFile, scan) }] : [];
+  const signal = signalAtPlug(caseFile.readings, drive);
+  const limit = caseFile.profile.differenceThatMatters;
+  const against = (a: Source, b: Source): Pair => {
+    const comparison = compareValues(a.measured, b.measured, limit);
+    return { a: a.name, b: b.name, comparison, matters: Math.abs(comparison.difference) > limit };
+  };
+  if (signal && signalAtRail(signal, caseFile)) {
+    // The unit may show a substituted value meanwhile: that is no witness of anything.
+    return { sources: [...mechanical, ...live], pairs: [], noSensor: railInWords(signal, caseFile) };
+  }
+  const sensor = signal && valueOfSignal(caseFile, signal);
+  if (!sensor?.ok) {
+    const noSensor = sensor && `${sensor.problem.message} ${sensor.problem.next}`;
+    if (!scan) return { sources: mechanical, pairs: [], noSensor };
+    const shown: Source = { name: 'live data', measured: liveValueOfQuantity(caseFile, scan) };
+    return {
+      sources: [...mechanical, shown],
+      pairs: mechanical.map((other) => against(shown, other)),
+      noSensor,
+    };
+  }
+  const own: Source = { name: 'sensor', measured: sensor.value.own };
+  // The unit does not see the sensor's return: with a raised one, the same signal is two values.
+  const asSeen: Source = { name: 'signal as the unit sees it', measured: sensor.value.asSeen };
+  const shiftedByReturn =
+    Math.abs(own.measured.value - asSeen.measured.value) > WORTH_TELLING_APART_SHARE * limit;
+  // Live data uses the sensor's own curve on what it sees, so the sensor's tolerance is no doubt there.
+  const believed = {
+    name: shiftedByReturn ? asSeen.name : own.name,
+    measured: withoutTolerance(asSeen.measured),
+  };
+  const others = [...mechanical, ...live];
+  return {
+    sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others],
+    pairs: others.map((other) => against(other.name === 'live data' ? believed : own, other)),
+  };
+}
+
+export const withoutTolerance = ({ value, terms, bound }: MeasuredValue): MeasuredValue =>
+  measuredValue(
+    value,
+    terms.filter(({ source }) => source !== SENSOR_TOLERANCE),
+    bound,
+  );
+
+function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Drive): Source[] {
+  if (!isPressure(profile.measures)) return [];
+  return (['sensor-hose', 'manifold'] as const).flatMap((tap) => {
+    const reading = latest(
+      readings,
+      (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && sameDrive(one.state, drive),
+    );
+    const measured = reading && gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
+    const name = tap === 'manifold' ? 'gauge at the manifold' : 'gauge at the sensor hose';
+    return measured?.ok ? [{ name, measured: measured.value } as const] : [];
+  });
+}
+
+const scanIn = ({ readings, profile }: CaseFile, drive: Drive): ScanReading | undefined =>
+  latest(
+    readings,
+    (one): one is ScanReading =>
+      one.kind === 'scan' && one.measures === profile.measures && sameDrive(one.state, drive),
+  );
+
+/** With the engine stopped, what is open to the air is at ambient pressure. */
+function ambientSource({ ambient, family, profile }: CaseFile, drive: Drive): Source[] {
+  const open =
+    family === 'barometric-pressure' ||
+    ((drive.engine === 'koeo' || drive.engine === 'key-off') &&
+      (family === 'manifold-pressure' || family === 'boost-pressure' || family === 'other'));
+  return ambient && open && !drive.stimulus && profile.measures === 'absolute-pressure'
+    ? [{ name: 'ambient', measured: ambientPressure(ambient) }]
+    : [];
+}

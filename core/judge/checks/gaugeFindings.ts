@@ -1,0 +1,97 @@
+import { latest, latestWire, type GaugeReading } from '../../record/evidence/index.ts';
+import { GAUGE_TAPS, running, type GaugeTap } from '../../machine/places/index.ts';
+import { HEALTHY_IDLE_KPA_ABS } from '../../machine/family/index.ts';
+import { formatPressure } from '../../measure/quantity/index.ts';
+import { boundWords, compareValues, type MeasuredValue } from '../../measure/uncertainty/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { finding, type Finding, type Remark } from './finding.ts';
+import { gaugeAgainstSensor } from './gaugePressure.ts';
+import { valueOfSignal } from './sensorValue.ts';
+import { signalAtRail } from './signalAtRail.ts';
+
+export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
+  const findings: Finding[] = [];
+  const remarks: Remark[] = [];
+  if (caseFile.family !== 'manifold-pressure') return { findings, remarks };
+  for (const tap of GAUGE_TAPS) {
+    const reading = gaugeAt(caseFile, tap);
+    if (!reading) continue;
+    const gauge = gaugeAgainstSensor(reading, caseFile.profile.measures, caseFile.ambient, caseFile.gauge);
+    if (!gauge.ok) {
+      remarks.push({ sentence: `${gauge.problem.message} ${gauge.problem.next}`, readingIds: [reading.id] });
+      continue;
+    }
+    if (reading.state.engine === 'idle') findings.push(vacuumFinding(caseFile, tap, reading, gauge.value));
+    const comparison = sensorAgainst(caseFile, tap, reading, gauge.value);
+    if (comparison) ('code' in comparison ? findings : remarks).push(comparison);
+  }
+  return { findings, remarks };
+}
+
+const gaugeAt = (caseFile: CaseFile, tap: GaugeTap): GaugeReading | undefined =>
+  latest(
+    caseFile.readings,
+    (reading): reading is GaugeReading =>
+      reading.kind === 'gauge' && reading.tap === tap && running(reading.state) && !reading.state.stimulus,
+  );
+
+function vacuumFinding(
+  caseFile: CaseFile,
+  tap: GaugeTap,
+  reading: GaugeReading,
+  gauge: MeasuredValue,
+): Finding {
+  const low = gauge.value - gauge.expandedUncertainty > HEALTHY_IDLE_KPA_ABS.highest;
+  const shown = formatPressure(gauge.value, caseFile.pressureUnit);
+  const limit = formatPressure(HEALTHY_IDLE_KPA_ABS.highest, caseFile.pressureUnit);
+  return finding(
+    `vacuum-at-${tap === 'manifold' ? 'manifold' : 'hose'}: ${low ? 'low' : 'healthy'}`,
+    low
+      ? `By the gauge the engine idles at ${shown} absolute, above the usual ${limit}: vacuum is low.`
+      : `By the gauge the engine idles at ${shown} absolute: a healthy vacuum.`,
+    [reading.id],
+  );
+}
+
+function sensorAgainst(
+  caseFile: CaseFile,
+  tap: GaugeTap,
+  reading: GaugeReading,
+  gauge: MeasuredValue,
+): Finding | Remark | undefined {
+  const signal = latestWire(
+    caseFile.readings,
+    'signal',
+    'plug',
+    (state) => state.plug === 'connected' && state.engine === reading.state.engine && !state.stimulus,
+  );
+  if (!signal || signalAtRail(signal, caseFile)) return undefined;
+  const sensor = valueOfSignal(caseFile, signal);
+  if (!sensor.ok) return undefined;
+  const { own, asSeen, assumed } = sensor.value;
+  const matters = caseFile.profile.differenceThatMatters;
+  const readingIds = [...sensor.value.readingIds, reading.id];
+  const show = (kpa: number) => formatPressure(kpa, caseFile.pressureUnit);
+  const pair = `sensor ${boundWords(own)}${show(own.value)}, gauge ${show(gauge.value)} absolute`;
+  const comparison = compareValues(own, gauge, matters);
+  if (comparison.outcome === 'cannot-tell') {
+    return {
+      sentence: `These instruments cannot tell (${pair}): limited by ${comparison.limitedBy}.`,
+      readingIds,
+    };
+  }
+  const check = `sensor-vs-gauge-${tap === 'manifold' ? 'manifold' : 'hose'}` as const;
+  if (comparison.outcome === 'disagree' && Math.abs(comparison.difference) > matters) {
+    const perhaps = assumed.includes('return');
+    return finding(
+      `${check}: ${perhaps ? 'disagree-perhaps-by-return' : 'disagree'}`,
+      `Sensor and gauge disagree: ${pair}.${perhaps ? ' The return has not been measured: it could explain this.' : ''}`,
+      readingIds,
+    );
+  }
+  if (Math.abs(compareValues(asSeen, gauge, matters).difference) > matters) {
+    const sentence = `Against its own return the sensor agrees with the gauge (${pair}): the return shifts it.`;
+    return finding(`${check}: disagree-by-return`, sentence, readingIds);
+  }
+  return finding(`${check}: agree`, `Sensor and gauge agree: ${pair}.`, readingIds);
+}

@@ -1,0 +1,136 @@
+import { latestWire, type WireReading } from '../../record/evidence/index.ts';
+import { keyOn, PLACES, sameDrive, type Lane, type Place } from '../../machine/places/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { voltsInWords } from './finding.ts';
+import { signalArrives } from './signalArrives.ts';
+import { dropIsSmall, dropOver, ohmsJudged, ohmsOf } from './stretches.ts';
+import { supplyIsGood } from './supplyIsGood.ts';
+
+export type SegmentState = 'proven' | 'suspect' | 'faulty' | 'unknown';
+
+export interface SegmentView {
+  from: Place;
+  to: Place;
+  state: SegmentState;
+  /** What speaks for it, in a sentence. */
+  because: string;
+  readingIds: string[];
+}
+
+/** Which way each wire carries what it carries: supply and ground from the unit, the signal from the sensor. */
+const PATH: Record<Lane, readonly Place[]> = {
+  reference: PLACES,
+  return: PLACES,
+  signal: [...PLACES].reverse(),
+  'second-signal': [...PLACES].reverse(),
+  'battery-feed': PLACES,
+  'second-reference': PLACES,
+  'second-return': PLACES,
+  'motor-plus': PLACES,
+  'motor-minus': PLACES,
+};
+
+const comesFromSensor = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
+
+interface Point {
+  place: Place;
+  good: boolean | undefined;
+  id: string | undefined;
+}
+
+/** What the loaded readings prove about each harness segment, in the order unit to plug. */
+export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
+  const points = PATH[lane].map((place) => pointAt(caseFile, lane, place));
+  const views = points.slice(1).map((to, i) => {
+    const from = points[i] as Point;
+    const state = segmentState(points.slice(0, i + 1), points.slice(i + 1));
+    return {
+      from: from.place,
+      to: to.place,
+      state,
+      because: BECAUSE[state],
+      readingIds: [from.id, to.id].filter((id) => id !== undefined),
+    };
+  });
+  const fromUnit = comesFromSensor(lane)
+    ? views.reverse().map((view) => ({ ...view, from: view.to, to: view.from }))
+    : views;
+  const measured = fromUnit.map((view) => measuredAlong(view, lane, caseFile));
+  // One found break explains what is bad beyond it: the rest of the wire is not suspected for the same reading.
+  return measured.some(({ state }) => state === 'faulty')
+    ? measured.map((view) =>
+        view.state === 'suspect' ? { ...view, state: 'unknown', because: EXPLAINED_BY_THE_OTHER } : view,
+      )
+    : measured;
+}
+
+const EXPLAINED_BY_THE_OTHER =
+  'The fault found beside it explains what is read beyond: measure again after the repair.';
+
+const BECAUSE: Record<SegmentState, string> = {
+  proven: 'What is read beyond it is good: it has passed here.',
+  faulty: 'Good before it, bad after it.',
+  suspect: 'Bad beyond it, and nobody has measured yet where it is lost.',
+  unknown: 'No reading speaks of this stretch yet.',
+};
+
+/** A drop or ohms taken over the very stretch say more than what can be concluded from its ends. */
+function measuredAlong(view: SegmentView, lane: Lane, caseFile: CaseFile): SegmentView {
+  const stretch = { lane, from: view.from, to: view.to };
+  const drop = dropOver(stretch, caseFile);
+  if (drop && dropIsSmall(drop, caseFile))
+    return {
+      ...view,
+      state: 'proven',
+      because: `Only ${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      readingIds: [drop.id],
+    };
+  if (drop)
+    return {
+      ...view,
+      state: 'faulty',
+      because: `${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      readingIds: [drop.id],
+    };
+  const ohms = ohmsOf(stretch, caseFile);
+  const judged = ohms && ohmsJudged(ohms);
+  if (!ohms || !judged || judged === 'few') return view;
+  return {
+    ...view,
+    state: judged === 'open' ? 'faulty' : 'suspect',
+    because:
+      judged === 'open' ? 'Open with the key off.' : `${ohms.ohms} Ω with the key off: more than a wire has.`,
+    readingIds: [ohms.id],
+  };
+}
+
+function segmentState(upstream: readonly Point[], downstream: readonly Point[]): SegmentState {
+  if (downstream.some(({ good }) => good === true)) return 'proven'; // what arrives good has passed here
+  if (!downstream.some(({ good }) => good === false)) return 'unknown';
+  if (upstream.some(({ good }) => good === false)) return 'unknown'; // bad already before this segment
+  return upstream.at(-1)?.good && downstream[0]?.good === false ? 'faulty' : 'suspect';
+}
+
+function pointAt(caseFile: CaseFile, lane: Lane, place: Place): Point {
+  const loaded = (reading?: WireReading) =>
+    latestWire(
+      caseFile.readings,
+      lane,
+      place,
+      (state) => keyOn(state) && state.plug === 'connected' && (!reading || sameDrive(state, reading.state)),
+    );
+  if (!comesFromSensor(lane)) {
+    const reading = loaded();
+    return { place, good: reading && supplyIsGood(lane, reading, caseFile), id: reading?.id };
+  }
+  // The signal has no fixed value: what leaves the sensor is the measure for every point after it, state by state.
+  const reading = loaded();
+  const source = latestWire(
+    caseFile.readings,
+    lane,
+    'plug',
+    (state) => state.plug === 'connected' && reading !== undefined && sameDrive(state, reading.state),
+  );
+  if (!reading || !source) return { place, good: undefined, id: reading?.id };
+  return { place, good: signalArrives(source, reading, caseFile), id: reading.id };
+}

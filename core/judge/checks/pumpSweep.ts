@@ -1,0 +1,141 @@
+import { latestWire, type WireReading } from '../../record/evidence/index.ts';
+import { type MachineState } from '../../machine/places/index.ts';
+import { expectedReading, type Expectation } from '../expectation/index.ts';
+import { fail, type Result } from '../../measure/problem/index.ts';
+import { fromKpa, toKpa, type PressureUnit } from '../../measure/quantity/index.ts';
+import type { SensorProfile } from '../../measure/transfer/index.ts';
+import {
+  compareValues,
+  gaugeTerms,
+  measuredValue,
+  type Comparison,
+  type GaugeAccuracy,
+  type Instrument,
+} from '../../measure/uncertainty/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { expectationContext } from './expectationContext.ts';
+import { ambientPressure } from './gaugePressure.ts';
+import { railInWords, signalAtRail } from './signalAtRail.ts';
+import { valueOfSignal } from './sensorValue.ts';
+
+/** Deeper than this a hand pump gets slow, and its gauge ends soon (common practice). */
+const DEEPEST_VACUUM_KPA = toKpa(25, 'inHg');
+
+/**
+ * Pump settings in even steps of a round number in the reader's unit, from ambient to the end of what the sensor and
+ * a hand pump can do: downwards for an absolute sensor, upwards for the others. kPa above ambient, minus for vacuum.
+ */
+export function pumpSteps(
+  { measures, lowest, highest }: SensorProfile,
+  ambientKpaAbs: number,
+  unit: PressureUnit,
+  points: number,
+): number[] {
+  const down = measures === 'absolute-pressure';
+  const farthestKpa = down ? Math.min(DEEPEST_VACUUM_KPA, ambientKpaAbs - lowest) : highest;
+  if (!(farthestKpa > 0)) return [];
+  const step = toKpa(roundStep(fromKpa(farthestKpa, unit) / (points - 1)), unit);
+  const count = Math.min(points, Math.floor(farthestKpa / step + 1e-9) + 1);
+  const steps = Array.from({ length: count }, (_, i) => (down ? -i * step : i * step));
+  return down ? steps.filter((kpa) => ambientKpaAbs + kpa <= highest) : steps;
+}
+
+/** Nobody pumps to 16.9 kPa: the largest round number that is at most a little more than the step asked for. */
+function roundStep(step: number): number {
+  const most = step * 1.25 + 1e-9;
+  const size = 10 ** Math.floor(Math.log10(most));
+  return ([5, 2.5, 2, 1].find((nice) => nice * size <= most) ?? 1) * size;
+}
+
+/** Two settings this near are the same needle on the same mark. */
+const SAME_SETTING_KPA = 0.01;
+
+/** The steps asked for, and beside them every setting that is on record: a change of unit or count hides no reading. */
+export function pumpSettings({ readings }: Pick<CaseFile, 'readings'>, steps: readonly number[]): number[] {
+  const settings = [...steps];
+  for (const { state } of readings) {
+    if (state.stimulus?.kind !== 'pump') continue;
+    const { kpaAboveAmbient } = state.stimulus;
+    if (!settings.some((kpa) => Math.abs(kpa - kpaAboveAmbient) < SAME_SETTING_KPA)) {
+      settings.push(kpaAboveAmbient);
+    }
+  }
+  return settings.sort((a, b) => Math.abs(a) - Math.abs(b));
+}
+
+export const pumpState = (kpaAboveAmbient: number): MachineState => ({
+  engine: 'koeo',
+  plug: 'connected',
+  // Steps are compared by value: rounded, so that the same step is the same number wherever it is worked out.
+  stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient * 1e6) / 1e6 },
+});
+
+export interface PumpPoint {
+  kpaAboveAmbient: number;
+  expected: Expectation | undefined;
+  reading: WireReading | undefined;
+  /** Sensor less pump, in the measurand's unit and basis; or why there is none. */
+  judged:
+    | Result<
+        Comparison & { matters: boolean },
+        'reference-missing' | 'not-a-number' | 'circuit-low' | 'circuit-high'
+      >
+    | undefined;
+}
+
+/**
+ * One step of a pump table: what the signal should be, what it was, and whether that agrees with the pump's gauge.
+ *
+ * @param pump taken where the reading does not say what showed the pressure
+ */
+export function pumpPoint(
+  caseFile: CaseFile,
+  kpaAboveAmbient: number,
+  pump: Instrument<GaugeAccuracy>,
+): PumpPoint {
+  const state = pumpState(kpaAboveAmbient);
+  const target = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
+  const expected = expectedReading(target, state, expectationContext(caseFile));
+  const reading = latestWire(
+    caseFile.readings,
+    'signal',
+    'plug',
+    ({ plug, stimulus }) =>
+      plug === 'connected' &&
+      stimulus?.kind === 'pump' &&
+      Math.abs(stimulus.kpaAboveAmbient - kpaAboveAmbient) < SAME_SETTING_KPA,
+  );
+  return {
+    kpaAboveAmbient,
+    expected,
+    reading,
+    judged: reading && judge(caseFile, reading, kpaAboveAmbient, gaugeOf(reading) ?? pump),
+  };
+}
+
+const gaugeOf = ({ state: { stimulus } }: WireReading): Instrument<GaugeAccuracy> | undefined =>
+  stimulus?.kind === 'pump' ? stimulus.gauge : undefined;
+
+function judge(
+  caseFile: CaseFile,
+  reading: WireReading,
+  kpaAboveAmbient: number,
+  pump: Instrument<GaugeAccuracy>,
+): PumpPoint['judged'] {
+  const { profile, ambient } = caseFile;
+  const rail = signalAtRail(reading, caseFile);
+  if (rail) return fail(`circuit-${rail}`, railInWords(reading, caseFile), 'Follow the signal wire first.');
+  const sensor = valueOfSignal(caseFile, reading);
+  if (!sensor.ok) return sensor;
+  const absolute = profile.measures === 'absolute-pressure';
+  if (absolute && !ambient) return undefined;
+  // At ambient the pump is off, and its gauge has no say.
+  const gauge = kpaAboveAmbient === 0 ? [] : gaugeTerms(pump);
+  const set = measuredValue(
+    (absolute && ambient ? ambient.pressureKpaAbs : 0) + kpaAboveAmbient,
+    absolute && ambient ? [...gauge, ...ambientPressure(ambient).terms] : gauge,
+  );
+  const comparison = compareValues(sensor.value.own, set, profile.differenceThatMatters);
+  const matters = Math.abs(comparison.difference) > profile.differenceThatMatters;
+  return { ok: true, value: { ...comparison, matters } };
+}

@@ -1,0 +1,71 @@
+import { latestWire, type AnyEvidence } from '../../record/evidence/index.ts';
+import { keyOn, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { supplyIsGood } from './supplyIsGood.ts';
+import { dropIsSmall, dropOver } from './stretches.ts';
+
+export type SupplyOutcome = 'good' | 'bad' | 'open';
+
+/** One reading of the supply, in the order of work. */
+export interface SupplyStep {
+  spot: Spot;
+  state: MachineState;
+  /** What it proves. */
+  proves: string;
+  reading: AnyEvidence | undefined;
+  outcome: SupplyOutcome;
+}
+
+const LOADED: MachineState = { engine: 'koeo', plug: 'connected' };
+const UNLOADED: MachineState = { engine: 'koeo', plug: 'unplugged' };
+
+/** Reference loaded and unloaded, return by its drop, and the battery feed where the body has one. */
+export function supplyCheck(caseFile: CaseFile, lanes: readonly Lane[]): SupplyStep[] {
+  const at = (lane: Lane, place: Place, state: MachineState, proves: string): SupplyStep => {
+    const reading = latestWire(
+      caseFile.readings,
+      lane,
+      place,
+      (other) => keyOn(other) && other.plug === state.plug,
+    );
+    const outcome = reading ? (supplyIsGood(lane, reading, caseFile) ? 'good' : 'bad') : 'open';
+    return { spot: { kind: 'wire', lane, place }, state, proves, reading, outcome };
+  };
+  return lanes.flatMap((lane): SupplyStep[] => {
+    switch (lane) {
+      case 'reference':
+      case 'second-reference':
+        return [
+          at(lane, 'plug', LOADED, 'The supply holds under the sensor’s own load.'),
+          at(
+            lane,
+            'plug',
+            UNLOADED,
+            'It is there at all; lower only when plugged in, something draws too much.',
+          ),
+          at(lane, 'unit', LOADED, 'The unit gives it; good here and not at the plug, the wire is at fault.'),
+        ];
+      case 'return':
+      case 'second-return': {
+        const drop = dropOver({ lane, from: 'unit', to: 'plug' }, caseFile);
+        return [
+          at(lane, 'plug', LOADED, 'The whole way to battery negative, unit ground included.'),
+          {
+            spot: { kind: 'between', from: { lane, place: 'plug' }, to: { lane, place: 'unit' } },
+            state: LOADED,
+            proves: 'The wire alone: what is lost over it while current flows.',
+            reading: drop,
+            outcome: drop ? (dropIsSmall(drop, caseFile) ? 'good' : 'bad') : 'open',
+          },
+        ];
+      }
+      case 'battery-feed':
+        return [at(lane, 'plug', LOADED, 'Battery voltage under the load of the element.')];
+      case 'signal':
+      case 'second-signal':
+      case 'motor-plus':
+      case 'motor-minus':
+        return [];
+    }
+  });
+}

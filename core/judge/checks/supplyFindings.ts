@@ -1,0 +1,76 @@
+import { latestWire, type WireReading } from '../../record/evidence/index.ts';
+import { keyOn, PLACE_WORDS, type MachineState, type Place } from '../../machine/places/index.ts';
+import { FLOATING_RETURN_VOLTS, MISSING_REFERENCE_VOLTS } from '../../machine/limits/index.ts';
+import type { CaseFile } from './caseFile.ts';
+import { supplyIsGood } from './supplyIsGood.ts';
+import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
+
+const loaded = (state: MachineState) => keyOn(state) && state.plug === 'connected';
+const plugOff = (state: MachineState) => keyOn(state) && state.plug === 'unplugged';
+
+export function supplyFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
+  const findings = [
+    referenceFinding(caseFile, 'plug', loaded),
+    referenceFinding(caseFile, 'unit', loaded),
+    referenceFinding(caseFile, 'plug', plugOff),
+    returnFinding(caseFile, 'plug'),
+    returnFinding(caseFile, 'unit'),
+  ].filter((found) => found !== undefined);
+  return { findings, remarks: unloadedReturnRemarks(caseFile) };
+}
+
+function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: MachineState) => boolean) {
+  const reading = latestWire(caseFile.readings, 'reference', place, inState);
+  if (!reading) return undefined;
+  const unloaded = reading.state.plug === 'unplugged';
+  const check = unloaded
+    ? 'reference-unplugged'
+    : place === 'plug'
+      ? 'reference-at-plug'
+      : 'reference-at-unit';
+  const outcome = referenceOutcome(reading, caseFile);
+  const words = { normal: 'normal', low: 'low', missing: 'missing', high: 'too high' }[outcome];
+  const where = `${PLACE_WORDS[place]}${unloaded ? ' with the plug off' : ''}`;
+  return finding(
+    `${check}: ${outcome}`,
+    `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`,
+    [reading.id],
+  );
+}
+
+export function referenceOutcome(
+  reading: WireReading,
+  caseFile: CaseFile,
+): 'normal' | 'low' | 'missing' | 'high' {
+  if (reading.volts < MISSING_REFERENCE_VOLTS) return 'missing';
+  if (supplyIsGood('reference', reading, caseFile)) return 'normal';
+  return reading.volts < caseFile.profile.nominalReferenceVolts ? 'low' : 'high';
+}
+
+function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
+  const reading = latestWire(caseFile.readings, 'return', place, loaded);
+  if (!reading) return undefined;
+  const where = `Return at the ${PLACE_WORDS[place]} is ${voltsInWords(reading.volts)} under load`;
+  if (supplyIsGood('return', reading, caseFile)) {
+    return finding(`return-at-${place}: good`, `${where}: good.`, [reading.id]);
+  }
+  if (place === 'plug' && Math.abs(reading.volts) > FLOATING_RETURN_VOLTS) {
+    return finding('return-at-plug: floating', `${where}: it floats, the wire is all but open.`, [
+      reading.id,
+    ]);
+  }
+  return finding(`return-at-${place}: raised`, `${where}: raised, so there is resistance in the way.`, [
+    reading.id,
+  ]);
+}
+
+function unloadedReturnRemarks(caseFile: CaseFile): Remark[] {
+  const reading = latestWire(caseFile.readings, 'return', 'plug', plugOff);
+  if (!reading || latestWire(caseFile.readings, 'return', 'plug', loaded)) return [];
+  return [
+    {
+      sentence: 'The return was read with the plug off: no current flowed, so it does not prove the wire.',
+      readingIds: [reading.id],
+    },
+  ];
+}

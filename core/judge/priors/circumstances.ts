@@ -1,0 +1,42 @@
+import type { FaultClass, FaultSite } from '../../machine/fault/index.ts';
+
+export const CIRCUMSTANCE_IDS = ['sensor-replaced', 'loom-damaged', 'worked-on', 'old-part'] as const;
+export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
+
+/** What a circumstance has an eye for. */
+interface Suspect {
+  class: FaultClass | 'nothing';
+  site?: Pick<FaultSite, 'id'> | undefined;
+}
+
+interface Circumstance {
+  words: string;
+  /** How it shifts a weight before anything is read; our own starting values. */
+  factor(suspect: Suspect): number;
+}
+
+const CIRCUMSTANCES: Record<CircumstanceId, Circumstance> = {
+  'sensor-replaced': {
+    words: 'The sensor was replaced for this already',
+    factor: ({ class: sort }) => (sort === 'sensor' ? 0.3 : sort === 'wrong-part' ? 2.5 : 1),
+  },
+  'loom-damaged': {
+    words: 'Damage to the loom is visible',
+    factor: ({ class: sort }) => (sort === 'wire' ? 3 : 1),
+  },
+  'worked-on': {
+    words: 'Somebody worked near it shortly before',
+    factor: ({ class: sort, site }) =>
+      sort === 'physical' || (site?.id.endsWith(':plug') ?? false) ? 2.5 : 1,
+  },
+  'old-part': {
+    words: 'The sensor is older than ten years',
+    factor: ({ class: sort }) => (sort === 'sensor' ? 1.7 : 1),
+  },
+};
+
+export const circumstanceWords = (id: CircumstanceId): string => CIRCUMSTANCES[id].words;
+
+/** Of all of them together. */
+export const circumstancesFactor = (ids: readonly CircumstanceId[], suspect: Suspect): number =>
+  ids.reduce((factor, id) => factor * CIRCUMSTANCES[id].factor(suspect), 1);

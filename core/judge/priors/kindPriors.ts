@@ -1,0 +1,62 @@
+import type { FamilyId } from '../../machine/family/index.ts';
+
+/**
+ * How often each kind of fault is what is wrong, before anything is read: our own starting values, common practice at best.
+ * Only their proportions count; a kind's weight is shared out over the sites that a machine has for it.
+ */
+const KIND_PRIORS: Readonly<Record<string, number>> = {
+  'wire-open': 18,
+  'wire-high-resistance': 14,
+  'wire-to-ground': 6,
+  'wire-to-battery': 2,
+  'wires-together': 5,
+  'two-wires-open': 2,
+  'rail-pulled-down': 4,
+  'unit-gives-no-reference': 2,
+  'unit-ground-raised': 3,
+  'unit-pin-open': 2,
+  'unit-bias-lost': 1,
+  'unit-does-not-read': 1.5,
+  'sensor-stuck': 6,
+  'sensor-shifted': 7,
+  'sensor-gain': 4,
+  'wiper-open': 2,
+  'track-open': 2,
+  'dead-spot': 4,
+  'feed-lost-inside': 2,
+  'output-lost-inside': 2,
+  'sensor-loads-reference': 1.5,
+  'thermistor-open': 1,
+  'wrong-part': 2,
+  'digital-part': 1,
+  hose: 8,
+  'hoses-swapped': 1.5,
+  linkage: 5,
+  'unmetered-air': 8,
+  'restricted-passages': 6,
+  'low-vacuum': 7,
+};
+
+/** Nothing is wrong now: no fault, or one that comes and goes. */
+export const NOTHING = 'nothing';
+const NOTHING_PRIOR = 12;
+
+/** Where a family has its own weak spots: our own starting values as well. */
+const FAMILY_PRIORS: Partial<Record<FamilyId, Readonly<Record<string, number>>>> = {
+  // Dirt on the element.
+  'air-flow': { 'sensor-shifted': 9, 'sensor-gain': 9 },
+  // Soot and water in the hoses.
+  'exhaust-flow-differential': { hose: 12 },
+  'filter-differential': { hose: 12, 'hoses-swapped': 2.5 },
+  // Worn where the foot rests, and where the engine idles.
+  pedal: { 'dead-spot': 7, linkage: 3 },
+  throttle: { 'dead-spot': 6, linkage: 3 },
+  flap: { linkage: 9 },
+};
+
+/** Starting weights of every kind, and of nothing, for a family; defaults that a job may change. */
+export const usualPriors = (family: FamilyId): Readonly<Record<string, number>> => ({
+  [NOTHING]: NOTHING_PRIOR,
+  ...KIND_PRIORS,
+  ...FAMILY_PRIORS[family],
+});

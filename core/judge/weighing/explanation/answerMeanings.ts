@@ -1,0 +1,188 @@
+import { isTarget } from '../../../machine/places/index.ts';
+import { expectedReading } from '../../expectation/index.ts';
+import { observationOf } from '../../../record/observation/index.ts';
+import { expectationContext, type CaseFile } from '../../checks/index.ts';
+import type { Candidate } from '../outlook/candidates.ts';
+import type { Decisions } from '../posterior/decisions.ts';
+import { titleOf } from '../posterior/decisionWords.ts';
+import type { Foresight } from '../outlook/foresight.ts';
+import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
+import { shownWords } from './readingWords.ts';
+import { SWEEP_OUTCOMES } from '../likelihood/sweepLikelihood.ts';
+
+/** What one answer of a reading that was not taken yet would mean. */
+export interface AnswerMeaning {
+  outcome: string;
+  /** Title of what leads after it. */
+  then: string;
+  /** How sure that is after it, beside now. */
+  change: 'surer' | 'as-now' | 'less-sure';
+  /** Of all of `outcome`: it is what a sound machine shows there. */
+  asExpected: boolean;
+  probability: number;
+}
+
+/** A meaning rarer than this is not worth the eye's time, unless it is the only other one. */
+const WORTH_TELLING = 0.03;
+const RARE = 0.005;
+const MOST_TOLD = 4;
+/** Surer by less than this is as sure as now. */
+const CHANGED_SHARE = 0.02;
+/** Fewer steps than this are answers of their own, and not a scale. */
+const FEW_STEPS = 4;
+
+interface Stretch {
+  decision: number;
+  asExpected: boolean;
+  from: number;
+  to: number;
+  probability: number;
+  /** By decision: together with an answer in the stretch. */
+  weights: Float64Array;
+}
+
+/**
+ * The readings that would come, gathered by what would lead after them. What is expected of a sound machine there is always an
+ * answer of its own, so that no stretch has part of it and means the opposite.
+ */
+export function answersOf(
+  foresight: Foresight,
+  candidate: Candidate,
+  decisions: Decisions,
+  caseFile: CaseFile,
+): AnswerMeaning[] {
+  const { joint, scale } = foresight;
+  const now = Float64Array.from(joint, (row) => row.reduce((sum, weight) => sum + weight, 0));
+  const inWords = ({ from, to }: Stretch) => outcomeWords(candidate, from, to, scale.readAt, caseFile);
+  const told = alikeAsOne(joined(stretchesOf(foresight, bandOf(candidate, caseFile))), inWords)
+    .filter(({ probability }) => probability >= RARE)
+    .sort((a, b) => b.probability - a.probability);
+  const common = told.filter(({ probability }) => probability >= WORTH_TELLING);
+  // What would change the mind is told, however rare, where nothing else would.
+  const other =
+    common.every(({ decision }) => decision === common[0]?.decision) &&
+    told.find(({ decision }) => decision !== common[0]?.decision);
+  return [...common.slice(0, MOST_TOLD), ...(other ? [other] : [])].map((stretch) => {
+    const { decision, asExpected, probability, weights } = stretch;
+    const gained = weights[decision]! / probability - now[decision]!;
+    return {
+      outcome: inWords(stretch),
+      then: titleOf(decisions.all[decision]!.id),
+      change: gained > CHANGED_SHARE ? 'surer' : gained < -CHANGED_SHARE ? 'less-sure' : 'as-now',
+      asExpected,
+      probability,
+    };
+  });
+}
+
+/** Whatever it showed, it would leave everything as it is: not worth asking for. */
+export const tellsNothing = (answers: readonly AnswerMeaning[]): boolean =>
+  answers.every(({ then, change }) => then === answers[0]?.then && change === 'as-now');
+
+function stretchesOf(
+  { joint, scale }: Foresight,
+  band: { lowest: number; highest: number } | undefined,
+): Stretch[] {
+  const stretches: Stretch[] = [];
+  // Where it would be nothing but a mistake, no answer begins or ends.
+  const least = (2 * MISTAKEN_SHARE) / scale.steps;
+  for (let step = 0; step < scale.steps; step++) {
+    const weights = Float64Array.from(joint, (row) => row[step]!);
+    const probability = weights.reduce((sum, weight) => sum + weight, 0);
+    if (probability < least && scale.steps > FEW_STEPS) continue;
+    const reads = scale.readAt(step);
+    const asExpected = band !== undefined && band.lowest <= reads && reads <= band.highest;
+    const last = stretches.at(-1);
+    if (asExpected && last?.asExpected) add(last, { to: step, probability, weights });
+    else
+      stretches.push({
+        decision: NOBODY_YET,
+        asExpected,
+        from: step,
+        to: step,
+        probability,
+        weights,
+      });
+  }
+  for (const one of stretches) one.decision = leaderOf(one.weights);
+  return stretches;
+}
+
+const NOBODY_YET = -1;
+
+/** Neighbours with one meaning are one; steps are answers of their own where there are few. */
+function joined(stretches: readonly Stretch[]): Stretch[] {
+  const found: Stretch[] = [];
+  for (const one of stretches) {
+    const last = found.at(-1);
+    if (last?.decision === one.decision && last.asExpected === one.asExpected) add(last, one);
+    else found.push(one);
+  }
+  return found;
+}
+
+/** An instrument that shows the same is one answer, whatever was behind it. */
+function alikeAsOne(stretches: readonly Stretch[], inWords: (stretch: Stretch) => string): Stretch[] {
+  const byWords = new Map<string, Stretch>();
+  for (const one of stretches) {
+    const words = inWords(one);
+    const same = byWords.get(words);
+    if (!same) byWords.set(words, one);
+    else {
+      add(same, { ...one, to: Math.max(same.to, one.to) });
+      same.decision = leaderOf(same.weights);
+    }
+  }
+  return [...byWords.values()];
+}
+
+function add(
+  stretch: Stretch,
+  { to, probability, weights }: Pick<Stretch, 'to' | 'probability' | 'weights'>,
+) {
+  stretch.to = to;
+  stretch.probability += probability;
+  stretch.weights = stretch.weights.map((weight, d) => weight + weights[d]!);
+}
+
+const leaderOf = (weights: Float64Array): number =>
+  weights.reduce((leader, weight, d) => (weight > weights[leader]! ? d : leader), 0);
+
+/** What a sound machine shows there. */
+function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
+  if (target.kind === 'observation' || target.kind === 'sweep' || !isTarget(target)) return undefined;
+  return expectedReading(target, state, expectationContext(caseFile));
+}
+
+function outcomeWords(
+  { target }: Candidate,
+  from: number,
+  to: number,
+  readAt: (step: number) => number,
+  caseFile: CaseFile,
+): string {
+  if (target.kind === 'observation') {
+    const { yes, no } = observationOf(target.observation);
+    return from === to ? (from === 0 ? yes : no) : `${yes}, or ${no}`;
+  }
+  if (target.kind === 'sweep') {
+    const words = (step: number) => {
+      const outcome = SWEEP_OUTCOMES[step]!;
+      return outcome === '' ? 'no dropout' : `track ${outcome.replace(' ', ' and ')} drops out`;
+    };
+    return Array.from({ length: to - from + 1 }, (_, i) => words(from + i)).join(', or ');
+  }
+  const words = (step: number) => shownWords(target.kind, readAt(step), caseFile);
+  const isVolts = target.kind === 'wire' || target.kind === 'between';
+  // Nobody looks for a minus sign, or for more than a battery has.
+  const below = isVolts && readAt(from) < -LEAST_MINUS_VOLTS;
+  const above = isVolts && readAt(to) > HIGHEST_LOOKED_FOR_VOLTS;
+  if (below && above) return 'whatever it shows';
+  if (below) return readAt(to) < LEAST_MINUS_VOLTS ? `${words(to)} or less` : `below ${words(to)}`;
+  if (above) return `above ${words(from)}`;
+  const [low, high] = [words(from), words(to)];
+  return low === high ? `about ${low}` : `${low} to ${high}`;
+}
+
+const LEAST_MINUS_VOLTS = 0.02;
+const HIGHEST_LOOKED_FOR_VOLTS = 12;

@@ -1,0 +1,116 @@
+import { type AnyEvidence } from '../../../record/evidence/index.ts';
+import { keyOn, type Lane, type MachineState, type Place } from '../../../machine/places/index.ts';
+import { movedState } from '../../../machine/family/index.ts';
+import { supplyIsGood, type CaseFile } from '../../checks/index.ts';
+import { NEIGHBOURS_OFF, type Candidate } from '../outlook/candidates.ts';
+import type { Decision } from '../posterior/decisions.ts';
+import { decisionWords } from '../posterior/decisionWords.ts';
+
+/** One thing that must be on record before a part may be named. */
+export interface GateItem {
+  label: string;
+  /** Refuted: it was read, and is not as it must be. */
+  state: 'proven' | 'missing' | 'refuted';
+  /** The reading that would show it. */
+  reading: Candidate;
+}
+
+const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
+const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
+
+const SUPPLY_LABELS: Partial<Record<Lane, string>> = {
+  reference: 'Reference good at the plug, loaded',
+  'second-reference': 'Second reference good at the plug, loaded',
+  'battery-feed': 'Battery feed good at the plug, loaded',
+  return: 'Return good at the plug, loaded',
+  'second-return': 'Second return good at the plug, loaded',
+};
+const PLACE_LABELS: Record<Place, string> = {
+  unit: 'Read at the control unit',
+  connector: 'Read at the inline connector',
+  plug: 'Read at the sensor plug',
+};
+
+/**
+ * What must have been read before a verdict on a decision, whatever the weights say: a part is condemned only with its supply
+ * and return good at its plug, loaded, and its signal seen there; a wire, between two readings of it; a control unit, by its own
+ * terminals.
+ */
+export function gateItems(
+  { class: sort, id }: Decision,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+): GateItem[] {
+  const { family, readings, isolation } = caseFile;
+  // By the very limits that the lanes are drawn with: nothing is good in one place and suspect in the other.
+  const isGood = (reading: AnyEvidence, lane: Lane) =>
+    reading.kind === 'wire' && supplyIsGood(lane, reading, caseFile);
+  const taken = [...readings, ...isolation];
+  const has = (lane: Lane) => wires.includes(lane);
+  const newest = (lane: Lane, place: Place, state: MachineState) =>
+    taken.findLast((one) => isAt(one, lane, place, state));
+  const read = (lane: Lane, place: Place, label: string, state = KOEO): GateItem => ({
+    label,
+    state: newest(lane, place, state) ? 'proven' : 'missing',
+    reading: { target: { kind: 'wire', lane, place }, state },
+  });
+  const good = (lane: Lane): GateItem => {
+    const item = read(lane, 'plug', SUPPLY_LABELS[lane]!);
+    const loaded = newest(lane, 'plug', KOEO);
+    if (!loaded || isGood(loaded, lane)) return item;
+    // A sensor may pull its own supply down: then it is back as soon as the plug is off.
+    const unloaded = newest(lane, 'plug', PLUG_OFF);
+    const label = 'Supply back with the plug off';
+    if (lane.endsWith('return')) return { ...item, state: 'refuted' };
+    if (!unloaded) return read(lane, 'plug', label, PLUG_OFF);
+    const isBack = isGood(unloaded, lane);
+    return { ...item, label, state: isBack ? 'proven' : 'refuted' };
+  };
+  switch (sort) {
+    case 'sensor':
+    case 'wrong-part':
+    case 'nothing': {
+      const moved = movedState(family);
+      return [
+        ...(Object.keys(SUPPLY_LABELS) as Lane[]).filter(has).map(good),
+        read('signal', 'plug', 'Signal seen at the plug'),
+        // Much is right at rest only.
+        ...(sort === 'nothing' && moved ? [read('signal', 'plug', 'Signal seen while it moves', moved)] : []),
+      ];
+    }
+    case 'control-unit': {
+      const [lane = 'return'] = decisionWords(id)?.lanes ?? [];
+      if (!has(lane)) return [];
+      const own = read(lane, 'unit', 'Read at the control unit’s own terminal');
+      return id.startsWith('unit-gives-no-reference') && lane === 'reference'
+        ? [own, read(lane, 'plug', 'Still wrong with the other sensors off', NEIGHBOURS_OFF)]
+        : [own];
+    }
+    case 'wire': {
+      const [kind = '', site = ''] = id.split(' ');
+      const [name, joint] = site.split(':');
+      const lane = wires.find((wire) => wire === name);
+      if (kind !== 'wire' || !lane || lane.startsWith('motor')) return [];
+      // On either side of the stretch that is accused.
+      const places = (
+        { first: ['unit', 'connector'], second: ['connector', 'plug'], plug: ['plug'] } as const
+      )[joint as 'first' | 'second' | 'plug'];
+      return places.map((place) => read(lane, place, PLACE_LABELS[place]));
+    }
+    case 'physical':
+      return [];
+  }
+}
+
+const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineState): boolean =>
+  reading.kind === 'wire' &&
+  reading.lane === lane &&
+  reading.place === place &&
+  keyOn(reading.state) &&
+  reading.state.plug === state.plug &&
+  (!moves(state) || moves(reading.state)) &&
+  (reading.state.harness?.attachments ?? []).length === 0 &&
+  (reading.state.harness?.neighboursOff ?? []).length > 0 === (state.harness !== undefined);
+
+/** Whatever moves it. */
+const moves = ({ engine, stimulus }: MachineState): boolean => engine !== 'koeo' || stimulus !== undefined;

@@ -1,0 +1,191 @@
+import { expect, test } from 'vitest';
+import { FAULT_KINDS } from '../../../machine/fault/index.ts';
+import { exampleCase } from '../../checks/exampleCase.ts';
+import type { CaseFile } from '../../checks/index.ts';
+import { wiringFor } from '../../../machine/wiring/index.ts';
+import { goodSupply, IDLE, KOEO, looked, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
+import {
+  candidatesFor,
+  decisionsFor,
+  decisionShares,
+  hypothesesFor,
+  judge,
+  minutesFor,
+  missingProof,
+  titleOf,
+  weigherFor,
+  type Candidate,
+} from '../index.ts';
+import { worthOf } from '../outlook/foresight.ts';
+import { METER_SCALE, OHMS_SCALE } from '../prediction/scales.ts';
+
+type Reading = ReturnType<typeof wire>;
+const judged = (readings: readonly Reading[], over: Partial<CaseFile> = {}, reaches = {}) => {
+  const caseFile = exampleCase([...readings], over);
+  return judge(weigherFor(caseFile, WIRES), caseFile, WIRES, reaches);
+};
+const wordsOf = ({ target, state }: Candidate) =>
+  `${target.kind === 'wire' ? `${target.lane} ${target.place}` : target.kind} ${state.engine} ${state.plug}${state.stimulus ? ` ${state.stimulus.kind}` : ''}`;
+
+test('hypotheses that lead to the same work at the same place are one decision; every one leads to one', () => {
+  const wiring = wiringFor({ profile: exampleCase([]).profile, wires: WIRES });
+  const hypotheses = hypothesesFor({ family: 'manifold-pressure', wiring });
+  const { all, of } = decisionsFor(hypotheses);
+  expect(all.flatMap(({ members }) => [...members]).sort((a, b) => a - b)).toEqual(
+    hypotheses.map((_, h) => h),
+  );
+  const decisionOf = (id: string) => all[of[hypotheses.findIndex((one) => one.id === id)]!]!.id;
+  expect(decisionOf('wire-open signal:first')).toBe(decisionOf('wire-high-resistance signal:first'));
+  expect(decisionOf('wire-open signal:first')).not.toBe(decisionOf('wire-open signal:second'));
+  expect(decisionOf('sensor-stuck element')).toBe(decisionOf('sensor-shifted up'));
+  expect(decisionOf('wires-together signal+return')).toBe(decisionOf('wire-to-ground signal'));
+  expect(decisionOf('unit-pin-open reference')).toBe(decisionOf('unit-gives-no-reference rail:0'));
+  expect(new Set(all.map(({ id }) => titleOf(id))).size).toBe(all.length);
+  const shares = decisionShares(
+    { all, of },
+    Float64Array.from(hypotheses, ({ prior }) => prior),
+  );
+  expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+});
+
+test('a sensor is not decided on before its supply and return are read good at the plug, loaded', () => {
+  const shifted = [wire('signal', 'plug', 4.6), wire('signal', 'plug', 1.95, IDLE)];
+  const early = judged(shifted);
+  expect(early.ranked[0]!.decision.id).toBe('sensor');
+  expect(early.verdict).toBe('open');
+  expect(early.gate.slice(0, 3).map(({ state }) => state)).toEqual(['missing', 'missing', 'proven']);
+  const proven = judged([...shifted, ...goodSupply()], { observations: [looked('part-number', true)] });
+  expect(proven.ranked[0]!.decision.id).toBe('sensor');
+  expect(proven.gate.every(({ state }) => state === 'proven')).toBe(true);
+  // What stands between the leader and its verdict is asked for first, once it leads clearly.
+  expect(missingProof('sensor', exampleCase(shifted), WIRES)).toMatch(/^Not proven yet/u);
+});
+
+test('a supply that is bad refutes the gate; one that comes back with the plug off is pulled down by the sensor', () => {
+  const low = [wire('reference', 'plug', 1.2), wire('return', 'plug', 0.006), wire('signal', 'plug', 0.8)];
+  const gateOf = (readings: readonly Reading[]) =>
+    judged(readings).gate.map(({ label, state }) => `${label}: ${state}`);
+  const loaded = judged([...low, wire('reference', 'plug', 4.99, PLUG_OFF), wire('reference', 'unit', 1.3)]);
+  expect(loaded.ranked[0]!.decision.id).toBe('sensor');
+  expect(loaded.gate.map(({ state }) => state)).toEqual(['proven', 'proven', 'proven']);
+  const raised = [...goodSupply().slice(0, 1), wire('return', 'plug', 0.4), wire('signal', 'plug', 4.9)];
+  expect(gateOf(raised).join()).not.toContain('Return good at the plug, loaded: proven');
+});
+
+test('a wire is decided on between two readings of it, and the connector halves it', () => {
+  const lost = [
+    wire('signal', 'plug', 0.01),
+    wire('reference', 'plug', 0.02),
+    wire('reference', 'unit', 4.99),
+    wire('return', 'plug', 0.006),
+  ];
+  const before = judged(lost);
+  expect(before.verdict).toBe('open');
+  expect(before.suggestions.slice(0, 3).map(({ candidate }) => wordsOf(candidate))).toContain(
+    'reference connector koeo connected',
+  );
+  const found = judged([...lost, wire('reference', 'connector', 4.98)]);
+  expect(found.ranked[0]!.decision.id).toBe('wire reference:second');
+  expect(
+    missingProof(
+      'wire reference:second',
+      exampleCase([...lost, wire('reference', 'connector', 4.98)]),
+      WIRES,
+    ),
+  ).toBeUndefined();
+});
+
+test('nothing is called wrong-free while a recording shows a fault, and no cause is proven from nothing', () => {
+  const all = [...goodSupply(), wire('signal', 'plug', 4), wire('signal', 'plug', 1.35, IDLE)];
+  const fault = {
+    kind: 'dropout',
+    weight: 'fault',
+    sentence: 'Drops out.',
+    channel: 0,
+    fromSeconds: 1,
+    untilSeconds: 2,
+  } as const;
+  const sweeps = [{ name: 'Slow', uses: ['signal'], findings: [fault] }] as const;
+  expect(missingProof('nothing', exampleCase(all, { sweeps }), WIRES)).toMatch(/^Not proven yet/u);
+  expect(missingProof('nothing', exampleCase([]), WIRES)).toBe('No reading says anything so far.');
+  expect(missingProof('gremlins', exampleCase(all), WIRES)).toContain('no cause');
+});
+
+test('what was read is not asked for again, nor what is out of reach', () => {
+  const [first] = judged([]).suggestions;
+  expect(wordsOf(first!.candidate)).toMatch(/plug/u);
+  const readings = [wire('signal', 'plug', 4)];
+  const asked = judged(readings, {}, { unit: 'out-of-reach', connector: 'out-of-reach' }).suggestions.map(
+    ({ candidate }) => wordsOf(candidate),
+  );
+  expect(asked).not.toContain('signal plug koeo connected');
+  expect(asked.filter((one) => /unit|connector/u.test(one))).toEqual([]);
+});
+
+test('information is never less than nothing, nor more than the doubt', () => {
+  const { suggestions, ranked } = judged([wire('signal', 'plug', 0.02)]);
+  const doubt = ranked.reduce((sum, { share }) => (share > 0 ? sum - share * Math.log2(share) : sum), 0);
+  for (const { bits, mayChangeTheMind, foresight } of suggestions) {
+    expect(bits).toBeGreaterThan(-1e-9);
+    expect(bits).toBeLessThan(doubt);
+    expect(mayChangeTheMind).toBeGreaterThanOrEqual(0);
+    expect(mayChangeTheMind).toBeLessThanOrEqual(1 + 1e-9);
+    const sum = foresight.joint.reduce((total, row) => total + row.reduce((a, b) => a + b, 0), 0);
+    expect(sum).toBeGreaterThan(0.99);
+    expect(sum).toBeLessThan(1.0001);
+  }
+});
+
+// By hand: two even causes, and an answer that tells them apart without fail is one bit; one that is the same for both, none.
+test('worth by hand', () => {
+  const scale = { steps: 2, stepOf: (step: number) => step, readAt: (step: number) => step };
+  const row = (...weights: number[]) => Float64Array.from(weights);
+  expect(worthOf({ scale, joint: [row(0.5, 0), row(0, 0.5)] }).bits).toBeCloseTo(1, 12);
+  expect(worthOf({ scale, joint: [row(0.25, 0.25), row(0.25, 0.25)] }).bits).toBeCloseTo(0, 12);
+  const leaning = worthOf({ scale, joint: [row(0.6, 0.1), row(0.05, 0.25)] });
+  expect(leaning.mayChangeTheMind).toBeCloseTo(0.35, 12);
+});
+
+test('minutes count set-up once, and what is awkward more', () => {
+  const at = (lane: 'signal', place: 'unit' | 'plug', state = KOEO): Candidate => ({
+    target: { kind: 'wire', lane, place },
+    state,
+  });
+  const taken = [wire('signal', 'plug', 4)];
+  expect(minutesFor(at('signal', 'unit'), [])).toBeGreaterThan(minutesFor(at('signal', 'plug'), []));
+  expect(minutesFor(at('signal', 'plug', IDLE), taken)).toBeGreaterThan(
+    minutesFor(at('signal', 'plug'), taken),
+  );
+  expect(minutesFor(at('signal', 'unit'), [...taken, wire('signal', 'unit', 4)])).toBe(1);
+  expect(minutesFor(at('signal', 'unit'), taken, { unit: 'awkward' })).toBeGreaterThan(15);
+});
+
+test('each family is asked only what it has', () => {
+  const { profile } = exampleCase([]);
+  const kinds = (family: Parameters<typeof candidatesFor>[0]['family']) =>
+    candidatesFor({ family, profile }, WIRES).map(({ target }) =>
+      target.kind === 'observation' ? target.observation : target.kind,
+    );
+  expect(kinds('manifold-pressure')).toEqual(expect.arrayContaining(['gauge', 'hose', 'plug-contacts']));
+  expect(kinds('pedal')).toEqual(expect.arrayContaining(['sweep', 'arm', 'ohms']));
+  expect(kinds('pedal')).not.toContain('hose');
+  expect(kinds('air-flow')).toContain('duct');
+  expect(kinds('exhaust-flow-differential')).toContain('stumbles');
+});
+
+test('scales give back what they are given, to the step that an instrument tells apart', () => {
+  for (const volts of [-0.3, 0, 0.004, 0.05, 1.66, 4.99, 12.4])
+    expect(Math.abs(METER_SCALE.readAt(METER_SCALE.stepOf(volts)) - volts)).toBeLessThan(
+      0.012 + 0.006 * Math.abs(volts),
+    );
+  for (const ohms of [0, 1, 47, 5000, 2e6])
+    expect(OHMS_SCALE.readAt(OHMS_SCALE.stepOf(ohms))).toBeCloseTo(ohms, -Math.log10(0.15 * ohms + 1));
+  expect(OHMS_SCALE.readAt(OHMS_SCALE.stepOf(Infinity))).toBe(Infinity);
+});
+
+test('every kind of fault has a decision with words and a remedy', () => {
+  const wiring = wiringFor({ profile: exampleCase([]).profile, wires: WIRES });
+  const ids = decisionsFor(hypothesesFor({ family: 'manifold-pressure', wiring })).all.map(({ id }) => id);
+  for (const id of ids) expect(titleOf(id)).not.toBe(id);
+  expect(FAULT_KINDS.length).toBeGreaterThan(20);
+});

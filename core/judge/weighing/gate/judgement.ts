@@ -1,0 +1,187 @@
+import { sameState, sameTarget, type Lane } from '../../../machine/places/index.ts';
+import type { CaseFile } from '../../checks/index.ts';
+import { candidatesFor, minutesFor, placesOf, type Candidate, type Reaches } from '../outlook/candidates.ts';
+import {
+  classShares,
+  decisionShares,
+  decisionsFor,
+  shareAtItsPlace,
+  type Decision,
+  type Decisions,
+} from '../posterior/decisions.ts';
+import { Outlook, worthOf, type Foresight, type Worth } from '../outlook/foresight.ts';
+import { gateItems, type GateItem } from './gate.ts';
+import { wholeGate } from './loneWitness.ts';
+import { posterior, type Posterior } from '../posterior/posterior.ts';
+import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
+import type { WeighedCase } from '../hypotheses/weighedCase.ts';
+import type { Weigher } from '../likelihood/weigher.ts';
+
+/** A class is named from here on. */
+export const CLASS_SHARE = 0.96;
+/** So is a place, which a look at it confirms. */
+export const PLACE_SHARE = 0.85;
+/** A reading that may change the mind more often than this, and costs less than the part, is taken first. */
+const MAY_CHANGE = 0.035;
+const CHEAP_MINUTES = 6;
+/** Readings that tell less than this, in bits, are not worth the walk. */
+const LEAST_BITS = 0.01;
+
+export interface Ranked {
+  decision: Decision;
+  share: number;
+}
+
+/** What the readings on record come to. */
+export interface Standing {
+  weighed: WeighedCase;
+  posterior: Posterior;
+  decisions: Decisions;
+  ranked: readonly Ranked[];
+  /** Of the leading decision, with what is found at the same place. */
+  placeShare: number;
+  classes: readonly { class: Decision['class']; share: number }[];
+  gate: readonly GateItem[];
+}
+
+export interface Suggestion extends Worth {
+  candidate: Candidate;
+  minutes: number;
+  foresight: Foresight;
+  /** It stands between the leading cause and a verdict. */
+  forGate?: GateItem;
+}
+
+export interface Judgement extends Standing {
+  /** The best first. */
+  suggestions: readonly Suggestion[];
+  verdict: 'decided' | 'open' | 'cannot-tell';
+}
+
+/** What the readings on record come to at first sight: its gate does not yet know what would hang on one reading alone. */
+export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing {
+  const known = posterior(weighed);
+  const decisions = decisionsFor(weighed.hypotheses);
+  const shares = decisionShares(decisions, known.shares);
+  const ranked = decisions.all
+    .map((decision, d) => ({ decision, share: shares[d]! }))
+    .sort((a, b) => b.share - a.share);
+  const leader = ranked[0]!.decision;
+  const placeShare = shareAtItsPlace(decisions, shares, decisions.all.indexOf(leader));
+  const classes = classShares(decisions, shares);
+  return {
+    weighed,
+    posterior: known,
+    decisions,
+    ranked,
+    placeShare,
+    classes,
+    gate: gateItems(leader, caseFile, wires),
+  };
+}
+
+/** With the whole gate, for which the readings are weighed again without each of them. */
+export function withWholeGate(first: Standing, caseFile: CaseFile, wires: readonly Lane[]): Standing {
+  if (!isSure(first)) return first;
+  const { weighed, posterior: known, decisions, ranked } = first;
+  return { ...first, gate: wholeGate(ranked[0]!.decision, weighed, known, decisions, caseFile, wires) };
+}
+
+/** Weighs the record as it stands. */
+export const standingOf = (weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing =>
+  withWholeGate(firstStanding(weighed, caseFile, wires), caseFile, wires);
+
+const isSure = ({ classes, placeShare }: Pick<Standing, 'classes' | 'placeShare'>): boolean =>
+  classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;
+
+/** Looks at every reading that could be taken next, one after the other, so that whoever asks can stop in between. */
+export function* lookAhead(
+  weigher: Weigher,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+  standing: Standing,
+  reaches: Reaches = {},
+): Generator<Suggestion> {
+  const { weighed, posterior: known, decisions, gate } = standing;
+  const outlook = new Outlook(weigher, caseFile, known, decisions);
+  const taken = [...caseFile.readings, ...caseFile.isolation];
+  const isTaken = (candidate: Candidate): boolean => {
+    const { target, state } = candidate;
+    if (target.kind === 'sweep') return weighed.readings.some(({ drive }) => drive === SWEEP_DRIVE);
+    if (target.kind === 'observation')
+      return caseFile.observations.some(({ observation }) => observation === target.observation);
+    const before = taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length;
+    // What stands against a verdict is worth reading once more, and so is what it hangs on alone.
+    const again = gate.some((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
+    return before > (again ? 1 : 0);
+  };
+  const usual = candidatesFor(caseFile, wires);
+  const besides = gate
+    .filter(({ state, reading }) => state !== 'proven' && !usual.some((one) => sameReading(one, reading)))
+    .map(({ reading }) => reading);
+  for (const candidate of [...usual, ...besides]) {
+    if (placesOf(candidate.target).some((place) => reaches[place] === 'out-of-reach')) continue;
+    if (isTaken(candidate)) continue;
+    const foresight = outlook.at(candidate);
+    const forGate = gate.find((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
+    yield {
+      candidate,
+      minutes: minutesFor(candidate, taken, reaches),
+      foresight,
+      ...worthOf(foresight),
+      ...(forGate ? { forGate } : {}),
+    };
+  }
+}
+
+/** Whether only what could still be read stands between the readings and a verdict. */
+export const mayBeDecided = (standing: Standing): boolean =>
+  isSure(standing) && standing.gate.every(({ state }) => state === 'proven');
+
+/**
+ * Whether a verdict may be given, and in which order the readings that are left are worth taking.
+ *
+ * @param lookedAt every reading that is left; undefined where nobody looked, so that nothing is decided
+ */
+export function judgementOn(standing: Standing, lookedAt: readonly Suggestion[] | undefined): Judgement {
+  const suggestions = lookedAt ?? [];
+  const sure = isSure(standing);
+  const missing = suggestions.filter(({ forGate }) => forGate);
+  // A mind is not changed for the better more often than it is wrong: noise of a reading alone is no doubt.
+  const mayBeWrong = 1 - standing.placeShare;
+  const doubts = suggestions.filter(
+    ({ mayChangeTheMind, minutes, bits }) =>
+      bits > LEAST_BITS && Math.min(mayChangeTheMind, mayBeWrong) > MAY_CHANGE && minutes <= CHEAP_MINUTES,
+  );
+  const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
+  const verdict =
+    lookedAt && mayBeDecided(standing) && doubts.length === 0
+      ? 'decided'
+      : lookedAt && missing.length === 0 && telling.length === 0
+        ? 'cannot-tell'
+        : 'open';
+  const needed = sure ? suggestions : suggestions.map(({ forGate: _forGate, ...one }) => one);
+  const byWorth = [...needed].sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
+  // Once one leads clearly, what stands between it and a verdict goes first.
+  const first = sure ? [...missing].sort((a, b) => a.minutes - b.minutes) : [];
+  return { ...standing, suggestions: [...first, ...byWorth.filter((one) => !first.includes(one))], verdict };
+}
+
+/** All of it at once. */
+export function judge(
+  weigher: Weigher,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+  reaches: Reaches = {},
+): Judgement {
+  const standing = standingOf(weigher.caseOf(caseFile), caseFile, wires);
+  return judgementOn(standing, [...lookAhead(weigher, caseFile, wires, standing, reaches)]);
+}
+
+const sameReading = (a: Candidate, b: Candidate): boolean =>
+  a.target.kind !== 'sweep' &&
+  b.target.kind !== 'sweep' &&
+  a.target.kind !== 'observation' &&
+  b.target.kind !== 'observation' &&
+  sameTarget(a.target, b.target) &&
+  sameState(a.state, b.state);

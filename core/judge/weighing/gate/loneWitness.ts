@@ -1,0 +1,60 @@
+import { type AnyEvidence } from '../../../record/evidence/index.ts';
+import { sameState, sameTarget, spotOf, targetWords, type Lane } from '../../../machine/places/index.ts';
+import type { CaseFile } from '../../checks/index.ts';
+import { upperFirst } from '../../wording/index.ts';
+import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
+import { gateItems, type GateItem } from './gate.ts';
+import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
+import type { WeighedCase } from '../hypotheses/weighedCase.ts';
+
+/** Parts that are thrown away, and looms that are opened: what condemns them is read twice. */
+const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'control-unit', 'wire'];
+/** A reading without which the class of the leading decision would stand at less than this is its only witness. */
+const STANDS_WITHOUT = 0.5;
+
+/** All that must be on record before a verdict on a decision that leads clearly: at last, what it hangs on alone. */
+export function wholeGate(
+  decision: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  decisions: Decisions,
+  caseFile: CaseFile,
+  wires: readonly Lane[],
+): GateItem[] {
+  const items = gateItems(decision, caseFile, wires);
+  return items.every(({ state }) => state === 'proven')
+    ? [...items, ...loneWitnesses(decision, weighed, known, decisions, caseFile)]
+    : items;
+}
+
+/**
+ * Readings that a part would be condemned by alone: each is read a second time, since now and then a reading is not what it is
+ * noted as.
+ */
+function loneWitnesses(
+  { class: sort }: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  decisions: Decisions,
+  { readings, isolation }: CaseFile,
+): GateItem[] {
+  if (!CONDEMNED.includes(sort)) return [];
+  const taken = [...readings, ...isolation];
+  return weighed.readings.flatMap((witness) => {
+    const { id } = witness;
+    const one = taken.find((reading) => reading.id === id);
+    if (!one || taken.some((other) => other !== one && isSame(other, one))) return [];
+    const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
+    if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
+    const reading = { target: spotOf(one), state: one.state };
+    return [
+      {
+        label: `${upperFirst(targetWords(one))}, read a second time`,
+        state: 'missing' as const,
+        reading,
+      },
+    ];
+  });
+}
+
+const isSame = (a: AnyEvidence, b: AnyEvidence): boolean => sameTarget(a, b) && sameState(a.state, b.state);

@@ -1,0 +1,42 @@
+export {
+  candidatesFor,
+  drivenStates,
+  minutesFor,
+  REACHES,
+  type Candidate,
+  type Reach,
+  type Reaches,
+} from './outlook/candidates.ts';
+export { decisionsFor, decisionShares, type Decision, type Decisions } from './posterior/decisions.ts';
+export { codesThatTell } from './likelihood/codeEvidence.ts';
+export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses/hypotheses.ts';
+export {
+  judge,
+  judgementOn,
+  lookAhead,
+  mayBeDecided,
+  standingOf,
+  type Judgement,
+  type Suggestion,
+} from './gate/judgement.ts';
+export { posterior, ranked, type Posterior, type WeighedHypothesis } from './posterior/posterior.ts';
+export { quantityGrid, type QuantityGrid } from './hypotheses/quantityGrid.ts';
+export { MISTAKEN_SHARE } from './likelihood/readingLikelihood.ts';
+export { TOLERANCES, type WeighedCase, type WeighedReading } from './hypotheses/weighedCase.ts';
+export { weigherFor } from './likelihood/keptWeighers.ts';
+export { Weigher } from './likelihood/weigher.ts';
+export { causeTitle } from './posterior/causeTitle.ts';
+export { costOfGuessing, type CostOfGuessing, type Guess } from './explanation/costOfGuessing.ts';
+export { decisionWords, titleOf } from './posterior/decisionWords.ts';
+export type { Doubtful, Statement, Strength } from './explanation/explain.ts';
+export type { NextReading } from './explanation/nextWords.ts';
+export { missingProof } from './gate/provenByReadings.ts';
+export { changesNothing, NO_WHAT_IF, type WhatIf } from './outlook/whatIf.ts';
+export {
+  weighInStages,
+  weighJob,
+  type CauseClass,
+  type JobWeighing,
+  type Verdict,
+  type WeighedCause,
+} from './explanation/weighJob.ts';

@@ -1,0 +1,121 @@
+import type { GaugeReading, OhmsReading, ScanReading } from '../../../record/evidence/index.ts';
+import { valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
+
+/** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
+export const MISTAKEN_SHARE = 0.03;
+/** What a mistaken voltage may be: anything that a workshop's meter shows, or just what another wire of the plug carries. */
+const MISTAKEN_SPAN_VOLTS = 14;
+const OTHER_WIRE_SHARE = 0.3;
+const GROUND_SIGMA_VOLTS = 0.03;
+const SUPPLY_SIGMA_VOLTS = 0.06;
+/** The circuit of this machine is not quite that of our model: contacts, the spread of references and unit grounds. */
+const MODEL_VOLTS = 0.008;
+const MODEL_SHARE = 0.006;
+
+const SQRT_TWO_PI = Math.sqrt(2 * Math.PI);
+const normal = (distance: number, sigma: number): number =>
+  Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
+const mixed = (asNoted: number, mistaken: number): number =>
+  (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
+
+/** How likely a slipped probe shows just this, per volt. */
+const slipped = (volts: number, nominalVolts: number): number =>
+  (1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS +
+  OTHER_WIRE_SHARE * normal(volts, GROUND_SIGMA_VOLTS) +
+  OTHER_WIRE_SHARE * normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS);
+
+/** What is left of each likelihood where the reading is mistaken. */
+export const mistakenVolts = (volts: number, nominalVolts: number): number =>
+  MISTAKEN_SHARE * slipped(volts, nominalVolts);
+
+/**
+ * How well a voltage fits a prediction, per volt; `gridVolts` is what lies between two sizes and two quantities that were looked
+ * at, one standard deviation.
+ *
+ * @param instrumentSigma of the meter, one standard deviation in volts
+ * @param nominalVolts    of the reference, on which a probe may have slipped
+ */
+export function voltsLikelihood(
+  volts: number,
+  instrumentSigma: number,
+  nominalVolts: number,
+): (predicted: number, gridVolts: number) => number {
+  const mistaken = mistakenVolts(volts, nominalVolts);
+  return (predicted, gridVolts) => {
+    const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
+    // A root, since Math.hypot takes ten times as long and this is asked for most of all.
+    const sigma = Math.sqrt(instrumentSigma ** 2 + model ** 2 + gridVolts ** 2);
+    return (1 - MISTAKEN_SHARE) * normal(volts - predicted, sigma) + mistaken;
+  };
+}
+
+/** What a substituted value may be: anything, also outside of what the sensor can show. */
+const SUBSTITUTED_SPAN = 1.6;
+
+/** A unit that lost the signal keeps to one value: seen once, it comes again. */
+const SAME_AGAIN = 0.9;
+
+/**
+ * How well live data fits what the unit would make of its input, per unit of the measurand.
+ *
+ * @param shownBefore whether an earlier reading of live data was the same
+ */
+export function scanLikelihood(
+  { value }: Pick<ScanReading, 'value'>,
+  inputVolts: number,
+  gridVolts: number,
+  step: number,
+  profile: SensorProfile,
+  shownBefore: boolean,
+): number {
+  const range = profile.highest - profile.lowest;
+  const anything = 1 / (SUBSTITUTED_SPAN * range);
+  if (inputVolts < profile.circuitLowVolts || inputVolts > profile.circuitHighVolts)
+    return shownBefore ? SAME_AGAIN / step : anything;
+  const believed = valueAtNominal(inputVolts, profile);
+  const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
+  const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
+  const sigma = Math.hypot(step / Math.sqrt(12), model, perVolt * gridVolts);
+  return mixed(normal(value - believed, sigma), anything);
+}
+const SLOPE_VOLTS = 0.01;
+
+export const mistakenScan = ({ lowest, highest }: SensorProfile): number =>
+  MISTAKEN_SHARE / (SUBSTITUTED_SPAN * (highest - lowest));
+export const mistakenGauge = (spanKpa: number): number => MISTAKEN_SHARE / spanKpa;
+
+/** How well a gauge fits what is at its tap, per kPa. */
+export function gaugeLikelihood(
+  { pressureKpa }: Pick<GaugeReading, 'pressureKpa'>,
+  predictedKpa: number,
+  sigmaKpa: number,
+  spanKpa: number,
+): number {
+  return mixed(normal(pressureKpa - predictedKpa, sigmaKpa), 1 / spanKpa);
+}
+
+/** Past this an ohmmeter shows OL. */
+const OL_OHMS = 2e8;
+const OHMS_SIGMA = 0.1;
+/** Makers differ widely in what is inside a sensor. */
+const BODY_SIGMA = 1.2;
+const LEAD_OHMS = 0.4;
+const OHMS_DECADES = 16;
+export const MISTAKEN_OHMS = MISTAKEN_SHARE / OHMS_DECADES;
+
+/** How well a resistance fits, per unit of its logarithm; leads and contacts are in it. */
+export function ohmsLikelihood(
+  { ohms }: Pick<OhmsReading, 'ohms'>,
+  predictedOhms: number,
+  throughABody = false,
+): number {
+  if (ohms !== null && !Number.isFinite(ohms)) throw new Error(`${ohms} is no reading of an ohmmeter.`);
+  // On a live circuit the meter may show anything.
+  if (predictedOhms < 0 || Number.isNaN(predictedOhms)) return 1 / OHMS_DECADES;
+  const opened = predictedOhms >= OL_OHMS;
+  if (ohms === null || opened) return mixed(ohms === null && opened ? 1 : 0, 1 / OHMS_DECADES);
+  // Less than nothing is no resistance: a live circuit, or a slip of the pen.
+  if (ohms < 0) return mixed(0, 1 / OHMS_DECADES);
+  const distance = Math.log(ohms + LEAD_OHMS) - Math.log(predictedOhms + LEAD_OHMS);
+  return mixed(normal(distance, throughABody ? BODY_SIGMA : OHMS_SIGMA), 1 / OHMS_DECADES);
+}

@@ -1,0 +1,98 @@
+import { isPlain, type AnyEvidence, type BetweenReading } from '../../../record/evidence/index.ts';
+import { keyOn } from '../../../machine/places/index.ts';
+import { liveDataStep } from '../../../machine/family/index.ts';
+import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
+import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
+import { throughABody, isRepeat } from './aboutReadings.ts';
+import type { CircuitSpot } from '../prediction/circuitSpot.ts';
+import { forEveryTolerance, type Likely } from './lists.ts';
+import type { Places } from '../prediction/places.ts';
+import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
+import {
+  gaugeLikelihood,
+  MISTAKEN_OHMS,
+  mistakenGauge,
+  mistakenScan,
+  mistakenVolts,
+  ohmsLikelihood,
+  scanLikelihood,
+  voltsLikelihood,
+} from './readingLikelihood.ts';
+import type { WeighedReading } from '../hypotheses/weighedCase.ts';
+
+type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
+
+/**
+ * How likely a reading is under everything that may be wrong; undefined where it says nothing.
+ *
+ * @param answered lists over what the circuit answers at a spot in the state of the reading
+ */
+export function readingLists(
+  reading: AnyEvidence,
+  caseFile: CaseFile,
+  { halfSteps }: QuantityGrid,
+  { ways, wayOf }: Places,
+  answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>,
+): Lists | undefined {
+  const { profile, family } = caseFile;
+  switch (reading.kind) {
+    case 'gauge': {
+      const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
+      if (!measured.ok) return undefined;
+      const { value, expandedUncertainty } = measured.value;
+      const span = 2 * (profile.highest - profile.lowest);
+      const lists = ways.map(({ met, atSource }) => {
+        const at = reading.tap === 'manifold' ? atSource : met;
+        const list = at.map((predicted, node) => {
+          const sigma = Math.hypot(expandedUncertainty / 2, halfSteps[node]! / SQRT_THREE);
+          return gaugeLikelihood({ pressureKpa: value }, predicted, sigma, span);
+        });
+        return forEveryTolerance(list);
+      });
+      return { lists, listOf: wayOf, floor: mistakenGauge(span) };
+    }
+    case 'ohms': {
+      // An ohmmeter on a live circuit says nothing.
+      if (keyOn(reading.state)) return undefined;
+      const inside = throughABody(reading);
+      const likely = (ohms: number) => ohmsLikelihood(reading, ohms, inside);
+      return { floor: MISTAKEN_OHMS, ...answered(reading, likely) };
+    }
+    case 'scan': {
+      if (!keyOn(reading.state) || reading.measures !== profile.measures) return undefined;
+      const step = reading.step ?? liveDataStep(family, profile.measures);
+      const shownBefore = isRepeat(reading, caseFile, step);
+      const likely = (volts: number, spread: number) =>
+        scanLikelihood(reading, volts, spread, step, profile, shownBefore);
+      return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
+    }
+    case 'between': {
+      const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
+      const nominal = profile.nominalReferenceVolts;
+      if (!isAlongOneWire(reading)) {
+        const likely = voltsLikelihood(reading.volts, sigma, nominal);
+        return { floor: mistakenVolts(reading.volts, nominal), ...answered(reading, likely) };
+      }
+      // A drop counts by its size: its sign only says which way round the leads were.
+      const drop = Math.abs(reading.volts);
+      const bySize = voltsLikelihood(drop, sigma, nominal);
+      const likely = (predicted: number, spread: number) => bySize(Math.abs(predicted), spread);
+      return { floor: mistakenVolts(drop, nominal), ...answered(reading, likely) };
+    }
+    case 'wire': {
+      const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
+      const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
+      const nominal = profile.nominalReferenceVolts;
+      return {
+        floor: mistakenVolts(reading.volts, nominal),
+        ...answered(reading, voltsLikelihood(reading.volts, sigma, nominal)),
+      };
+    }
+  }
+}
+
+/** A drop, rather than a voltage between two wires. */
+export const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>
+  typeof from !== 'string' && typeof to !== 'string' && from.lane === to.lane;
+
+const SQRT_THREE = Math.sqrt(3);

@@ -1,0 +1,248 @@
+import type { Complaint } from '../../../record/code/index.ts';
+import { CODE_LOOKS, isCodeLook, type PlainLookId } from '../../../record/observation/index.ts';
+import type { CaseFile } from '../../checks/index.ts';
+import type { Candidate } from './candidates.ts';
+import { comesBack, spokenOf } from '../likelihood/codeEvidence.ts';
+import type { Decisions } from '../posterior/decisions.ts';
+import { observationLikelihood } from '../likelihood/observationLikelihood.ts';
+import type { Posterior } from '../posterior/posterior.ts';
+import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
+import type { Scale } from '../prediction/scales.ts';
+import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
+import { SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
+import { TOLERANCES, type DriveProducts } from '../hypotheses/weighedCase.ts';
+import type { Weigher } from '../likelihood/weigher.ts';
+
+/** What a reading would show, by what is wrong. */
+export interface Foresight {
+  scale: Scale;
+  /** By decision, then step of the scale: how likely both are together. All sum to one. */
+  joint: readonly Float64Array[];
+}
+
+/** Below this a sized hypothesis, or a value of its quantity, has no say in what comes next. */
+const NEGLIGIBLE = 1e-5;
+const T = TOLERANCES.length;
+
+/** What is still possible: sized hypotheses, and how likely each makes the values of a quantity. */
+interface Possible {
+  sized: Int32Array;
+  /** By place in `sized`: those with the same number make the same of the quantity, but for the sensor's tolerance. */
+  alikeOf: Int32Array;
+  /** By that number, then tolerance. */
+  spreads: readonly (readonly Float64Array[])[];
+}
+
+/** Looks ahead from what is known: each reading that could be taken next, under everything that is still possible. */
+export class Outlook {
+  readonly #weigher: Weigher;
+  readonly #caseFile: CaseFile;
+  readonly #known: Posterior;
+  readonly #decisions: Decisions;
+  /** By sized hypothesis, whatever its place in the tolerance. */
+  readonly #shares: Float64Array;
+  /** By sized hypothesis. */
+  readonly #decisionOf: Int32Array;
+  readonly #ofDrive = new Map<string, Possible>();
+
+  constructor(weigher: Weigher, caseFile: CaseFile, known: Posterior, decisions: Decisions) {
+    this.#weigher = weigher;
+    this.#caseFile = caseFile;
+    this.#known = known;
+    this.#decisions = decisions;
+    this.#decisionOf = Int32Array.from(weigher.answers.sized, ({ hypothesis }) => decisions.of[hypothesis]!);
+    this.#shares = Float64Array.from(weigher.answers.sized, (_, s) => {
+      let share = 0;
+      for (let t = 0; t < T; t++) share += known.sizedShares[s * T + t]!;
+      return share;
+    });
+  }
+
+  /** The predicted readings of a candidate. */
+  at({ target, state }: Candidate): Foresight {
+    if (target.kind === 'sweep') return this.#recording();
+    if (target.kind === 'observation')
+      return isCodeLook(target.observation)
+        ? this.#codes(CODE_LOOKS[target.observation])
+        : this.#look(target.observation);
+    const steps = this.#weigher.shownSteps({ target, state }, this.#caseFile);
+    const { sharp, anything } = this.#shown(steps, { ...target, state });
+    return { scale: steps.scale, joint: sharp.map((row, d) => mistaken(blurred(row), anything[d]!)) };
+  }
+
+  /** Before any doubt about the instrument: by decision and step, and by decision whatever may be shown. */
+  #shown(
+    { scale, listOf, list }: ShownSteps,
+    spoken: Parameters<Weigher['driveOf']>[0],
+  ): { sharp: Float64Array[]; anything: Float64Array } {
+    const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
+    const anything = new Float64Array(sharp.length);
+    const { sized, alikeOf, spreads } = this.#possible(spoken);
+    const { sizedShares } = this.#known;
+    const sums = new Float64Array(T);
+    const add = (s: number, alike: number): void => {
+      const d = this.#decisionOf[s]!;
+      const row = sharp[d]!;
+      const steps = list(listOf[s]!);
+      const spread = spreads[alike]!;
+      for (let node = 0; node < steps.length; node++) {
+        let weight = 0;
+        for (let t = 0; t < T; t++) weight += sums[t]! * spread[t]![node]!;
+        const step = steps[node]!;
+        if (step === ANYTHING) anything[d] = anything[d]! + weight;
+        else row[step] = row[step]! + weight;
+      }
+      sums.fill(0);
+    };
+    // Neighbours that answer alike and make the same of the quantity are added up first: most sizes of a fault do.
+    for (let k = 0; k < sized.length; k++) {
+      const s = sized[k]!;
+      for (let t = 0; t < T; t++) sums[t] = sums[t]! + sizedShares[s * T + t]!;
+      const next = sized[k + 1];
+      const goesOn =
+        next !== undefined &&
+        listOf[next] === listOf[s] &&
+        alikeOf[k + 1] === alikeOf[k] &&
+        this.#decisionOf[next] === this.#decisionOf[s];
+      if (!goesOn) add(s, alikeOf[k]!);
+    }
+    return { sharp, anything };
+  }
+
+  /** A code stays away or comes back, by how sure the unit's reason for it would be. */
+  #codes(complaint: Complaint): Foresight {
+    const steps = this.#weigher.reasonSteps(complaint, this.#caseFile);
+    const { sharp } = this.#shown(steps, spokenOf(complaint));
+    const joint = sharp.map((row) => {
+      let back = 0;
+      let away = 0;
+      row.forEach((weight, step) => {
+        const often = comesBack(steps.scale.readAt(step));
+        back += weight * often;
+        away += weight * (1 - often);
+      });
+      return Float64Array.of(away, back);
+    });
+    return { scale: TWO_ANSWERS, joint };
+  }
+
+  #recording(): Foresight {
+    const { sized } = this.#weigher.answers;
+    const joint = this.#decisions.all.map(() => new Float64Array(SWEEP_OUTCOMES.length));
+    sized.forEach((one, s) => {
+      const row = joint[this.#decisionOf[s]!]!;
+      SWEEP_OUTCOMES.forEach((outcome, step) => {
+        row[step] = row[step]! + this.#shares[s]! * sweepLikelihood(outcome, one);
+      });
+    });
+    return { scale: SWEEP_SCALE, joint };
+  }
+
+  #look(id: PlainLookId): Foresight {
+    const joint = this.#decisions.all.map(() => new Float64Array(ANSWERS.length));
+    this.#weigher.hypotheses.forEach((hypothesis, h) => {
+      const row = joint[this.#decisions.of[h]!]!;
+      ANSWERS.forEach((holds, step) => {
+        row[step] = row[step]! + this.#known.shares[h]! * observationLikelihood(id, holds, hypothesis);
+      });
+    });
+    return { scale: TWO_ANSWERS, joint };
+  }
+
+  #possible(spoken: Parameters<Weigher['driveOf']>[0]): Possible {
+    const drive = this.#weigher.driveOf(spoken);
+    const before = this.#ofDrive.get(drive);
+    if (before) return before;
+    const { weights } = this.#weigher.gridFor(spoken, this.#caseFile);
+    const known = this.#known.ofDrive.get(drive);
+    const sized = Int32Array.from(this.#shares.keys()).filter((s) => this.#shares[s]! >= NEGLIGIBLE);
+    const possible = known
+      ? spreadsOf(sized, known)
+      : { sized, alikeOf: new Int32Array(sized.length), spreads: [TOLERANCES.map(() => weights)] };
+    this.#ofDrive.set(drive, possible);
+    return possible;
+  }
+}
+
+/** Numbers anew those that are alike among what is still possible. */
+function spreadsOf(sized: Int32Array, { products, sums, alikeOf }: DriveProducts): Possible {
+  const spreads: Float64Array[][] = [];
+  const numbers = new Map<number, number>();
+  const of = sized.map((s) => {
+    const alike = alikeOf[s]!;
+    const known = numbers.get(alike);
+    if (known !== undefined) return known;
+    numbers.set(alike, spreads.length);
+    const product = products[alike]!;
+    const nodes = product.length / T;
+    return (
+      spreads.push(
+        TOLERANCES.map((_, t) =>
+          product.slice(t * nodes, (t + 1) * nodes).map((weight) => weight / sums[alike * T + t]!),
+        ),
+      ) - 1
+    );
+  });
+  return { sized, alikeOf: of, spreads };
+}
+
+/** As it should be, and not. */
+const ANSWERS = [true, false] as const;
+const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) => step };
+const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
+
+/** An instrument is not quite sure of its step. */
+function blurred(sharp: Float64Array): Float64Array {
+  const row = new Float64Array(sharp.length);
+  sharp.forEach((weight, step) => {
+    if (weight === 0) return;
+    const below = step > 0 ? step - 1 : 0;
+    const above = step < row.length - 1 ? step + 1 : step;
+    row[below] = row[below]! + 0.25 * weight;
+    row[step] = row[step]! + 0.5 * weight;
+    row[above] = row[above]! + 0.25 * weight;
+  });
+  return row;
+}
+
+/** Now and then a reading is anything at all, and so is live data without its signal. */
+function mistaken(row: Float64Array, anything: number): Float64Array {
+  let asNoted = 0;
+  for (let step = 0; step < row.length; step++) asNoted += row[step]!;
+  if (asNoted === 0 && anything === 0) return row;
+  const each = (MISTAKEN_SHARE * asNoted + anything) / row.length;
+  for (let step = 0; step < row.length; step++) row[step] = (1 - MISTAKEN_SHARE) * row[step]! + each;
+  return row;
+}
+
+export interface Worth {
+  /** Expected information about what to do, in bits. */
+  bits: number;
+  /** How likely it is that something else would lead after the reading. */
+  mayChangeTheMind: number;
+}
+
+/** What a reading is worth to the decision. */
+export function worthOf({ joint, scale }: Foresight): Worth {
+  const rows = joint
+    .map((row) => ({ row, share: row.reduce((sum, weight) => sum + weight, 0) }))
+    .filter(({ share }) => share > NEGLIGIBLE);
+  const leader = rows.reduce((a, b) => (b.share > a.share ? b : a));
+  let bits = 0;
+  let changes = 0;
+  for (let step = 0; step < scale.steps; step++) {
+    let overall = 0;
+    let most = 0;
+    for (const { row } of rows) {
+      overall += row[step]!;
+      if (row[step]! > most) most = row[step]!;
+    }
+    if (overall <= 0) continue;
+    if (leader.row[step]! < most) changes += overall;
+    for (const { row, share } of rows) {
+      const both = row[step]!;
+      if (both > 0) bits += both * Math.log2(both / (overall * share));
+    }
+  }
+  return { bits, mayChangeTheMind: changes };
+}

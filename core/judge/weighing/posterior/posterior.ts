@@ -1,0 +1,111 @@
+import type { Hypothesis } from '../hypotheses/hypotheses.ts';
+import { factorsWithout, productsOf } from './products.ts';
+import {
+  TOLERANCES,
+  type DriveProducts,
+  type WeighedCase,
+  type WeighedReading,
+} from '../hypotheses/weighedCase.ts';
+
+export interface WeighedHypothesis {
+  hypothesis: Hypothesis;
+  /** 0 to 1; the shares of all hypotheses sum to one. */
+  share: number;
+}
+
+/** What the readings leave: of every hypothesis, of its sizes, and of the quantities that were met. */
+export interface Posterior {
+  /** By hypothesis, in their own order. */
+  shares: Float64Array;
+  /** By sized hypothesis, then tolerance; they sum to one. */
+  sizedShares: Float64Array;
+  ofDrive: ReadonlyMap<string, DriveProducts>;
+}
+
+const T = TOLERANCES.length;
+/** What has a smaller share than this comes back by no single reading: none speaks louder than a hundred thousand to one. */
+const RULED_OUT = 1e-15;
+const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
+
+/**
+ * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
+ * quantity, since readings of one drive are of one and the same quantity.
+ */
+export function posterior({ hypotheses, sized, weights, grids, readings, kept }: WeighedCase): Posterior {
+  const logs = new Float64Array(sized.length * T);
+  const logPriors = hypotheses.map(({ prior }) => Math.log(prior));
+  for (let s = 0; s < sized.length; s++) {
+    const own = logPriors[sized[s]!.hypothesis]! + Math.log(weights[s]!);
+    for (let t = 0; t < T; t++) logs[s * T + t] = own + LOG_TOLERANCES[t]!;
+  }
+  const ofDrive = new Map<string, DriveProducts>();
+  for (const [drive, group] of byDrive(readings)) {
+    const found = productsOf(drive, group, grids.get(drive)!, sized.length, kept);
+    const { alikeOf, sums } = found;
+    const logSums = sums.map(Math.log);
+    for (let s = 0; s < sized.length; s++)
+      for (let t = 0; t < T; t++) logs[s * T + t] = logs[s * T + t]! + logSums[alikeOf[s]! * T + t]!;
+    ofDrive.set(drive, found);
+  }
+  return { ...sharesFrom(logs, sized, hypotheses.length), ofDrive };
+}
+
+/** Shares of the hypotheses as they would be without one of the readings. */
+export function sharesWithout(
+  reading: WeighedReading,
+  { sizedShares, ofDrive }: Posterior,
+  { hypotheses, sized }: WeighedCase,
+): Float64Array {
+  const known = ofDrive.get(reading.drive)!;
+  const { alikeOf } = known;
+  const ofAlike = new Float64Array(known.products.length);
+  for (let k = 0; k < sizedShares.length; k++) {
+    const alike = alikeOf[Math.floor(k / T)]!;
+    ofAlike[alike] = ofAlike[alike]! + sizedShares[k]!;
+  }
+  const factors = factorsWithout(known, reading, (alike) => ofAlike[alike]! > RULED_OUT);
+  const shares = new Float64Array(hypotheses.length);
+  let total = 0;
+  for (let s = 0; s < sized.length; s++) {
+    let share = 0;
+    for (let t = 0; t < T; t++) share += sizedShares[s * T + t]! * factors[alikeOf[s]! * T + t]!;
+    total += share;
+    shares[sized[s]!.hypothesis] = shares[sized[s]!.hypothesis]! + share;
+  }
+  return shares.map((share) => share / total);
+}
+
+function sharesFrom(
+  logs: Float64Array,
+  sized: WeighedCase['sized'],
+  hypothesisCount: number,
+): Pick<Posterior, 'shares' | 'sizedShares'> {
+  let most = -Infinity;
+  for (let k = 0; k < logs.length; k++) if (logs[k]! > most) most = logs[k]!;
+  let total = 0;
+  const sizedShares = new Float64Array(logs.length);
+  for (let k = 0; k < logs.length; k++) total += sizedShares[k] = Math.exp(logs[k]! - most);
+  const shares = new Float64Array(hypothesisCount);
+  for (let s = 0; s < sized.length; s++) {
+    const { hypothesis } = sized[s]!;
+    for (let t = 0; t < T; t++) {
+      const share = (sizedShares[s * T + t] = sizedShares[s * T + t]! / total);
+      shares[hypothesis] = shares[hypothesis]! + share;
+    }
+  }
+  return { shares, sizedShares };
+}
+
+/** The hypotheses by their shares, the likeliest first. */
+export const ranked = (hypotheses: readonly Hypothesis[], { shares }: Posterior): WeighedHypothesis[] =>
+  hypotheses.map((hypothesis, h) => ({ hypothesis, share: shares[h]! })).sort((a, b) => b.share - a.share);
+
+function byDrive(readings: readonly WeighedReading[]): Map<string, WeighedReading[]> {
+  const groups = new Map<string, WeighedReading[]>();
+  for (const reading of readings) {
+    const group = groups.get(reading.drive);
+    if (group) group.push(reading);
+    else groups.set(reading.drive, [reading]);
+  }
+  return groups;
+}

@@ -1,0 +1,238 @@
+import { keyOn, type HarnessWork, type MachineState } from '../../../machine/places/index.ts';
+import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
+import type { IsolatedSensor } from '../../isolation/index.ts';
+import { Rig } from '../../../machine/rig/index.ts';
+import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
+import { wiringFor } from '../../../machine/wiring/index.ts';
+import type { Hypothesis } from '../hypotheses/hypotheses.ts';
+import { readOn, type CircuitSpot } from './circuitSpot.ts';
+import {
+  BENT_VOLTS,
+  distance,
+  fillRow,
+  isSame,
+  mixed,
+  NO_TOLERANCE,
+  QUANTITY_NODES,
+  REST_NODE,
+  rounded,
+} from './rows.ts';
+import {
+  rangesOf,
+  sizedHypotheses,
+  solvedSizes,
+  type KnownBias,
+  type SizedHypothesis,
+  type SolvedSize,
+} from '../hypotheses/sizedHypotheses.ts';
+
+/** What the answers are laid out along: what the sensor measures, or the temperature of a thermistor in its body. */
+export type Axis = 'quantity' | 'celsius';
+
+/** Temperatures at which a thermistor is looked at: air and engine bay, from frost to heat. */
+export const CELSIUS_NODES: readonly number[] = [-20, 0, 10, 20, 30, 45, 65, 90, 120];
+const ROOM_CELSIUS = 20;
+const DRIVING: MachineState = { engine: 'koeo', plug: 'connected' };
+/** Where the size of a fault shows most. */
+const TELLING_SPOTS: readonly CircuitSpot[] = [
+  { kind: 'scan' },
+  { kind: 'wire', lane: 'reference', place: 'plug' },
+  { kind: 'wire', lane: 'return', place: 'plug' },
+  { kind: 'wire', lane: 'signal', place: 'plug' },
+  { kind: 'wire', lane: 'second-signal', place: 'plug' },
+];
+const TOLD_APART_VOLTS = 0.04;
+const MOST_STEPS = 16;
+/** What a fault does to the quantity itself is looked at in as many steps. */
+const QUANTITY_STEPS = 4;
+
+/**
+ * What an instrument would show at one spot in one state, along an axis: one row for each that differs, and which row
+ * belongs to which sized hypothesis. Most faults change nothing at most spots.
+ */
+export interface AnswerTable {
+  axis: Axis;
+  rows: readonly Float64Array[];
+  rowOf: Int32Array;
+}
+
+/** Predictions of the circuit of one sensor, each worked out once: what was asked before costs nothing. */
+export class Answers {
+  readonly sized: readonly SizedHypothesis[];
+  readonly #sensor: IsolatedSensor;
+  readonly #restingValue: number;
+  readonly #rigs: Readonly<Record<KnownBias, Rig>>;
+  readonly #nodeVolts: readonly [first: number, last: number];
+  readonly #nodeValues: readonly number[];
+  /** Of the solved sizes: what they do to the circuit. */
+  readonly #solvedSizes: readonly SolvedSize[];
+  readonly #ranges: readonly { first: number; last: number }[];
+  readonly #effects: readonly (readonly Effect[])[];
+  readonly #known = new Map<string, AnswerTable>();
+  readonly #solvedKnown = new Map<string, readonly Float64Array[]>();
+
+  /** @param restingValue what the sensor meets while nothing goes on, in the measurand's unit */
+  constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
+    this.#sensor = sensor;
+    this.#restingValue = restingValue;
+    this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
+    this.#ranges = rangesOf(this.#solvedSizes);
+    // What happens to the quantity before the sensor is no matter of the circuit.
+    this.#effects = this.#solvedSizes.map(({ fault }) =>
+      fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
+    );
+    const { profile } = sensor;
+    const rigOn = (bias: KnownBias) => new Rig(wiringFor({ ...sensor, profile: { ...profile, bias } }));
+    this.#rigs = { 'pull-up': rigOn('pull-up'), 'pull-down': rigOn('pull-down') };
+    const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
+    this.#nodeVolts = [first, last];
+    this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
+      valueAtNominal(first + ((last - first) * i) / (QUANTITY_NODES - 1), profile),
+    );
+    this.sized = sizedHypotheses(this.#solvedSizes, this.#stepsBy(TELLING_SPOTS));
+  }
+
+  /** Of a sound sensor in a sound circuit, in volts. */
+  soundVolts(value: number): number {
+    const { profile } = this.#sensor;
+    return signalFromValue(value, profile.nominalReferenceVolts, profile).signalVolts;
+  }
+
+  at(spot: CircuitSpot, state: MachineState, axis: Axis = 'quantity'): AnswerTable {
+    const key = keyOf(spot, state, axis);
+    const known = this.#known.get(key);
+    if (known) return known;
+    const solved = this.#solvedRows(spot, state, axis);
+    const rows: Float64Array[] = [];
+    const numbers = new Map<string, number>();
+    const ofRow = new Map<Float64Array, number>();
+    const rowOf = new Int32Array(this.sized.length);
+    this.sized.forEach(({ solvedBelow, solvedAbove, past }, s) => {
+      const row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
+      // Most share one and the same row; only others are compared by what they say.
+      let number = ofRow.get(row);
+      if (number === undefined) {
+        const said = row.join(' ');
+        number = numbers.get(said) ?? rows.push(row) - 1;
+        numbers.set(said, number);
+        ofRow.set(row, number);
+      }
+      rowOf[s] = number;
+    });
+    const table = { axis, rows, rowOf };
+    this.#known.set(key, table);
+    return table;
+  }
+
+  /** Where a sound signal stands among the nodes: the one before it, and how far it is past that. */
+  placeOf(soundVolts: number): number {
+    const [first, last] = this.#nodeVolts;
+    return Math.min(
+      QUANTITY_NODES - 1,
+      Math.max(0, ((soundVolts - first) / (last - first)) * (QUANTITY_NODES - 1)),
+    );
+  }
+
+  /** What an instrument would show for each solved size; whatever has no effect on the circuit answers as if nothing were wrong. */
+  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): readonly Float64Array[] {
+    const key = keyOf(spot, state, axis);
+    const known = this.#solvedKnown.get(key) ?? this.#solveRows(spot, state, axis);
+    this.#solvedKnown.set(key, known);
+    return known;
+  }
+
+  #solveRows(spot: CircuitSpot, state: MachineState, axis: Axis): Float64Array[] {
+    const rows: Float64Array[] = [];
+    let sound: Float64Array | undefined;
+    const solve = (size: number): Float64Array => {
+      const { fault, bias } = this.#solvedSizes[size]!;
+      const effects = this.#effects[size]!;
+      if (fault && effects.length === 0) return sound!;
+      const row = this.#solved(spot, state, axis, bias, effects);
+      return fault && isSame(row, sound!) ? sound! : row;
+    };
+    // Most faults change nothing at most spots, in no size: where ends and middle answer alike, so does all between.
+    const fill = (first: number, last: number): void => {
+      if (last - first <= 1) return;
+      const middle = (first + last) >> 1;
+      const row = (rows[middle] = solve(middle));
+      if (isSame(rows[first]!, row) && isSame(row, rows[last]!)) rows.fill(row, first, last + 1);
+      else {
+        fill(first, middle);
+        fill(middle, last);
+      }
+    };
+    for (const { first, last } of this.#ranges) {
+      rows.length = last + 1;
+      rows[first] = solve(first);
+      if (!this.#solvedSizes[first]!.fault) sound = rows[first];
+      if (last > first) rows[last] = solve(last);
+      fill(first, last);
+    }
+    return rows;
+  }
+
+  /** So many sizes between two solved ones that a meter hardly tells one from the next. */
+  #stepsBy(spots: readonly CircuitSpot[]): (solvedSize: number) => number {
+    const seen = spots
+      .filter((spot) => spot.kind !== 'wire' || this.#sensor.wires.includes(spot.lane))
+      .map((spot) => this.#solvedRows(spot, DRIVING, 'quantity'));
+    return (size) => {
+      const { fault } = this.#solvedSizes[size]!;
+      if (fault && effectsOf([fault]).some(({ on }) => on === 'quantity')) return QUANTITY_STEPS;
+      const farthest = Math.max(...seen.map((rows) => distance(rows[size]!, rows[size + 1]!)));
+      return Math.min(MOST_STEPS, Math.max(1, Math.ceil(farthest / TOLD_APART_VOLTS)));
+    };
+  }
+
+  #solved(
+    spot: CircuitSpot,
+    state: MachineState,
+    axis: Axis,
+    bias: KnownBias,
+    effects: readonly Effect[],
+  ): Float64Array {
+    const rig = this.#rigs[bias];
+    const read = (trueValue: number, celsius: number): number => {
+      const situation = {
+        keyOn: keyOn(state),
+        plugged: state.plug === 'connected',
+        trueValue,
+        restingValue: this.#restingValue,
+        celsius,
+      };
+      rig.bring(this.#sensor, effects, situation, modelled(state.harness));
+      return readOn(rig, spot, effects, this.#sensor);
+    };
+    const values = this.#nodeValues;
+    // With its plug off the sensor says nothing, whatever it meets.
+    const silent = state.plug === 'unplugged' && spot.kind !== 'ohms';
+    if (axis === 'celsius') {
+      const rest = values[REST_NODE]!;
+      return silent
+        ? new Float64Array(CELSIUS_NODES.length).fill(rounded(read(rest, ROOM_CELSIUS)))
+        : Float64Array.from(CELSIUS_NODES, (celsius) => rounded(read(rest, celsius)));
+    }
+    const row = new Float64Array(QUANTITY_NODES);
+    if (silent) return row.fill(rounded(read(values[0]!, ROOM_CELSIUS)));
+    fillRow(
+      row,
+      (node) => rounded(read(values[node]!, ROOM_CELSIUS)),
+      spot.kind === 'ohms' ? NO_TOLERANCE : BENT_VOLTS,
+    );
+    return row;
+  }
+}
+
+/** The model has one neighbour on the rail, which stands for all of them: whichever is unplugged, it is that one. */
+const modelled = (harness: HarnessWork | undefined): HarnessWork | undefined =>
+  harness && { ...harness, neighboursOff: harness.neighboursOff.length > 0 ? [0] : [] };
+
+const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
+  JSON.stringify([spot.kind, pointsOf(spot), state.engine === 'key-off', state.plug, state.harness, axis]);
+
+function pointsOf(spot: CircuitSpot): unknown[] {
+  if (spot.kind === 'wire') return [spot.lane, spot.place];
+  if (spot.kind === 'scan') return [];
+  return spot.kind === 'unit-sees' ? [spot.what] : [spot.from, spot.to];
+}

@@ -1,0 +1,56 @@
+import { movesSensorItself, type Drive } from '../../../machine/places/index.ts';
+import { valueMet, type Effect } from '../../../machine/fault/index.ts';
+import { toleranceAt, type SensorProfile } from '../../../measure/transfer/index.ts';
+import type { Answers } from './answers.ts';
+import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
+import { TOLERANCES } from '../hypotheses/weighedCase.ts';
+
+/** What the sensor meets at each node of a grid, and where that lies among the answers of the circuit. */
+export interface Met {
+  /** At the sensor, and where a gauge at the source would be. */
+  met: Float64Array;
+  atSource: Float64Array;
+  /** By tolerance and node: where the sound signal lies among the solved voltages; and half a step of the grid beside it. */
+  placed: readonly Float64Array[];
+  beside: Float64Array;
+}
+
+/** What is met in each of the ways that a hypothesis can change the quantity, and the way of each sized hypothesis. */
+export interface Places {
+  ways: readonly Met[];
+  wayOf: Int32Array;
+}
+
+/** @param restingValue what the sensor meets while nothing goes on, in the measurand's unit */
+export function metBy(
+  effects: readonly Effect[],
+  { values, halfSteps }: QuantityGrid,
+  drive: Drive,
+  profile: SensorProfile,
+  restingValue: number,
+  answers: Answers,
+): Met {
+  const onTheWay = movesSensorItself(drive) ? [] : effects;
+  const atSource = onTheWay.filter(
+    (effect) => effect.on === 'quantity' && effect.does === 'weakened' && effect.atSource,
+  );
+  const met = values.map((value) => valueMet(value, restingValue, onTheWay));
+  const placeOf = (value: number): number => answers.placeOf(answers.soundVolts(value));
+  return {
+    met,
+    atSource: values.map((value) => valueMet(value, restingValue, atSource)),
+    placed: TOLERANCES.map(({ at }) => met.map((value) => placeOf(value + at * toleranceAt(value, profile)))),
+    beside: met.map((value, i) => Math.abs(placeOf(value + halfSteps[i]!) - placeOf(value))),
+  };
+}
+
+/** Temperatures are looked at where the circuit is solved for them. */
+export function atTheNodes({ values }: QuantityGrid): Met {
+  const nodes = values.map((_, node) => node);
+  return {
+    met: values,
+    atSource: values,
+    placed: TOLERANCES.map(() => nodes),
+    beside: new Float64Array(values.length).fill(0.5),
+  };
+}

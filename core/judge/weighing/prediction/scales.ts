@@ -1,0 +1,55 @@
+import type { SensorProfile } from '../../../measure/transfer/index.ts';
+
+/** What an instrument can show, in steps that it can tell apart; anything past an end is in the last step. */
+export interface Scale {
+  steps: number;
+  stepOf(reads: number): number;
+  /** The reading in the middle of a step. */
+  readAt(step: number): number;
+}
+
+/** A meter tells millivolts apart near zero, and hundredths higher up: its steps grow with what it shows. */
+const LEAST_VOLTS = 0.018;
+const GROWTH = 0.009;
+const MOST_VOLTS = 15;
+const UPWARDS = Math.ceil(Math.log1p((MOST_VOLTS * GROWTH) / LEAST_VOLTS) / GROWTH);
+const DOWNWARDS = 40;
+
+export const METER_SCALE: Scale = {
+  steps: UPWARDS + DOWNWARDS,
+  stepOf: (volts) => {
+    const grown = Math.log1p((Math.abs(volts) * GROWTH) / LEAST_VOLTS) / GROWTH;
+    return within(DOWNWARDS + (volts < 0 ? -grown : grown), UPWARDS + DOWNWARDS);
+  },
+  readAt: (step) => {
+    const grown = step - DOWNWARDS;
+    return (Math.sign(grown) * Math.expm1(Math.abs(grown) * GROWTH) * LEAST_VOLTS) / GROWTH;
+  },
+};
+
+/** Ohms by tenths of their logarithm, from less than the leads to OL. */
+const LEAST_OHMS = 0.4;
+const OHMS_STEP = 0.15;
+const OHMS_STEPS = 140;
+export const OHMS_SCALE: Scale = {
+  steps: OHMS_STEPS,
+  stepOf: (ohms) =>
+    !Number.isFinite(ohms)
+      ? OHMS_STEPS - 1
+      : within(Math.log((Math.max(0, ohms) + LEAST_OHMS) / LEAST_OHMS) / OHMS_STEP, OHMS_STEPS - 1),
+  readAt: (step) => (step === OHMS_STEPS - 1 ? Infinity : LEAST_OHMS * Math.expm1(step * OHMS_STEP)),
+};
+
+/** Even steps over what the sensor can show, and a little past it. */
+export function valueScale({ lowest, highest }: SensorProfile, stepShare: number): Scale {
+  const range = highest - lowest;
+  const steps = Math.ceil((1 + 2 * MARGIN) / stepShare);
+  return {
+    steps,
+    stepOf: (value) => within(((value - lowest) / range + MARGIN) / stepShare, steps),
+    readAt: (step) => lowest + range * (step * stepShare - MARGIN),
+  };
+}
+const MARGIN = 0.1;
+
+const within = (at: number, steps: number): number => Math.min(steps - 1, Math.max(0, Math.round(at)));

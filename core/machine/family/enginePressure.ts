@@ -1,0 +1,52 @@
+import type { EngineState } from '../places/index.ts';
+import { toKpa } from '../../measure/quantity/index.ts';
+
+const SEA_LEVEL_KPA = 101.325;
+
+/**
+ * Manifold pressure of a healthy petrol engine at idle. Common practice: 18 to 23 inHg of vacuum at sea level. Kept
+ * in absolute pressure, because an idling engine needs about the same air at any altitude: it is the vacuum that
+ * falls with the barometer.
+ */
+export const HEALTHY_IDLE_KPA_ABS = {
+  lowest: SEA_LEVEL_KPA - toKpa(23, 'inHg'),
+  highest: SEA_LEVEL_KPA - toKpa(18, 'inHg'),
+} as const;
+
+export interface PressureBand {
+  lowestKpaAbs: number;
+  highestKpaAbs: number;
+  reason: string;
+}
+
+/** What the manifold should hold in a state, before anything is probed. */
+export function expectedManifoldPressure(engine: EngineState, ambientKpaAbs: number): PressureBand {
+  const ambient = `${ambientKpaAbs.toFixed(1)} kPa`;
+  switch (engine) {
+    case 'key-off':
+    case 'koeo':
+      return {
+        lowestKpaAbs: ambientKpaAbs,
+        highestKpaAbs: ambientKpaAbs,
+        reason: `the engine is stopped, so the manifold holds ambient pressure, ${ambient}`,
+      };
+    case 'idle':
+      return {
+        lowestKpaAbs: HEALTHY_IDLE_KPA_ABS.lowest,
+        highestKpaAbs: HEALTHY_IDLE_KPA_ABS.highest,
+        reason: 'a healthy petrol engine idles at 18 to 23 inHg of vacuum at sea level (common practice)',
+      };
+    case 'held-revs':
+      return {
+        lowestKpaAbs: 20,
+        highestKpaAbs: 45,
+        reason: 'revs held without load keep about the vacuum of idle, or a little more (common practice)',
+      };
+    case 'snap-open':
+      return {
+        lowestKpaAbs: ambientKpaAbs - 12,
+        highestKpaAbs: ambientKpaAbs,
+        reason: `an open throttle lets the manifold up to nearly ambient, ${ambient}`,
+      };
+  }
+}

@@ -1,0 +1,74 @@
+import type { Lane } from '../places/index.ts';
+
+/**
+ * What a sound unit and a sound wire give: the one set of limits. Lanes, gate, expectations, comparisons and isolation read it
+ * here, so that one reading is not good in one place and suspect in another. All are common practice, in volts against battery
+ * negative unless they say otherwise; the doubt of the meter comes on top where a reading is judged.
+ */
+
+/** The reference is normal within this of its nominal value; an unread one is taken to be. */
+export const REFERENCE_TOLERANCE_VOLTS = 0.1;
+/** Below this a reference is not low, but not there. */
+export const MISSING_REFERENCE_VOLTS = 0.5;
+/** A return stays this near to battery negative under load, and loses no more over one stretch of wire. */
+export const NORMAL_RETURN_VOLTS = 0.05;
+/** A return this high is no drop any more: the sensor hangs on its reference alone. */
+export const FLOATING_RETURN_VOLTS = 1;
+/** With the key off nothing feeds a wire: what a meter picks up all the same. */
+export const UNFED_VOLTS = 0.05;
+/** Two readings of one wire in one state: what unit and ground may add between them; a break adds far more. */
+export const SAME_WIRE_VOLTS = 0.05;
+/** Battery voltage at a loaded feed. Above it the wire is sound, and the battery or its charging is not. */
+export const FEED_VOLTS = {
+  stopped: { lowest: 11, highest: 13.2 },
+  running: { lowest: 12, highest: 15.5 },
+} as const;
+/** Where an open input goes, off the reference and off ground: by the unit's pull-up, by that of a thermistor, by its pull-down. */
+export const OPEN_INPUT_VOLTS = {
+  'pull-up': { lowest: -0.5, highest: 0.1 },
+  thermistor: { lowest: -0.2, highest: 0.1 },
+  'pull-down': { lowest: -0.05, highest: 0.3 },
+} as const;
+
+/** A stretch of wire with two contacts, leads of the meter included. */
+export const SOUND_STRETCH_OHMS = 2;
+/** More than this in one stretch is no wire any more; a return of 5 Ω passes any beep and still counts. */
+export const OPEN_STRETCH_OHMS = 1000;
+
+/** How far a faulty supply may go while its sensor still gives a signal: what an unread wire may explain. */
+export const CONCEIVABLE_RETURN_VOLTS = { lowest: -0.1, highest: 1 } as const;
+/** As a share of the nominal reference; below the lowest a stage gives nothing, above the highest the unit is at fault. */
+export const CONCEIVABLE_REFERENCE_SHARE = { lowest: 0.6, highest: 1.1 } as const;
+
+export interface VoltBand {
+  lowest: number;
+  highest: number;
+}
+
+/**
+ * What a wire that supplies the sensor carries with the key on, in volts; undefined for one whose voltage is not fixed: a signal,
+ * a motor wire.
+ */
+export function soundSupply(
+  lane: Lane,
+  { nominalReferenceVolts, running }: { nominalReferenceVolts: number; running: boolean },
+): VoltBand | undefined {
+  switch (lane) {
+    case 'reference':
+    case 'second-reference':
+      return {
+        lowest: nominalReferenceVolts - REFERENCE_TOLERANCE_VOLTS,
+        highest: nominalReferenceVolts + REFERENCE_TOLERANCE_VOLTS,
+      };
+    case 'return':
+    case 'second-return':
+      return { lowest: -NORMAL_RETURN_VOLTS, highest: NORMAL_RETURN_VOLTS };
+    case 'battery-feed':
+      return running ? FEED_VOLTS.running : FEED_VOLTS.stopped;
+    case 'signal':
+    case 'second-signal':
+    case 'motor-plus':
+    case 'motor-minus':
+      return undefined;
+  }
+}

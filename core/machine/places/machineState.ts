@@ -1,0 +1,58 @@
+import type { GaugeAccuracy, Instrument } from '../../measure/uncertainty/index.ts';
+import { sameHarness, type HarnessWork } from './harnessWork.ts';
+
+export const ENGINE_STATES = ['key-off', 'koeo', 'idle', 'held-revs', 'snap-open'] as const;
+export type EngineState = (typeof ENGINE_STATES)[number];
+
+export const PLUG_STATES = ['connected', 'unplugged'] as const;
+export type PlugState = (typeof PLUG_STATES)[number];
+
+/** What is done to the sensor beyond the engine's own state. */
+export type Stimulus =
+  /** A hand pump on the sensor's port: above ambient, or below it with a minus. */
+  | {
+      kind: 'pump';
+      kpaAboveAmbient: number;
+      /** What showed the pressure, where that is known. */
+      gauge?: Instrument<GaugeAccuracy> | undefined;
+    }
+  /** Pedal, throttle or arm held by hand somewhere on its way. */
+  | { kind: 'held'; percent: number }
+  /** Pedal, throttle or arm moved to its far stop. */
+  | { kind: 'full-travel' }
+  /** The exhaust-gas valve held open at about 1,500 rpm. */
+  | { kind: 'valve-open' };
+export type StimulusKind = Stimulus['kind'];
+
+/** Every expectation depends on this, so every reading carries it. */
+export interface MachineState {
+  engine: EngineState;
+  plug: PlugState;
+  /** Left out while nothing is done to the sensor. */
+  stimulus?: Stimulus | undefined;
+  /** Left out while the harness is as the vehicle has it. */
+  harness?: HarnessWork | undefined;
+}
+
+export const keyOn = (state: MachineState): boolean => state.engine !== 'key-off';
+export const running = (state: MachineState): boolean => keyOn(state) && state.engine !== 'koeo';
+
+/** What drives the sensor, whatever its plug does. */
+export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;
+
+/** A pump on its port and a hand at its arm move the sensor itself, whatever a hose or a linkage would do. */
+export const movesSensorItself = ({ stimulus }: Drive): boolean =>
+  stimulus?.kind === 'pump' || stimulus?.kind === 'held';
+
+/** The same engine state and the same stimulus: only then is a signal the same value at every point of its wire. */
+export const sameDrive = (a: Drive, b: Drive): boolean =>
+  a.engine === b.engine && sameStimulus(a.stimulus, b.stimulus);
+
+export const sameStimulus = (a: Stimulus | undefined, b: Stimulus | undefined): boolean => {
+  if (a?.kind === 'pump' && b?.kind === 'pump') return a.kpaAboveAmbient === b.kpaAboveAmbient;
+  if (a?.kind === 'held' && b?.kind === 'held') return a.percent === b.percent;
+  return a?.kind === b?.kind;
+};
+
+export const sameState = (a: MachineState, b: MachineState): boolean =>
+  a.plug === b.plug && sameDrive(a, b) && sameHarness(a.harness, b.harness);

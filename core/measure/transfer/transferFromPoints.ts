@@ -1,0 +1,112 @@
+import { fail, ok, type Result } from '../problem/index.ts';
+import type { CurveFit, FitFault } from './curveFit.ts';
+import { fitHotElement } from './fitHotElement.ts';
+import { fitLine } from './fitLine.ts';
+import { fitPolynomial } from './fitPolynomial.ts';
+import { isCurve, isMonotone } from './isMonotone.ts';
+import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
+
+export const SHAPES = ['line', 'table', 'polynomial', 'hot-element'] as const;
+
+export interface ShapeChoice {
+  form: (typeof SHAPES)[number];
+  /** Of the polynomial; the other shapes have none. */
+  degree: number;
+  /** Whether the output follows the supply. */
+  ratiometric: boolean;
+  /** The reference that the volts were noted at. */
+  referenceVolts: number;
+}
+
+/** The transfer function that points stand for: a law fitted to them, or a cubic through every one. */
+export function transferFromPoints(
+  points: readonly CurvePoint[],
+  choice: ShapeChoice,
+): Result<CurveFit, FitFault> {
+  const fit = fitted(points, choice);
+  if (!fit.ok || [...fit.value.residualVolts, fit.value.scatterVolts].every(Number.isFinite)) return fit;
+  return fail(
+    'no-such-law',
+    'No such curve can be worked out through these points: some lie too near to each other.',
+    'Check the points and their units, or choose another shape.',
+  );
+}
+
+function fitted(points: readonly CurvePoint[], choice: ShapeChoice): Result<CurveFit, FitFault> {
+  switch (choice.form) {
+    case 'table':
+      return throughEvery(points, choice.ratiometric);
+    case 'line':
+      return straight(points, choice);
+    case 'polynomial':
+      return fitPolynomial(points, choice.degree, choice.ratiometric);
+    case 'hot-element':
+      return fitHotElement(points);
+  }
+}
+
+function throughEvery(
+  points: readonly CurvePoint[],
+  ratiometric: boolean,
+): Result<CurveFit, 'too-few-points' | 'not-a-curve'> {
+  if (points.length < 3) {
+    return fail(
+      'too-few-points',
+      'A table needs three points.',
+      'Enter at least three points, or choose the straight line.',
+    );
+  }
+  if (!isCurve(points)) return fail('not-a-curve', ...whyNoCurve(points));
+  return ok({
+    transfer: { form: 'table', points, ratiometric },
+    residualVolts: points.map(() => 0),
+    scatterVolts: 0,
+    standardUncertaintyVoltsAt: () => 0,
+    doubtful: undefined,
+    turns: !isMonotone(points),
+  });
+}
+
+function whyNoCurve(points: readonly CurvePoint[]): [message: string, next: string] {
+  const seen = new Set<number>();
+  const twice = points.find(({ value }) => seen.size === seen.add(value).size);
+  return twice
+    ? [
+        `The value ${twice.value} stands in two points: one value cannot have two voltages.`,
+        'Keep the right one of the two, or their mean.',
+      ]
+    : [
+        `All points have the same ${points[0]?.volts} V: the signal says nothing of the value.`,
+        'Check the points: a dead sensor has no curve.',
+      ];
+}
+
+function straight(
+  points: readonly CurvePoint[],
+  { ratiometric, referenceVolts }: ShapeChoice,
+): Result<CurveFit, 'too-few-points' | 'flat-line'> {
+  const line = fitLine(points);
+  if (!line.ok) return line;
+  const { voltsPerUnit, voltsAtZero, ...fit } = line.value;
+  if (Math.abs(voltsPerUnit) < 1e-6) {
+    return fail(
+      'flat-line',
+      'The volts do not change with the value.',
+      'Check the points: a dead sensor has no curve.',
+    );
+  }
+  const onLine = (value: number): CurvePoint => ({ value, volts: voltsAtZero + voltsPerUnit * value });
+  const values = points.map(({ value }) => value);
+  const transfer: TransferFunction = ratiometric
+    ? {
+        form: 'ratiometric',
+        sharePerUnit: voltsPerUnit / referenceVolts,
+        shareAtZero: voltsAtZero / referenceVolts,
+      }
+    : {
+        form: 'linear',
+        low: onLine(values.reduce((a, b) => Math.min(a, b))),
+        high: onLine(values.reduce((a, b) => Math.max(a, b))),
+      };
+  return ok({ transfer, ...fit });
+}

@@ -1,0 +1,75 @@
+import type { Companion } from '../../../measure/companion/index.ts';
+import type { PressureBasis, PressureUnit } from '../../../measure/quantity/index.ts';
+import type { SensorProfile } from '../../../measure/transfer/index.ts';
+
+export const CHANNEL_USES = [
+  'signal',
+  'second-signal',
+  'reference',
+  'live',
+  'stimulus',
+  'revs',
+  'other',
+] as const;
+export type ChannelUse = (typeof CHANNEL_USES)[number];
+
+/** A moment that somebody marked while recording. */
+export interface SweepMark {
+  atSeconds: number;
+  words: string;
+  /** What the signal should have been then, in volts. */
+  expectedVolts?: { lowest: number; highest: number } | undefined;
+}
+
+export interface SweepContext {
+  profile: SensorProfile;
+  companion?: Companion | undefined;
+  /** What each channel of the recording is, in its order. */
+  uses: readonly ChannelUse[];
+  /** Of channels that are pressures, where it is known. */
+  bases?: readonly (PressureBasis | undefined)[] | undefined;
+  /** Connects the bases. */
+  ambientKpaAbs?: number | undefined;
+  marks?: readonly SweepMark[] | undefined;
+  /** For the sentences only. */
+  pressureUnit: PressureUnit;
+}
+
+export const SWEEP_FINDINGS = [
+  'dropout',
+  'pair',
+  'stuck',
+  'reference',
+  'lag',
+  'noise',
+  'travel',
+  'still',
+  'figures',
+  'backward',
+  'marked-step',
+  'step-response',
+  'revs',
+  'gap',
+  'import',
+  /** What has to be said before a channel can be read. */
+  'question',
+  /** What was looked at, and what was not. */
+  'looked',
+  'not-looked',
+] as const;
+
+/** What a recording shows: a sentence, and the place in the plot. */
+export interface SweepFinding {
+  kind: (typeof SWEEP_FINDINGS)[number];
+  /** A fault calls for looking; a note is worth knowing. */
+  weight: 'fault' | 'note';
+  sentence: string;
+  channel: number;
+  fromSeconds: number;
+  untilSeconds: number;
+  /** In the sensor's unit, where the finding has a place in its travel. */
+  position?: number | undefined;
+}
+
+/** A fault that shows at every pass is told once, with its first place in time. */
+export const MOST_OF_A_KIND = 12;

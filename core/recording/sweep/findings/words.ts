@@ -1,0 +1,83 @@
+import { pairDeviation } from '../../../measure/positionPair/index.ts';
+import { formatWithBasis } from '../../../measure/quantity/index.ts';
+import { valueAtNominal } from '../../../measure/transfer/index.ts';
+import type { Recording } from '../recording.ts';
+import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
+
+const TRACK_WORDS: Partial<Record<ChannelUse, string>> = { signal: 'Track 1', 'second-signal': 'Track 2' };
+
+export function nameOf({ channels }: Recording, { uses, companion }: SweepContext, channel: number): string {
+  const use = uses[channel];
+  if (use && companion?.kind === 'second-track' && TRACK_WORDS[use]) return TRACK_WORDS[use];
+  return use === 'signal' ? 'The signal' : (channels[channel]?.name ?? '');
+}
+
+export const indexOf = ({ uses }: SweepContext, use: ChannelUse): number => uses.indexOf(use);
+
+/** Where the sensor stood, from the volts of one of its tracks. */
+export function positionAt(context: SweepContext, use: ChannelUse, volts: number): number | undefined {
+  const { profile, companion } = context;
+  if (use !== 'second-signal') return valueAtNominal(volts, profile);
+  return companion?.kind === 'second-track'
+    ? valueAtNominal(firstFromSecond(volts, profile.nominalReferenceVolts, companion.pair), profile)
+    : undefined;
+}
+
+/** The pair law is linear: two of its points give it the other way round. */
+function firstFromSecond(
+  secondVolts: number,
+  reference: number,
+  pair: Parameters<typeof pairDeviation>[3],
+): number {
+  const [atZero, atOne] = [0, 1].map(
+    (first) => pairDeviation(first, 0, reference, pair).expectedSecondVolts,
+  ) as [number, number];
+  return (secondVolts - atZero) / (atOne - atZero);
+}
+
+export const placeWords = (position: number | undefined, { profile, pressureUnit }: SweepContext): string =>
+  position === undefined ? '' : ` at ${formatWithBasis(position, profile.measures, pressureUnit)}`;
+export const clock = (seconds: number): string => `${seconds.toFixed(seconds < 100 ? 2 : 1)} s`;
+export const lasting = (seconds: number): string =>
+  seconds < 1 ? `${Math.max(1, Math.round(1000 * seconds))} ms` : `${seconds.toFixed(1)} s`;
+
+/** The whole of a recording, for what is true of all of it. */
+export const wholeOf = ({ seconds }: Recording): { fromSeconds: number; untilSeconds: number } => ({
+  fromSeconds: seconds[0] ?? 0,
+  untilSeconds: seconds.at(-1) ?? 0,
+});
+
+/** The values of the channel that is used so, and its number; undefined where there is none. */
+export function channelFor(
+  { channels }: Recording,
+  context: SweepContext,
+  use: ChannelUse,
+): { channel: number; values: Float64Array } | undefined {
+  const channel = indexOf(context, use);
+  const values = channels[channel]?.values;
+  return values && { channel, values };
+}
+
+/** The count is the whole count: what is not shown one by one is told with all of them. */
+export function andMore(
+  kind: SweepFinding['kind'],
+  all: number,
+  shown: number,
+  what: string,
+  channel: number,
+  stretches: readonly { from: number; to: number }[],
+  { seconds }: Recording,
+): SweepFinding[] {
+  const [first, last] = [stretches[shown], stretches.at(-1)];
+  if (all <= shown || !first || !last) return [];
+  return [
+    {
+      kind,
+      weight: kind === 'gap' ? 'note' : 'fault',
+      sentence: `${what} ${all} times in all; the first ${shown} are shown one by one.`,
+      channel,
+      fromSeconds: seconds[first.from]!,
+      untilSeconds: seconds[last.to]!,
+    },
+  ];
+}

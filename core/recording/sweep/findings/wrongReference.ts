@@ -1,0 +1,31 @@
+import { REFERENCE_TOLERANCE_VOLTS } from '../../../machine/limits/index.ts';
+import { noiseOf } from '../noise.ts';
+import type { Recording } from '../recording.ts';
+import type { SweepContext, SweepFinding } from './finding.ts';
+import { clock, indexOf } from './words.ts';
+
+export function wrongReference(recording: Recording, context: SweepContext): SweepFinding[] {
+  const channel = indexOf(context, 'reference');
+  const values = recording.channels[channel]?.values;
+  if (!values) return [];
+  const { nominalReferenceVolts } = context.profile;
+  let worst = -1;
+  let off = REFERENCE_TOLERANCE_VOLTS + 5 * noiseOf(values);
+  for (let i = 0; i < values.length; i++) {
+    const distance = Math.abs(values[i]! - nominalReferenceVolts);
+    if (distance > off) [worst, off] = [i, distance];
+  }
+  const at = recording.seconds[worst];
+  return at === undefined
+    ? []
+    : [
+        {
+          kind: 'reference',
+          weight: 'fault',
+          sentence: `The reference does not hold: ${values[worst]!.toFixed(2)} V, ${clock(at)} into the recording.`,
+          channel,
+          fromSeconds: at,
+          untilSeconds: at,
+        },
+      ];
+}

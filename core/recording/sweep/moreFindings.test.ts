@@ -1,0 +1,116 @@
+import { expect, test } from 'vitest';
+import type { SensorProfile } from '../../measure/transfer/index.ts';
+import reference from './reference/recordings.json' with { type: 'json' };
+import { analyseSweep, type Recording, type SweepContext, type SweepFinding } from './index.ts';
+
+/** 0.5 V at 0 kPa, 4.5 V at 40 kPa: a filter's differential pressure. */
+const FILTER: SensorProfile = {
+  measures: 'differential-pressure',
+  transfer: { form: 'linear', low: { volts: 0.5, value: 0 }, high: { volts: 4.5, value: 40 } },
+  nominalReferenceVolts: 5,
+  lowest: 0,
+  highest: 40,
+  circuitLowVolts: 0.2,
+  circuitHighVolts: 4.8,
+  tolerance: { form: 'plus-minus', plusMinus: 1 },
+  differenceThatMatters: 2,
+  bias: 'pull-up',
+};
+const RATE = 100;
+const UNITS: Partial<Record<SweepContext['uses'][number], string>> = {
+  stimulus: 'kPa',
+  live: 'kPa',
+  revs: 'rpm',
+};
+const found = (
+  kind: SweepFinding['kind'],
+  uses: SweepContext['uses'],
+  channels: readonly Float64Array[],
+  over: Partial<SweepContext> & { seconds?: Float64Array } = {},
+): SweepFinding[] => {
+  const { seconds = Float64Array.from(channels[0]!, (_, i) => i / RATE), ...context } = over;
+  const recording: Recording = {
+    seconds,
+    channels: channels.map((values, i) => ({ name: `CH${i + 1}`, unit: UNITS[uses[i]!] ?? 'V', values })),
+  };
+  return analyseSweep(recording, { profile: FILTER, uses, pressureUnit: 'kPa', ...context }).filter(
+    (finding) => finding.kind === kind,
+  );
+};
+const over = (seconds: number, valueAt: (second: number) => number) =>
+  Float64Array.from({ length: seconds * RATE }, (_, i) => valueAt(i / RATE));
+
+test('a marked step is held against what was expected there: over the rest around it, not at one sample', () => {
+  // Three rests of four seconds each, the last at 20 kPa reads 0.3 V low.
+  const pumped = over(12, (s) => [0.5, 1.5, 2.2][Math.floor(s / 4)]! + 0.003 * Math.sin(400 * s));
+  const step = (atSeconds: number, kpa: number) => ({
+    atSeconds,
+    words: `${kpa} kPa`,
+    expectedVolts: { lowest: 0.4 + kpa / 10, highest: 0.6 + kpa / 10 },
+  });
+  const marks = [step(3.9, 0), step(5, 10), step(9, 20), { atSeconds: 11, words: 'hose off' }];
+  const [fault, right] = found('marked-step', ['signal'], [pumped], { marks });
+  expect(fault).toMatchObject({
+    weight: 'fault',
+    sentence: 'At “20 kPa” the signal stood at 2.20 V; expected 2.40 to 2.60 V.',
+    fromSeconds: 8,
+  });
+  expect(right?.sentence).toBe('2 of 3 marked steps are where the signal was expected.');
+  expect(found('marked-step', ['signal'], [pumped])).toEqual([]);
+  const moving = over(4, (s) => 0.5 + s);
+  expect(found('marked-step', ['signal'], [moving], { marks: [step(2, 20)] })).toMatchObject([
+    { weight: 'note', sentence: '1 of 1 marked steps is where the signal was expected.' },
+  ]);
+});
+
+test.each(reference.steps.map((one) => [one.truth.secondsTo63, one] as const))(
+  'an answer with a time constant of %s s is told as the generator knows it; a slow hand is no answer',
+  (_tau, { rate, millivolts, truth }) => {
+    const volts = Float64Array.from(millivolts, (value) => value / 1000);
+    const seconds = Float64Array.from(volts, (_, i) => i / rate);
+    const [answer] = found('step-response', ['signal'], [volts], { seconds });
+    expect(answer!.untilSeconds - answer!.fromSeconds).toBeCloseTo(truth.secondsTo90, 1);
+    expect(answer!.sentence).toMatch(
+      /^The signal answers a step from 1\.00 to 3\.\d\d V in \d+ ms \(63 %\)/u,
+    );
+    const byHand = over(8, (s) => 1 + 2.5 * Math.min(1, Math.max(0, (s - 2) / 3)));
+    expect(found('step-response', ['signal'], [byHand])).toEqual([]);
+  },
+);
+
+test('over the revs the signal is told at both ends; a differential pressure that does not answer is a fault', () => {
+  const revs = over(20, (s) => 820 + 1100 * (1 - Math.cos(s / 2)));
+  const follows = revs.map((rpm) => 0.5 + (rpm - 820) / 1000);
+  expect(found('revs', ['signal', 'revs'], [follows, revs])).toMatchObject([
+    {
+      weight: 'note',
+      sentence: expect.stringMatching(
+        /^The signal rises with the revs: 0\.61 V \(1\.1 kPa diff\) at 930 rpm, 2\.60 V \(21\.0 kPa diff\) at 2,920 rpm\.$/u,
+      ) as string,
+    },
+  ]);
+  const stands = revs.map(() => 0.52);
+  expect(found('revs', ['signal', 'revs'], [stands, revs])[0]).toMatchObject({ weight: 'fault' });
+  expect(found('revs', ['signal', 'revs'], [stands, revs.map(() => 820)])).toEqual([]);
+});
+
+test('a signal that goes back while the stimulus goes on is told with its place; noise is not', () => {
+  const stimulus = over(16, (s) => 40 * (1 - Math.abs(s / 8 - 1)));
+  const noise = (i: number) => 0.004 * Math.sin(i * 12.9898);
+  const sound = stimulus.map((kpa, i) => 0.5 + 0.1 * kpa + noise(i));
+  expect(found('backward', ['signal', 'stimulus'], [sound, stimulus])).toEqual([]);
+  const worn = sound.map((volts, i) => volts - 0.35 * Math.exp(-(((stimulus[i]! - 26) / 1) ** 2)));
+  const [fault] = found('backward', ['signal', 'stimulus'], [worn, stimulus]);
+  expect(fault?.weight).toBe('fault');
+  expect(Math.abs(fault!.position! - 26)).toBeLessThan(1.5);
+  expect(fault?.sentence).toMatch(/^The signal goes back by \d+ mV at 2[567]\.\d kPa diff although/u);
+});
+
+test('a stretch from which nothing came is told, with how long it was', () => {
+  const values = over(10, () => 2);
+  const seconds = Float64Array.from(values, (_, i) => i / RATE + (i >= 400 ? 3.2 : 0));
+  expect(found('gap', ['signal'], [values], { seconds })).toMatchObject([
+    { sentence: 'Nothing was recorded for 3.2 s, 3.99 s into the recording.' },
+  ]);
+  expect(found('gap', ['signal'], [values])).toEqual([]);
+});
