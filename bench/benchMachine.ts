@@ -1,4 +1,5 @@
 import type { MachineState, Lane } from '@lettura/core/machine/places';
+import type { FaultKindId, SiteId } from '@lettura/core/machine/fault';
 import type { WiringSpec } from '@lettura/core/machine/wiring';
 import type { CaseLetter } from './practiceCases.ts';
 import type { BenchSensor } from './sensors/usualSensor.ts';
@@ -15,8 +16,8 @@ export interface Surroundings {
 
 /** A hidden fault of a practice case: a kind of the catalogue, and one of its sites. */
 export interface CaseFault {
-  kind: string;
-  site: string;
+  kind: FaultKindId;
+  site: SiteId;
   /** Of its size range, 0 to 1; the seed chooses within. */
   from?: number;
   to?: number;

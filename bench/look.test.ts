@@ -2,9 +2,10 @@ import { standardCode } from '@lettura/core/record/code';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import { expect, test } from 'vitest';
 import { caseFault, looksRight, MACHINES, simulatedMachine, surroundingsOf } from './index.ts';
+import type { CaseFault } from './benchMachine.ts';
 
 const pump = MACHINES.find(({ id }) => id === 'brill-p4')!;
-const withFault = (kind: string, site: string) =>
+const withFault = (kind: CaseFault['kind'], site: CaseFault['site']) =>
   simulatedMachine(
     pump,
     [caseFault(pump, { kind, site }, 0.5)],
@@ -57,7 +58,7 @@ test('what a machine calls its codes is what the standard means by them', () => 
 });
 
 test('a code comes back while the unit has its reason, and a line of telegrams sets another once it is fed', () => {
-  const codesOf = (kind: string, site: string) => {
+  const codesOf = (kind: CaseFault['kind'], site: CaseFault['site']) => {
     const one = withFault(kind, site);
     return (['code-low', 'code-high', 'code-supply'] as const).map((id) => looksRight(one, id));
   };

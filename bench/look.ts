@@ -2,13 +2,13 @@ import type { ObservationId, PlainLookId } from '@lettura/core/record/observatio
 import { CODE_LOOKS, isCodeLook } from '@lettura/core/record/observation';
 import { isComplainedOf, limitsOf, type Complaint } from '@lettura/core/record/code';
 import type { MachineState } from '@lettura/core/machine/places';
-import type { Fault } from '@lettura/core/machine/fault';
+import { isInPlug, type Fault } from '@lettura/core/machine/fault';
 import { liveData } from './liveData.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** What a close look at the machine would find. */
 const SHOWS: Record<Exclude<PlainLookId, 'code-fed'>, (fault: Fault) => boolean> = {
-  'plug-contacts': ({ kind, site }) => kind.class === 'wire' && site.id.endsWith(':plug'),
+  'plug-contacts': ({ kind, site }) => kind.class === 'wire' && isInPlug(site.at),
   hose: ({ kind }) => kind.id === 'hose',
   'hose-routing': ({ kind }) => kind.id === 'hoses-swapped',
   arm: ({ kind }) => kind.id === 'linkage',

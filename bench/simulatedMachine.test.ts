@@ -6,7 +6,7 @@ import {
   type MachineState,
 } from '@lettura/core/machine/places';
 import { FAMILY_IDS } from '@lettura/core/machine/family';
-import { faultKind, faultOf, type Fault } from '@lettura/core/machine/fault';
+import { faultKind, faultOf, type Fault, type FaultKindId, type SiteId } from '@lettura/core/machine/fault';
 import { expect, test } from 'vitest';
 import {
   BRILL_P4,
@@ -41,8 +41,13 @@ const volts = (
 const eachMachine = (letter: CaseLetter, check: (machine: SimulatedMachine) => void) =>
   SEEDS.forEach((seed) => check(practiceMachine(BRILL_P4, letter, seed)));
 
-export function withFault(machine: BenchMachine, kindId: string, siteId: string, at = 0.5): SimulatedMachine {
-  const kind = faultKind(kindId)!;
+export function withFault(
+  machine: BenchMachine,
+  kindId: FaultKindId,
+  siteId: SiteId,
+  at = 0.5,
+): SimulatedMachine {
+  const kind = faultKind(kindId);
   const site = kind
     .sites({ family: machine.sensor.family, wiring: machine.wiring })
     .find(({ id }) => id === siteId)!;

@@ -144,8 +144,7 @@ export function caseFault(
   at: number,
 ): Fault {
   const kind = faultKind(kindId);
-  const site = kind?.sites({ family: sensor.family, wiring }).find(({ id }) => id === siteId);
-  if (!kind || !site)
-    throw new Error(`A case names a fault that its machine cannot have: ${kindId} ${siteId}.`);
+  const site = kind.sites({ family: sensor.family, wiring }).find(({ id }) => id === siteId);
+  if (!site) throw new Error(`A case names a fault that its machine cannot have: ${kindId} ${siteId}.`);
   return faultOf(kind, site, from + at * (to - from));
 }

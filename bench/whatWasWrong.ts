@@ -1,10 +1,12 @@
-import type { Fault } from '@lettura/core/machine/fault';
+import { siteWords, type Fault } from '@lettura/core/machine/fault';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** Told after the verdict is recorded. */
 export function whatWasWrong({ faults }: SimulatedMachine): string {
   if (faults.length === 0) return 'Nothing was wrong.';
-  return faults.map((fault) => `${fault.kind.name}: ${fault.site.words}${sizeInWords(fault)}.`).join(' ');
+  return faults
+    .map((fault) => `${fault.kind.name}: ${siteWords(fault.kind.id, fault.site.at)}${sizeInWords(fault)}.`)
+    .join(' ');
 }
 
 function sizeInWords({ kind, size }: Fault): string {

@@ -1,4 +1,4 @@
-import { CIRCUMSTANCE_IDS, MOST_PRIOR, usualPriors } from '@lettura/core/judge/priors';
+import { CIRCUMSTANCE_IDS, MOST_PRIOR, WEIGHED_KINDS } from '@lettura/core/judge/priors';
 import { causeTitle } from '@lettura/core/judge/weighing';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
@@ -22,11 +22,10 @@ const troubleCode = z
 /** Circumstances, and weights of kinds of fault that were changed for this job. */
 const startingWeights = z.strictObject({
   circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length).readonly(),
-  priors: z
-    .record(z.string().max(40), z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`))
-    .refine((priors) => Object.keys(priors).every((id) => Object.hasOwn(usualPriors('other'), id)), {
-      error: 'A weight was given for a kind of fault that is not known.',
-    }),
+  priors: z.partialRecord(
+    z.enum(WEIGHED_KINDS, 'A weight was given for a kind of fault that is not known.'),
+    z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`),
+  ),
 });
 
 export const jobDetails = z.strictObject({

@@ -1,6 +1,6 @@
 import { MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA } from '@lettura/core/measure/transfer';
 import { wiringFor } from '@lettura/core/machine/wiring';
-import type { BenchMachine } from '../benchMachine.ts';
+import type { BenchMachine, CaseFault } from '../benchMachine.ts';
 import { manifold } from '../quantities.ts';
 import type { BenchSensor } from '../sensors/usualSensor.ts';
 
@@ -25,7 +25,7 @@ export const BRILL_P4_SENSOR = {
 
 const ANYWHERE = ['first', 'second'] as const;
 const openAnywhere = (wire: 'reference' | 'signal') =>
-  ANYWHERE.map((joint) => ({ kind: 'wire-open', site: `${wire}:${joint}` }));
+  ANYWHERE.map((joint): CaseFault => ({ kind: 'wire-open', site: `${wire}:${joint}` }));
 
 export const BRILL_P4: BenchMachine = {
   id: 'brill-p4',
@@ -46,7 +46,7 @@ export const BRILL_P4: BenchMachine = {
     D: openAnywhere('reference'),
     E: [{ kind: 'low-vacuum', site: 'engine', from: 0.4, to: 0.7 }],
     // 45 to 110 Ω of 2 to 5000 Ω in decades.
-    F: ANYWHERE.map((joint) => ({
+    F: ANYWHERE.map((joint): CaseFault => ({
       kind: 'wire-high-resistance',
       site: `return:${joint}`,
       from: 0.4,

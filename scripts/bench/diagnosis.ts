@@ -1,6 +1,6 @@
 import { MACHINES, type BenchMachine, type BenchSweep, type SimulatedMachine } from '@lettura/bench';
 import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
-import { type Lane } from '@lettura/core/machine/places';
+import { isReturn, isSignal, type Lane } from '@lettura/core/machine/places';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { analyseSweep } from '@lettura/core/recording/sweep';
 import {
@@ -59,7 +59,7 @@ function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate
     if (state.plug === 'unplugged') return 9;
     if (target.place === 'unit') return 8;
     if (target.place === 'connector') return 10;
-    return moved ? 5 : target.lane.endsWith('signal') ? 3 : target.lane.endsWith('return') ? 2 : 1;
+    return moved ? 5 : isSignal(target.lane) ? 3 : isReturn(target.lane) ? 2 : 1;
   };
   return all
     .map((one, i) => ({ one, at: rank(one) + i / 1000 }))

@@ -115,7 +115,7 @@ test('machines are brought in with faults as common as the starting weights say,
     (kind) => kind.sites({ family: machine.sensor.family, wiring: machine.wiring }).length > 0,
   );
   const total = possible.reduce((sum, { id }) => sum + priors[id]!, priors[NOTHING]!);
-  for (const id of ['wire-open', NOTHING]) {
+  for (const id of ['wire-open', NOTHING] as const) {
     const share = kinds.filter((kind) => kind === id).length / COUNT;
     const wanted = priors[id]! / total;
     // What nobody would notice is drawn again: the others are a little more common for it.

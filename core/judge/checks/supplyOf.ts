@@ -1,5 +1,5 @@
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
-import { keyOn, type Lane, type MachineState } from '../../machine/places/index.ts';
+import { isReturn, keyOn, type Lane, type MachineState } from '../../machine/places/index.ts';
 import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../../machine/limits/index.ts';
 import type { WireInput } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -31,7 +31,7 @@ export function supplyOf(
   if (reading) return { reading, input: { volts: reading.volts, meter: reading.meter ?? meter } };
   return {
     reading: undefined,
-    input: lane.endsWith('return')
+    input: isReturn(lane)
       ? { volts: 0, assumedWithinVolts: NORMAL_RETURN_VOLTS }
       : { volts: profile.nominalReferenceVolts, assumedWithinVolts: REFERENCE_TOLERANCE_VOLTS },
   };

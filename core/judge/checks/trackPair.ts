@@ -1,6 +1,6 @@
 import { pairLimitPercent, type SecondTrack } from '../../measure/companion/index.ts';
 import { latestWire } from '../../record/evidence/index.ts';
-import { sameDrive, type Lane, type MachineState } from '../../machine/places/index.ts';
+import { isReturn, isSecond, sameDrive, type Lane, type MachineState } from '../../machine/places/index.ts';
 import { pairDeviation } from '../../measure/positionPair/index.ts';
 import {
   CONCEIVABLE_REFERENCE_SHARE,
@@ -111,7 +111,7 @@ export function trackPairIn(caseFile: CaseFile, state: MachineState): TrackPair 
       profile.nominalReferenceVolts,
     );
   const raised = wires
-    .filter(({ lane, reading }) => lane.endsWith('return') && reading !== undefined)
+    .filter(({ lane, reading }) => isReturn(lane) && reading !== undefined)
     .map(({ input: of }) => of.volts)
     .find((of) => Math.abs(of) > NORMAL_RETURN_VOLTS);
   return {
@@ -177,7 +177,7 @@ function mayBeLess(
 
 /** A shared wire moves both tracks. */
 const movedBy = (lane: PairWire, { separateFeeds }: SecondTrack): readonly (keyof PairVolts)[] =>
-  separateFeeds || lane.startsWith('second')
+  separateFeeds || isSecond(lane)
     ? [lane]
     : lane === 'reference'
       ? ['reference', 'second-reference']

@@ -1,5 +1,5 @@
 import type { Lane } from '../../machine/places/index.ts';
-import type { Fault } from '../../machine/fault/index.ts';
+import { briefSite, lanesOf, type Fault } from '../../machine/fault/index.ts';
 
 /** Volts against battery negative where the test is read, and all that would give them. */
 export interface IsolationAnswer {
@@ -61,10 +61,8 @@ export function answersAround(
 
 /** What hangs on a supply is part of its path. */
 const isOn = (lane: Lane, { site }: Fault): boolean => {
-  const parts = site.id.split(/[+:]/u);
-  return (
-    parts.includes(lane) || (lane === 'reference' && (parts.includes('neighbour') || parts.includes('rail')))
-  );
+  const isSupply = site.at.in === 'neighbour' || site.at.in === 'rail';
+  return lanesOf(site.at).includes(lane) || (lane === 'reference' && isSupply);
 };
 
 /** From low to high; the zone of the sound answer overrides the others. */
@@ -82,10 +80,7 @@ function meaningsOf(faults: readonly Fault[]): string[] {
   const byKind = new Map<string, Set<string>>();
   for (const { kind, site } of faults) {
     const name = `${kind.name.charAt(0).toLowerCase()}${kind.name.slice(1)}`;
-    byKind.set(
-      name,
-      (byKind.get(name) ?? new Set()).add(site.words.split(/,| at the | inside /u)[0] as string),
-    );
+    byKind.set(name, (byKind.get(name) ?? new Set()).add(briefSite(site.at)));
   }
   return [...byKind].map(([name, places]) => `${name} (${[...places].join('; ')})`);
 }

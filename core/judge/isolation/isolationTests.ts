@@ -1,6 +1,13 @@
 import { keyOn, type Lane, type MachineState, type Target } from '../../machine/places/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
-import { effectsOf, FAULT_KINDS, faultOf, type Fault, type Situation } from '../../machine/fault/index.ts';
+import {
+  effectsOf,
+  FAULT_KINDS,
+  faultOf,
+  isInPlug,
+  type Fault,
+  type Situation,
+} from '../../machine/fault/index.ts';
 import type { FamilyId } from '../../machine/family/index.ts';
 import { Rig } from '../../machine/rig/index.ts';
 import { signalBand, valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
@@ -54,7 +61,7 @@ export function isolationTests(sensor: IsolatedSensor, expectedSignal?: VoltBand
       // Live data counts from the unit's own ground, a few millivolts above the meter's.
       const soundInput = rig.inputVolts('signal');
       const outcomes = faults
-        .filter(({ site }) => plugged || !site.id.endsWith(':plug'))
+        .filter(({ site }) => plugged || !isInPlug(site.at))
         .map((fault) => ({ volts: read(fault), fault }));
       return {
         id: id as RecipeId,

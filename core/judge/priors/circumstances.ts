@@ -1,4 +1,4 @@
-import type { FaultClass, FaultSite } from '../../machine/fault/index.ts';
+import { isInPlug, type FaultClass, type FaultSite } from '../../machine/fault/index.ts';
 
 export const CIRCUMSTANCE_IDS = ['sensor-replaced', 'loom-damaged', 'worked-on', 'old-part'] as const;
 export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
@@ -6,7 +6,7 @@ export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
 /** What a circumstance has an eye for. */
 interface Suspect {
   class: FaultClass | 'nothing';
-  site?: Pick<FaultSite, 'id'> | undefined;
+  site?: Pick<FaultSite, 'at'> | undefined;
 }
 
 interface Circumstance {
@@ -27,7 +27,7 @@ const CIRCUMSTANCES: Record<CircumstanceId, Circumstance> = {
   'worked-on': {
     words: 'Somebody worked near it shortly before',
     factor: ({ class: sort, site }) =>
-      sort === 'physical' || (site?.id.endsWith(':plug') ?? false) ? 2.5 : 1,
+      sort === 'physical' || (site !== undefined && isInPlug(site.at)) ? 2.5 : 1,
   },
   'old-part': {
     words: 'The sensor is older than ten years',

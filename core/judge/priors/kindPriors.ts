@@ -1,10 +1,11 @@
+import { FAULT_KIND_IDS, type FaultKindId } from '../../machine/fault/index.ts';
 import type { FamilyId } from '../../machine/family/index.ts';
 
 /**
  * How often each kind of fault is what is wrong, before anything is read: our own starting values, common practice at best.
  * Only their proportions count; a kind's weight is shared out over the sites that a machine has for it.
  */
-const KIND_PRIORS: Readonly<Record<string, number>> = {
+const KIND_PRIORS: Readonly<Record<FaultKindId, number>> = {
   'wire-open': 18,
   'wire-high-resistance': 14,
   'wire-to-ground': 6,
@@ -41,8 +42,12 @@ const KIND_PRIORS: Readonly<Record<string, number>> = {
 export const NOTHING = 'nothing';
 const NOTHING_PRIOR = 12;
 
+/** What has a weight: every kind of fault, and nothing. */
+export const WEIGHED_KINDS = [...FAULT_KIND_IDS, NOTHING] as const;
+export type WeighedKind = (typeof WEIGHED_KINDS)[number];
+
 /** Where a family has its own weak spots: our own starting values as well. */
-const FAMILY_PRIORS: Partial<Record<FamilyId, Readonly<Record<string, number>>>> = {
+const FAMILY_PRIORS: Partial<Record<FamilyId, Partial<Record<FaultKindId, number>>>> = {
   // Dirt on the element.
   'air-flow': { 'sensor-shifted': 9, 'sensor-gain': 9 },
   // Soot and water in the hoses.
@@ -55,7 +60,7 @@ const FAMILY_PRIORS: Partial<Record<FamilyId, Readonly<Record<string, number>>>>
 };
 
 /** Starting weights of every kind, and of nothing, for a family; defaults that a job may change. */
-export const usualPriors = (family: FamilyId): Readonly<Record<string, number>> => ({
+export const usualPriors = (family: FamilyId): Readonly<Record<WeighedKind, number>> => ({
   [NOTHING]: NOTHING_PRIOR,
   ...KIND_PRIORS,
   ...FAMILY_PRIORS[family],

@@ -80,10 +80,15 @@ test('a sensor that was replaced already is seldom it, but may be the wrong one'
 });
 
 test('circumstances multiply, and each has an eye for something', () => {
-  const wire = { class: 'wire', site: { id: 'signal:plug' } } as const;
+  const wire = { class: 'wire', site: { at: { in: 'joint', wire: 'signal', joint: 'plug' } } } as const;
   expect(circumstancesFactor([], wire)).toBe(1);
   expect(circumstancesFactor(['loom-damaged', 'worked-on'], wire)).toBeCloseTo(7.5, 12);
-  expect(circumstancesFactor(['worked-on'], { class: 'wire', site: { id: 'signal:first' } })).toBe(1);
+  expect(
+    circumstancesFactor(['worked-on'], {
+      class: 'wire',
+      site: { at: { in: 'joint', wire: 'signal', joint: 'first' } },
+    }),
+  ).toBe(1);
   for (const id of CIRCUMSTANCE_IDS) {
     expect(circumstanceWords(id)).not.toBe('');
     const moved = under({ circumstances: [id] });

@@ -1,12 +1,12 @@
-import { FAULT_KINDS } from '../../machine/fault/index.ts';
+import { faultKind } from '../../machine/fault/index.ts';
 import { circumstanceWords, type CircumstanceId } from './circumstances.ts';
-import { NOTHING } from './kindPriors.ts';
+import { NOTHING, WEIGHED_KINDS, type WeighedKind } from './kindPriors.ts';
 
 /** What shifts the weights of a job before anything is read. */
 export interface StartingWeights {
   circumstances: readonly CircumstanceId[];
   /** Weights that were changed, by kind of fault or `nothing`; whatever is left out has its usual one. */
-  priors: Readonly<Record<string, number>>;
+  priors: Readonly<Partial<Record<WeighedKind, number>>>;
 }
 
 export const USUAL_WEIGHTS: StartingWeights = { circumstances: [], priors: {} };
@@ -17,11 +17,13 @@ export const MOST_PRIOR = 100;
 export const isUsual = ({ circumstances, priors }: StartingWeights): boolean =>
   circumstances.length === 0 && Object.keys(priors).length === 0;
 
-export const kindName = (id: string): string =>
-  id === NOTHING ? 'Nothing is wrong now' : (FAULT_KINDS.find((kind) => kind.id === id)?.name ?? id);
+export const kindName = (id: WeighedKind): string =>
+  id === NOTHING ? 'Nothing is wrong now' : faultKind(id).name;
 
 /** What was changed, for whoever reads the record later. */
 export const startingInWords = ({ circumstances, priors }: StartingWeights): string[] => [
   ...circumstances.map(circumstanceWords),
-  ...Object.entries(priors).map(([id, weight]) => `${kindName(id)}: weight ${weight}`),
+  ...WEIGHED_KINDS.flatMap((id) =>
+    priors[id] === undefined ? [] : [`${kindName(id)}: weight ${priors[id]}`],
+  ),
 ];

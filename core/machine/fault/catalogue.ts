@@ -2,6 +2,7 @@ import type { Fault, FaultKind, FaultSubject } from './faultKind.ts';
 import { faultOf } from './faultKind.ts';
 import { PHYSICAL_FAULTS } from './physicalFaults.ts';
 import { SENSOR_FAULTS } from './sensorFaults.ts';
+import type { FaultKindId } from './kindIds.ts';
 import { UNIT_FAULTS } from './unitFaults.ts';
 import { WIRE_FAULTS } from './wireFaults.ts';
 
@@ -17,4 +18,5 @@ export const FAULT_KINDS: readonly FaultKind[] = [
 export const allFaults = (subject: FaultSubject, at = 0.5): Fault[] =>
   FAULT_KINDS.flatMap((kind) => kind.sites(subject).map((site) => faultOf(kind, site, at)));
 
-export const faultKind = (id: string): FaultKind | undefined => FAULT_KINDS.find((kind) => kind.id === id);
+const KINDS = new Map(FAULT_KINDS.map((kind) => [kind.id, kind]));
+export const faultKind = (id: FaultKindId): FaultKind => KINDS.get(id)!;

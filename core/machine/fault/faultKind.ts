@@ -1,6 +1,8 @@
 import type { FamilyId } from '../family/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import type { Effect } from './effect.ts';
+import type { FaultKindId } from './kindIds.ts';
+import { siteId, type Site, type SiteId } from './site.ts';
 
 export type FaultClass = 'wire' | 'sensor' | 'control-unit' | 'physical' | 'wrong-part';
 
@@ -12,13 +14,19 @@ export interface SizeRange {
   spread: 'decades' | 'even';
 }
 
-/** One place where a kind of fault can be, in words, and what it does there. */
+/** One place where a kind of fault can be, and what it does there. */
 export interface FaultSite {
+  at: Site;
   /** Stable, so that a case can be stored: for example `reference:first`. */
-  id: string;
-  words: string;
+  id: SiteId;
   effects(size: number): readonly Effect[];
 }
+
+export const faultSite = (at: Site, effects: FaultSite['effects']): FaultSite => ({
+  at,
+  id: siteId(at),
+  effects,
+});
 
 /** What a fault is about: the wiring it is in, and the family of its sensor. */
 export interface FaultSubject {
@@ -27,7 +35,7 @@ export interface FaultSubject {
 }
 
 export interface FaultKind {
-  id: string;
+  id: FaultKindId;
   class: FaultClass;
   name: string;
   /** One plain sentence: what is the matter. */

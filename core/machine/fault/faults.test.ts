@@ -11,12 +11,14 @@ import {
   sizeAt,
   situate,
   type Fault,
+  type FaultKindId,
+  type SiteId,
 } from './index.ts';
 
 const named = (name: string): ExampleSensor => EXAMPLE_SENSORS.find((sensor) => sensor.name.includes(name))!;
 
-function fault(sensor: ExampleSensor, kind: string, site: string, at = 0.5): Fault {
-  const found = faultKind(kind)!;
+function fault(sensor: ExampleSensor, kind: FaultKindId, site: SiteId, at = 0.5): Fault {
+  const found = faultKind(kind);
   const place = found.sites({ family: sensor.family, wiring: sensor.wiring }).find(({ id }) => id === site);
   if (!place) throw new Error(`${kind} has no site ${site}`);
   return faultOf(found, place, at);

@@ -1,5 +1,5 @@
 import type { FamilyId } from '../family/index.ts';
-import type { FaultKind, FaultSite } from './faultKind.ts';
+import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
 
 const HOSED: readonly FamilyId[] = [
   'manifold-pressure',
@@ -22,11 +22,10 @@ const HOSE: FaultKind = {
   looksLike: 'The sensor is right with a pump on its port and wrong on its hose.',
   hides: 'Soot and oil in the pipe, a split at the barb, a hose left off after other work.',
   size: { unit: 'share', lowest: 0, highest: 0.6, spread: 'even' },
-  ...only(HOSED, {
-    id: 'hose',
-    words: 'hose to the sensor',
-    effects: (reaches) => [{ on: 'quantity', does: 'weakened', reaches }],
-  }),
+  ...only(
+    HOSED,
+    faultSite({ in: 'hose' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
+  ),
 };
 
 const SWAPPED: FaultKind = {
@@ -36,11 +35,10 @@ const SWAPPED: FaultKind = {
   sentence: 'Upstream and downstream hose sit on each other’s port.',
   looksLike: 'Right at rest; with flow the signal goes the wrong way or stays on its stop.',
   hides: 'Any work on filter or sensor shortly before.',
-  ...only(TWO_HOSES, {
-    id: 'hoses',
-    words: 'hoses to the sensor',
-    effects: () => [{ on: 'quantity', does: 'reversed' }],
-  }),
+  ...only(
+    TWO_HOSES,
+    faultSite({ in: 'hoses' }, () => [{ on: 'quantity', does: 'reversed' }]),
+  ),
 };
 
 const LINKAGE: FaultKind = {
@@ -51,11 +49,10 @@ const LINKAGE: FaultKind = {
   looksLike: 'Moved by hand at its arm the signal follows; moved by the actuator it does not.',
   hides: 'A ball joint popped off, a worn cam, a bent arm.',
   size: { unit: 'share', lowest: 0, highest: 0.7, spread: 'even' },
-  ...only(MOVED, {
-    id: 'linkage',
-    words: 'linkage to the sensor',
-    effects: (reaches) => [{ on: 'quantity', does: 'weakened', reaches }],
-  }),
+  ...only(
+    MOVED,
+    faultSite({ in: 'linkage' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
+  ),
 };
 
 const UNMETERED_AIR: FaultKind = {
@@ -66,11 +63,10 @@ const UNMETERED_AIR: FaultKind = {
   looksLike: 'Steady and too low at every speed; right again with the joint sealed by hand.',
   hides: 'A split duct, a body that does not sit on its seal, a clamp left loose.',
   size: { unit: 'share', lowest: 0.2, highest: 0.8, spread: 'even' },
-  ...only(['air-flow'], {
-    id: 'duct',
-    words: 'air duct and seal of the sensor',
-    effects: (reaches) => [{ on: 'quantity', does: 'weakened', reaches }],
-  }),
+  ...only(
+    ['air-flow'],
+    faultSite({ in: 'duct' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
+  ),
 };
 
 const PASSAGES: FaultKind = {
@@ -81,11 +77,10 @@ const PASSAGES: FaultKind = {
   looksLike: 'With the valve forced open neither the engine stumbles nor the signal rises.',
   hides: 'Soot in valve, cooler and pipe.',
   size: { unit: 'share', lowest: 0, highest: 0.3, spread: 'even' },
-  ...only(['exhaust-flow-differential'], {
-    id: 'passages',
-    words: 'exhaust-gas passages or valve',
-    effects: (reaches) => [{ on: 'quantity', does: 'weakened', reaches }],
-  }),
+  ...only(
+    ['exhaust-flow-differential'],
+    faultSite({ in: 'passages' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
+  ),
 };
 
 const LOW_VACUUM: FaultKind = {
@@ -96,11 +91,10 @@ const LOW_VACUUM: FaultKind = {
   looksLike: 'A gauge at the manifold agrees with the sensor.',
   hides: 'Leaks, late timing, a restricted exhaust.',
   size: { unit: 'share', lowest: 0.5, highest: 0.8, spread: 'even' },
-  ...only(['manifold-pressure'], {
-    id: 'engine',
-    words: 'engine',
-    effects: (reaches) => [{ on: 'quantity', does: 'weakened', reaches, atSource: true }],
-  }),
+  ...only(
+    ['manifold-pressure'],
+    faultSite({ in: 'engine' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches, atSource: true }]),
+  ),
 };
 
 export const PHYSICAL_FAULTS: readonly FaultKind[] = [

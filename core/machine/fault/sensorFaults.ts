@@ -1,17 +1,18 @@
-import { LANE_WORDS } from '../places/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
-import type { FaultKind, FaultSite } from './faultKind.ts';
+import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
 
 const tracksOf = ({ sensor }: WiringSpec): (1 | 2)[] =>
   sensor.kind === 'two-tracks' ? [1, 2] : sensor.kind === 'track' ? [1] : [];
-const track = (number: 1 | 2, wiring: WiringSpec): string =>
-  wiring.sensor.kind === 'two-tracks' ? `track ${number}` : 'the track';
+type TrackPart = 'track' | 'wiper' | 'upper' | 'lower';
+const onTrack = (
+  part: TrackPart,
+  track: 1 | 2,
+  { sensor }: WiringSpec,
+  effects: FaultSite['effects'],
+): FaultSite =>
+  faultSite({ in: 'track', part, track, tracks: sensor.kind === 'two-tracks' ? 2 : 1 }, effects);
 const isStage = ({ sensor }: WiringSpec): boolean => sensor.kind === 'stage';
-const inSensor = (effects: FaultSite['effects']): FaultSite => ({
-  id: 'element',
-  words: 'the sensor’s element',
-  effects,
-});
+const inSensor = (effects: FaultSite['effects']): FaultSite => faultSite({ in: 'element' }, effects);
 
 const STUCK: FaultKind = {
   id: 'sensor-stuck',
@@ -33,16 +34,10 @@ const SHIFTED: FaultKind = {
   hides: 'Age, heat, a part that was never zeroed.',
   size: { unit: 'V', lowest: 0.2, highest: 1.2, spread: 'even' },
   sites: () => [
-    {
-      id: 'up',
-      words: 'the sensor’s element, reading high',
-      effects: (volts) => [{ on: 'element', does: 'shifted', volts }],
-    },
-    {
-      id: 'down',
-      words: 'the sensor’s element, reading low',
-      effects: (volts) => [{ on: 'element', does: 'shifted', volts: -volts }],
-    },
+    faultSite({ in: 'element', reads: 'up' }, (volts) => [{ on: 'element', does: 'shifted', volts }]),
+    faultSite({ in: 'element', reads: 'down' }, (volts) => [
+      { on: 'element', does: 'shifted', volts: -volts },
+    ]),
   ],
 };
 
@@ -65,11 +60,9 @@ const WIPER_OPEN: FaultKind = {
   looksLike: 'The signal sits at the bias of the input, whatever the position.',
   hides: 'Worn fingers, a cracked arm.',
   sites: ({ wiring }) =>
-    tracksOf(wiring).map((number) => ({
-      id: `wiper:${number}`,
-      words: `wiper of ${track(number, wiring)}`,
-      effects: () => [{ on: 'part', part: `wiper:${number}`, setOhms: Infinity }],
-    })),
+    tracksOf(wiring).map((number) =>
+      onTrack('wiper', number, wiring, () => [{ on: 'part', part: `wiper:${number}`, setOhms: Infinity }]),
+    ),
 };
 
 const TRACK_OPEN: FaultKind = {
@@ -81,11 +74,9 @@ const TRACK_OPEN: FaultKind = {
   hides: 'The spot where the wiper rests most of its life.',
   sites: ({ wiring }) =>
     tracksOf(wiring).flatMap((number) =>
-      (['upper', 'lower'] as const).map((half) => ({
-        id: `${half}:${number}`,
-        words: `${half === 'upper' ? 'reference' : 'return'} side of ${track(number, wiring)}`,
-        effects: () => [{ on: 'part' as const, part: `${half}:${number}` as const, setOhms: Infinity }],
-      })),
+      (['upper', 'lower'] as const).map((half) =>
+        onTrack(half, number, wiring, () => [{ on: 'part', part: `${half}:${number}`, setOhms: Infinity }]),
+      ),
     ),
 };
 
@@ -100,13 +91,11 @@ const DEAD_SPOT: FaultKind = {
   hides: 'The position of idle, of cruising, or just off rest.',
   size: { unit: 'share', lowest: 0.15, highest: 0.8, spread: 'even' },
   sites: ({ wiring }) =>
-    tracksOf(wiring).map((number) => ({
-      id: `track:${number}`,
-      words: track(number, wiring),
-      effects: (at) => [
+    tracksOf(wiring).map((number) =>
+      onTrack('track', number, wiring, (at) => [
         { on: 'element', does: 'dead-spot', track: number, fromShare: at, toShare: at + DEAD_SPOT_SHARE },
-      ],
-    })),
+      ]),
+    ),
 };
 
 const LOST_INSIDE: FaultKind = {
@@ -119,11 +108,11 @@ const LOST_INSIDE: FaultKind = {
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind !== 'input' && end.kind !== 'driver')
-      .map(({ wire }) => ({
-        id: `${wire}:inside`,
-        words: `${LANE_WORDS[wire]} joint inside the housing`,
-        effects: () => [{ on: 'part', part: `${wire}:inside`, addOhms: Infinity }],
-      })),
+      .map(({ wire }) =>
+        faultSite({ in: 'joint', wire, joint: 'inside' }, () => [
+          { on: 'part', part: `${wire}:inside`, addOhms: Infinity },
+        ]),
+      ),
 };
 
 const OUTPUT_LOST: FaultKind = {
@@ -136,11 +125,11 @@ const OUTPUT_LOST: FaultKind = {
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'input')
-      .map(({ wire }) => ({
-        id: `${wire}:inside`,
-        words: `${LANE_WORDS[wire]} joint inside the housing`,
-        effects: () => [{ on: 'part', part: `${wire}:inside`, addOhms: Infinity }],
-      })),
+      .map(({ wire }) =>
+        faultSite({ in: 'joint', wire, joint: 'inside' }, () => [
+          { on: 'part', part: `${wire}:inside`, addOhms: Infinity },
+        ]),
+      ),
 };
 
 const LOADS_REFERENCE: FaultKind = {
@@ -164,13 +153,7 @@ const THERMISTOR_OPEN: FaultKind = {
   hides: 'A broken leg of the bead that hangs in the air flow.',
   sites: ({ wiring }) =>
     wiring.thermistor
-      ? [
-          {
-            id: 'thermistor',
-            words: 'thermistor',
-            effects: () => [{ on: 'part', part: 'thermistor', setOhms: Infinity }],
-          },
-        ]
+      ? [faultSite({ in: 'thermistor' }, () => [{ on: 'part', part: 'thermistor', setOhms: Infinity }])]
       : [],
 };
 

@@ -1,5 +1,4 @@
-import { LANE_WORDS } from '../places/index.ts';
-import type { FaultKind } from './faultKind.ts';
+import { faultSite, type FaultKind } from './faultKind.ts';
 
 const RAIL_PULLED_DOWN: FaultKind = {
   id: 'rail-pulled-down',
@@ -14,13 +13,9 @@ const RAIL_PULLED_DOWN: FaultKind = {
     return wiring.rails.flatMap(({ neighbourOhms }, rail) =>
       neighbourOhms.map(() => {
         const neighbour = number++;
-        return {
-          id: `neighbour:${neighbour}`,
-          words: `sensor ${neighbour + 1} on ${rail === 0 ? 'the reference' : `reference ${rail + 1}`}`,
-          effects: (ohms: number) => [
-            { on: 'part' as const, part: `neighbour:${neighbour}` as const, setOhms: ohms },
-          ],
-        };
+        return faultSite({ in: 'neighbour', neighbour, rail }, (ohms) => [
+          { on: 'part', part: `neighbour:${neighbour}`, setOhms: ohms },
+        ]);
       }),
     );
   },
@@ -36,12 +31,9 @@ const NO_REFERENCE: FaultKind = {
   hides: 'Prove the unit’s feeds and grounds first: a unit without supply gives no reference either.',
   size: { unit: 'V', lowest: 0, highest: 4.4, spread: 'even' },
   sites: ({ wiring }) =>
-    wiring.rails.map((_, rail) => ({
-      id: `rail:${rail}`,
-      words:
-        rail === 0 ? 'reference inside the control unit' : `reference ${rail + 1} inside the control unit`,
-      effects: (volts) => [{ on: 'rail', rail, change: { volts } }],
-    })),
+    wiring.rails.map((_, rail) =>
+      faultSite({ in: 'rail', rail }, (volts) => [{ on: 'rail', rail, change: { volts } }]),
+    ),
 };
 
 const GROUND_RAISED: FaultKind = {
@@ -53,11 +45,7 @@ const GROUND_RAISED: FaultKind = {
   hides: 'Ground eyelets under paint or rust, a shared ground point that carries a pump or a fan.',
   size: { unit: 'Ω', lowest: 0.2, highest: 5, spread: 'decades' },
   sites: () => [
-    {
-      id: 'unit-ground',
-      words: 'ground of the control unit',
-      effects: (ohms) => [{ on: 'part', part: 'unit-ground', addOhms: ohms }],
-    },
+    faultSite({ in: 'unit-ground' }, (ohms) => [{ on: 'part', part: 'unit-ground', addOhms: ohms }]),
   ],
 };
 
@@ -71,11 +59,9 @@ const INPUT_OPEN: FaultKind = {
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'rail' || end.kind === 'ground')
-      .map(({ wire }) => ({
-        id: wire,
-        words: `${LANE_WORDS[wire]} pin inside the control unit`,
-        effects: () => [{ on: 'part', part: `${wire}:unit`, addOhms: Infinity }],
-      })),
+      .map(({ wire }) =>
+        faultSite({ in: 'wire', wire }, () => [{ on: 'part', part: `${wire}:unit`, addOhms: Infinity }]),
+      ),
 };
 
 const BIAS_LOST: FaultKind = {
@@ -91,18 +77,16 @@ const BIAS_LOST: FaultKind = {
         ? []
         : (
             [
-              [end.pullUpOhms, `pull-up:${wire}`],
-              [end.pullDownOhms, `pull-down:${wire}`],
+              [end.pullUpOhms, 'pull-up'],
+              [end.pullDownOhms, 'pull-down'],
             ] as const
-          ).flatMap(([ohms, part]) =>
+          ).flatMap(([ohms, pull]) =>
             ohms === Infinity
               ? []
               : [
-                  {
-                    id: part,
-                    words: `bias of the ${LANE_WORDS[wire]} input`,
-                    effects: () => [{ on: 'part' as const, part, setOhms: Infinity }],
-                  },
+                  faultSite({ in: 'bias', wire, pull }, () => [
+                    { on: 'part', part: `${pull}:${wire}`, setOhms: Infinity },
+                  ]),
                 ],
           ),
     ),
@@ -119,11 +103,7 @@ const CONVERTER_STUCK: FaultKind = {
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'input')
-      .map(({ wire }) => ({
-        id: wire,
-        words: `${LANE_WORDS[wire]} input of the control unit`,
-        effects: (reads) => [{ on: 'converter', wire, reads }],
-      })),
+      .map(({ wire }) => faultSite({ in: 'wire', wire }, (reads) => [{ on: 'converter', wire, reads }])),
 };
 
 export const UNIT_FAULTS: readonly FaultKind[] = [

@@ -1,7 +1,7 @@
-import { type Lane, LANE_WORDS } from '../places/index.ts';
+import { isMotor, type Lane } from '../places/index.ts';
 import type { Joint, WiringSpec } from '../wiring/index.ts';
-import type { FaultKind, FaultSite } from './faultKind.ts';
-import { JOINT_WORDS, LOOM_HIDES } from './wireWords.ts';
+import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
+import { LOOM_HIDES } from './wireWords.ts';
 
 const HARNESS: readonly Joint[] = ['first', 'second', 'plug'];
 
@@ -9,11 +9,11 @@ const wiresOf = ({ wires }: WiringSpec): Lane[] => wires.map(({ wire }) => wire)
 
 const jointSites = (wiring: WiringSpec, ohmsOf: (size: number) => number): FaultSite[] =>
   wiresOf(wiring).flatMap((wire) =>
-    HARNESS.map((joint) => ({
-      id: `${wire}:${joint}`,
-      words: `${LANE_WORDS[wire]} wire, ${JOINT_WORDS[joint]}`,
-      effects: (size) => [{ on: 'part', part: `${wire}:${joint}`, addOhms: ohmsOf(size) }],
-    })),
+    HARNESS.map((joint) =>
+      faultSite({ in: 'joint', wire, joint }, (size) => [
+        { on: 'part', part: `${wire}:${joint}`, addOhms: ohmsOf(size) },
+      ]),
+    ),
   );
 
 const OPEN: FaultKind = {
@@ -49,11 +49,11 @@ const TO_GROUND: FaultKind = {
   sites: ({ wiring }) =>
     wiresOf(wiring)
       .filter((wire) => wire !== 'return' && wire !== 'second-return')
-      .map((wire) => ({
-        id: wire,
-        words: `${LANE_WORDS[wire]} wire at the inline connector, to ground`,
-        effects: (ohms) => [{ on: 'touch', a: { wire, point: 'connector' }, b: 'chassis', ohms }],
-      })),
+      .map((wire) =>
+        faultSite({ in: 'wire', wire }, (ohms) => [
+          { on: 'touch', a: { wire, point: 'connector' }, b: 'chassis', ohms },
+        ]),
+      ),
 };
 
 const TO_BATTERY: FaultKind = {
@@ -66,12 +66,12 @@ const TO_BATTERY: FaultKind = {
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
   sites: ({ wiring }) =>
     wiresOf(wiring)
-      .filter((wire) => wire !== 'battery-feed' && !wire.startsWith('motor'))
-      .map((wire) => ({
-        id: wire,
-        words: `${LANE_WORDS[wire]} wire at the inline connector, to battery positive`,
-        effects: (ohms) => [{ on: 'touch', a: { wire, point: 'connector' }, b: 'battery-positive', ohms }],
-      })),
+      .filter((wire) => wire !== 'battery-feed' && !isMotor(wire))
+      .map((wire) =>
+        faultSite({ in: 'wire', wire }, (ohms) => [
+          { on: 'touch', a: { wire, point: 'connector' }, b: 'battery-positive', ohms },
+        ]),
+      ),
 };
 
 const TO_NEIGHBOUR: FaultKind = {
@@ -85,18 +85,13 @@ const TO_NEIGHBOUR: FaultKind = {
   sites: ({ wiring }) => {
     const wires = wiresOf(wiring);
     return wires.flatMap((wire, i) =>
-      wires.slice(i + 1).map((other) => ({
-        id: `${wire}+${other}`,
-        words: `${LANE_WORDS[wire]} and ${LANE_WORDS[other]} wires, at the inline connector`,
-        effects: (ohms: number) => [
-          {
-            on: 'touch' as const,
-            a: { wire, point: 'connector' as const },
-            b: { wire: other, point: 'connector' as const },
-            ohms,
-          },
-        ],
-      })),
+      wires
+        .slice(i + 1)
+        .map((other) =>
+          faultSite({ in: 'wires', wires: [wire, other] }, (ohms) => [
+            { on: 'touch', a: { wire, point: 'connector' }, b: { wire: other, point: 'connector' }, ohms },
+          ]),
+        ),
     );
   },
 };
@@ -109,17 +104,15 @@ const CUT_TOGETHER: FaultKind = {
   looksLike: 'The first repair brings half of it back; the other half still behaves like an open wire.',
   hides: LOOM_HIDES,
   sites: ({ wiring }) => {
-    const wires = wiresOf(wiring).filter((wire) => !wire.startsWith('motor'));
+    const wires = wiresOf(wiring).filter((wire) => !isMotor(wire));
     return (['first', 'second'] as const).flatMap((joint) =>
       wires.flatMap((wire, i) =>
-        wires.slice(i + 1).map((other) => ({
-          id: `${wire}+${other}:${joint}`,
-          words: `${LANE_WORDS[wire]} and ${LANE_WORDS[other]} wires, ${JOINT_WORDS[joint]}`,
-          effects: () => [
-            { on: 'part' as const, part: `${wire}:${joint}` as const, addOhms: Infinity },
-            { on: 'part' as const, part: `${other}:${joint}` as const, addOhms: Infinity },
-          ],
-        })),
+        wires.slice(i + 1).map((other) =>
+          faultSite({ in: 'joints', wires: [wire, other], joint }, () => [
+            { on: 'part', part: `${wire}:${joint}`, addOhms: Infinity },
+            { on: 'part', part: `${other}:${joint}`, addOhms: Infinity },
+          ]),
+        ),
       ),
     );
   },

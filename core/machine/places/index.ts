@@ -6,7 +6,18 @@ export {
   type HarnessWork,
   type ProbePoint,
 } from './harnessWork.ts';
-export { LANES, PLACES, THREE_WIRES, type Lane, type Place, type ThreeWire } from './lanes.ts';
+export {
+  isMotor,
+  isReturn,
+  isSecond,
+  isSignal,
+  LANES,
+  PLACES,
+  THREE_WIRES,
+  type Lane,
+  type Place,
+  type ThreeWire,
+} from './lanes.ts';
 export {
   ENGINE_STATES,
   keyOn,

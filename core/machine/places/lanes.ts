@@ -16,6 +16,13 @@ export const LANES = [
 ] as const;
 export type Lane = (typeof LANES)[number];
 
+export const isReturn = (lane: Lane): boolean => lane === 'return' || lane === 'second-return';
+export const isSignal = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
+export const isMotor = (lane: Lane): boolean => lane === 'motor-plus' || lane === 'motor-minus';
+/** Of a second track, or of the supply of its own that it has. */
+export const isSecond = (lane: Lane): boolean =>
+  lane === 'second-signal' || lane === 'second-reference' || lane === 'second-return';
+
 /** Where a wire can be probed from outside. */
 export const PLACES = ['unit', 'connector', 'plug'] as const;
 export type Place = (typeof PLACES)[number];

@@ -17,6 +17,7 @@ import {
   USUAL_WEIGHTS,
   usualPriors,
   type StartingWeights,
+  type WeighedKind,
 } from '@lettura/core/judge/priors';
 import type { WhatIf } from '@lettura/core/judge/weighing';
 import { wiringFor } from '@lettura/core/machine/wiring';
@@ -105,7 +106,7 @@ function Priors({
   const wiring = wiringFor({ profile, companion, wires: lanes });
   const usual = usualPriors(family);
   const kinds = FAULT_KINDS.filter((kind) => kind.sites({ family, wiring }).length > 0).map(({ id }) => id);
-  const set = (id: string, typed: string) => {
+  const set = (id: WeighedKind, typed: string) => {
     const { [id]: _before, ...others } = starting.priors;
     const weight = Number(typed);
     const isWeight = typed.trim() !== '' && weight >= 0 && weight <= MOST_PRIOR;
@@ -119,7 +120,7 @@ function Priors({
       <Box
         sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 92px', alignItems: 'center', gap: 0.5 }}
       >
-        {[NOTHING, ...kinds].map((id) => (
+        {([NOTHING, ...kinds] as const).map((id) => (
           <Box key={id} component="label" sx={{ display: 'contents' }}>
             <Typography component="span" variant="body2">
               {kindName(id)}

@@ -1,10 +1,18 @@
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { keyOn, type Lane, type MachineState, type Place } from '../../../machine/places/index.ts';
+import {
+  isMotor,
+  isReturn,
+  keyOn,
+  type Lane,
+  type MachineState,
+  type Place,
+} from '../../../machine/places/index.ts';
+import type { Joint } from '../../../machine/wiring/index.ts';
 import { movedState } from '../../../machine/family/index.ts';
 import { supplyIsGood, type CaseFile } from '../../checks/index.ts';
 import { NEIGHBOURS_OFF, type Candidate } from '../outlook/candidates.ts';
 import type { Decision } from '../posterior/decisions.ts';
-import { decisionWords } from '../posterior/decisionWords.ts';
+import { lanesOfCause } from '../posterior/cause.ts';
 
 /** One thing that must be on record before a part may be named. */
 export interface GateItem {
@@ -37,7 +45,7 @@ const PLACE_LABELS: Record<Place, string> = {
  * terminals.
  */
 export function gateItems(
-  { class: sort, id }: Decision,
+  { class: sort, cause }: Pick<Decision, 'class' | 'cause'>,
   caseFile: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
@@ -61,7 +69,7 @@ export function gateItems(
     // A sensor may pull its own supply down: then it is back as soon as the plug is off.
     const unloaded = newest(lane, 'plug', PLUG_OFF);
     const label = 'Supply back with the plug off';
-    if (lane.endsWith('return')) return { ...item, state: 'refuted' };
+    if (isReturn(lane)) return { ...item, state: 'refuted' };
     if (!unloaded) return read(lane, 'plug', label, PLUG_OFF);
     const isBack = isGood(unloaded, lane);
     return { ...item, label, state: isBack ? 'proven' : 'refuted' };
@@ -79,25 +87,33 @@ export function gateItems(
       ];
     }
     case 'control-unit': {
-      const [lane = 'return'] = decisionWords(id)?.lanes ?? [];
+      const [lane = 'return'] = lanesOfCause(cause);
       if (!has(lane)) return [];
       const own = read(lane, 'unit', 'Read at the control unit’s own terminal');
-      return id.startsWith('unit-gives-no-reference') && lane === 'reference'
+      return cause.of === 'unit-gives-no-reference' && lane === 'reference'
         ? [own, read(lane, 'plug', 'Still wrong with the other sensors off', NEIGHBOURS_OFF)]
         : [own];
     }
     case 'wire': {
-      const [kind = '', site = ''] = id.split(' ');
-      const [name, joint] = site.split(':');
-      const lane = wires.find((wire) => wire === name);
-      if (kind !== 'wire' || !lane || lane.startsWith('motor')) return [];
+      if (cause.of !== 'wire' || !wires.includes(cause.wire) || isMotor(cause.wire)) return [];
       // On either side of the stretch that is accused.
-      const places = (
-        { first: ['unit', 'connector'], second: ['connector', 'plug'], plug: ['plug'] } as const
-      )[joint as 'first' | 'second' | 'plug'];
-      return places.map((place) => read(lane, place, PLACE_LABELS[place]));
+      return besideJoint(cause.joint).map((place) => read(cause.wire, place, PLACE_LABELS[place]));
     }
     case 'physical':
+      return [];
+  }
+}
+
+function besideJoint(joint: Joint): readonly Place[] {
+  switch (joint) {
+    case 'first':
+      return ['unit', 'connector'];
+    case 'second':
+      return ['connector', 'plug'];
+    case 'plug':
+      return ['plug'];
+    case 'unit':
+    case 'inside':
       return [];
   }
 }

@@ -1,6 +1,7 @@
 import {
   FAULT_KINDS,
   faultOf,
+  siteWords,
   type Fault,
   type FaultClass,
   type FaultKind,
@@ -50,7 +51,7 @@ export function hypothesesFor(
         class: kind.class,
         kind,
         site,
-        title: `${kind.name}: ${site.words}`,
+        title: `${kind.name}: ${siteWords(kind.id, site.at)}`,
         prior: (priors[kind.id] ?? 1) / sites.length,
         sizes: kind.size
           ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, i / (SIZES - 1)))

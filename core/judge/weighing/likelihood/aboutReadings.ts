@@ -1,5 +1,5 @@
 import type { AnyEvidence, OhmsReading } from '../../../record/evidence/index.ts';
-import type { Lane, ProbePoint } from '../../../machine/places/index.ts';
+import { isReturn, type Lane, type ProbePoint } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 
 /** The wires that a reading was taken on, with what was attached meanwhile. */
@@ -31,7 +31,7 @@ export const throughABody = ({ from, to }: Pick<OhmsReading, 'from' | 'to'>): bo
 const sameConductor = (a: ProbePoint, b: ProbePoint): boolean => {
   if (typeof a === 'string') return a === b;
   if (typeof b !== 'string') return a.lane === b.lane;
-  return b === 'battery-negative' ? a.lane.endsWith('return') : a.lane === 'battery-feed';
+  return b === 'battery-negative' ? isReturn(a.lane) : a.lane === 'battery-feed';
 };
 
 /** Where something is read, whatever else is known of it. */

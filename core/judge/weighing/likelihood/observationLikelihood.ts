@@ -1,3 +1,4 @@
+import { isInPlug } from '../../../machine/fault/index.ts';
 import type { ObservationMade, PlainLookId } from '../../../record/observation/index.ts';
 import type { Hypothesis } from '../hypotheses/hypotheses.ts';
 import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
@@ -21,7 +22,7 @@ const kind =
 /** Codes follow from the circuit; all else is looked at. */
 const SHARPNESS: Record<PlainLookId, Sharpness> = {
   'plug-contacts': {
-    isOf: ({ kind: of, site }) => of?.class === 'wire' && (site?.id.endsWith(':plug') ?? false),
+    isOf: ({ kind: of, site }) => of?.class === 'wire' && site !== undefined && isInPlug(site.at),
     found: 0.85,
     imagined: 0.05,
   },

@@ -1,5 +1,8 @@
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
 import {
+  isMotor,
+  isReturn,
+  isSignal,
   NO_HARNESS_WORK,
   sameDrive,
   type Lane,
@@ -65,12 +68,12 @@ export function candidatesFor(
     state,
   });
   const moved = movedState(family);
-  const measured = wires.filter((lane) => !lane.startsWith('motor'));
+  const measured = wires.filter((lane) => !isMotor(lane));
   const signals = measured.filter((lane) => lane === 'signal' || lane === 'second-signal');
   const states = drivenStates({ family, profile });
   // Red where the current comes from, so that a drop has no minus sign.
   const drop = (lane: Lane): Candidate => {
-    const [from, to] = lane.endsWith('return') ? (['plug', 'unit'] as const) : (['unit', 'plug'] as const);
+    const [from, to] = isReturn(lane) ? (['plug', 'unit'] as const) : (['unit', 'plug'] as const);
     return { target: { kind: 'between', from: { lane, place: from }, to: { lane, place: to } }, state: KOEO };
   };
   const pin = (lane: Lane): ProbePoint => ({ lane, place: 'pin' });
@@ -87,7 +90,7 @@ export function candidatesFor(
     ...measured.map((lane) => wire(lane, 'plug', PLUG_OFF)),
     ...states.slice(1).flatMap((state) => signals.map((lane) => wire(lane, 'plug', state))),
     ...states.map((state): Candidate => ({ target: { kind: 'scan' }, state })),
-    ...measured.filter((lane) => !lane.endsWith('signal')).map(drop),
+    ...measured.filter((lane) => !isSignal(lane)).map(drop),
     ...(measured.includes('reference') ? [wire('reference', 'plug', NEIGHBOURS_OFF)] : []),
     ohms(measured.includes('battery-feed') ? 'battery-feed' : 'reference', 'return'),
     ...(tracks

@@ -1,4 +1,6 @@
-import type { FaultClass } from '../../../machine/fault/index.ts';
+import type { FaultClass, FaultKindId } from '../../../machine/fault/index.ts';
+import type { Lane } from '../../../machine/places/index.ts';
+import { causeId, PHYSICAL_CAUSES, type Cause } from './cause.ts';
 import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
 
 /**
@@ -6,6 +8,8 @@ import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
  * apart otherwise.
  */
 export interface Decision {
+  cause: Cause;
+  /** The same as text, as it is stored. */
   id: string;
   class: FaultClass | typeof NOTHING;
   /** Numbers of the hypotheses that lead to it. */
@@ -19,10 +23,11 @@ export interface Decisions {
 }
 
 export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
-  const groups = new Map<string, { id: string; class: Decision['class']; members: number[] }>();
+  const groups = new Map<string, Omit<Decision, 'members'> & { members: number[] }>();
   hypotheses.forEach((hypothesis, h) => {
-    const id = decisionOf(hypothesis);
-    const group = groups.get(id) ?? { id, class: hypothesis.class, members: [] };
+    const cause = causeOf(hypothesis);
+    const id = causeId(cause);
+    const group = groups.get(id) ?? { cause, id, class: hypothesis.class, members: [] };
     group.members.push(h);
     groups.set(id, group);
   });
@@ -32,43 +37,65 @@ export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
   return { all, of };
 }
 
-function decisionOf({ class: sort, kind, site }: Hypothesis): string {
-  if (!kind || !site) return NOTHING;
-  switch (sort) {
-    // A sensor is replaced as a whole, whatever is broken in it; so is one of another variant.
-    case 'sensor':
-    case 'wrong-part':
-      return sort;
+/** What would be done about a hypothesis. */
+function causeOf({ class: sort, kind, site }: Hypothesis): Cause {
+  if (!kind || !site) return { of: NOTHING };
+  // A sensor is replaced as a whole, whatever is broken in it; so is one of another variant.
+  if (sort === 'sensor' || sort === 'wrong-part') return { of: sort };
+  const { at } = site;
+  switch (at.in) {
+    case 'joint':
+      // A wire is repaired where it is open or green.
+      return { of: 'wire', wire: at.wire, joint: at.joint };
+    case 'joints':
+      return { of: 'two-wires-open', wires: at.wires, joint: at.joint };
+    case 'wires':
+      return touching(at.wires);
+    case 'bias':
+      return { of: 'unit-bias-lost', wire: at.wire, pull: at.pull };
+    case 'rail':
+      return { of: 'unit-gives-no-reference', rail: at.rail };
+    case 'neighbour':
+      return { of: 'rail-pulled-down', neighbour: at.neighbour };
+    case 'unit-ground':
+      return { of: 'unit-ground-raised' };
     case 'wire':
-      // A wire is repaired where it is open or green, and freed where it touches.
-      return ['wire-open', 'wire-high-resistance'].includes(kind.id)
-        ? `wire ${site.id}`
-        : kind.id === 'wires-together'
-          ? touching(site.id)
-          : `${kind.id} ${site.id}`;
-    case 'control-unit':
-      return kind.id === 'unit-pin-open' && site.id === 'reference'
-        ? 'unit-gives-no-reference rail:0'
-        : kind.id === 'unit-pin-open' && site.id === 'second-reference'
-          ? 'unit-gives-no-reference rail:1'
-          : `${kind.id} ${site.id}`;
-    case 'physical':
-    case NOTHING:
-      return kind.id;
+      return aboutWire(kind.id, at.wire);
+    default: {
+      const physical = PHYSICAL_CAUSES.find((id) => id === kind.id);
+      if (!physical) throw new Error(`No cause stands for ${kind.id} at ${site.id}.`);
+      return { of: physical };
+    }
+  }
+}
+
+function aboutWire(kind: FaultKindId, wire: Lane): Cause {
+  switch (kind) {
+    case 'wire-to-ground':
+    case 'wire-to-battery':
+    case 'unit-does-not-read':
+      return { of: kind, wire };
+    case 'unit-pin-open':
+      // Seen from outside, a unit that lost its reference pin gives no reference.
+      return wire === 'reference' || wire === 'second-reference'
+        ? { of: 'unit-gives-no-reference', rail: wire === 'reference' ? 0 : 1 }
+        : { of: kind, wire };
+    default:
+      throw new Error(`A fault of kind ${kind} is in no whole wire.`);
   }
 }
 
 /** The return is ground at the unit, and a battery feed is the battery: whichever it touches, it is freed at the same place. */
-function touching(site: string): string {
-  const [a = '', b = ''] = site.split('+');
+function touching(wires: readonly [Lane, Lane]): Cause {
+  const [a, b] = wires;
   for (const [one, other] of [
     [a, b],
     [b, a],
   ] as const) {
-    if (other === 'return' || other === 'second-return') return `wire-to-ground ${one}`;
-    if (other === 'battery-feed') return `wire-to-battery ${one}`;
+    if (other === 'return' || other === 'second-return') return { of: 'wire-to-ground', wire: one };
+    if (other === 'battery-feed') return { of: 'wire-to-battery', wire: one };
   }
-  return `wires-together ${site}`;
+  return { of: 'wires-together', wires };
 }
 
 /** Shares of the decisions, from those of the hypotheses. */
@@ -77,19 +104,17 @@ export function decisionShares({ all }: Decisions, shares: Float64Array): Float6
 }
 
 /** A wire open in a stretch, and that wire open there together with another, are looked for in the same place. */
-const sameStretch = (wire: string, both: string): boolean => {
-  const [kind, site = ''] = wire.split(' ');
-  const [alsoKind, alsoSite = ''] = both.split(' ');
-  if (kind !== 'wire' || alsoKind !== 'two-wires-open') return false;
-  const [lane = '', joint] = site.split(':');
-  const [lanes = '', alsoJoint] = alsoSite.split(':');
-  return joint === alsoJoint && lanes.split('+').includes(lane);
-};
+const sameStretch = (one: Cause, both: Cause): boolean =>
+  one.of === 'wire' &&
+  both.of === 'two-wires-open' &&
+  one.joint === both.joint &&
+  both.wires.includes(one.wire);
 
 /** Of a decision, with whatever else is found by the same work at the same place. */
 export const shareAtItsPlace = ({ all }: Decisions, ofDecisions: Float64Array, decision: number): number =>
   all.reduce(
-    (sum, { id }, d) => (d === decision || sameStretch(all[decision]!.id, id) ? sum + ofDecisions[d]! : sum),
+    (sum, { cause }, d) =>
+      d === decision || sameStretch(all[decision]!.cause, cause) ? sum + ofDecisions[d]! : sum,
     0,
   );
 
