@@ -101,7 +101,7 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
         else {
           expect(String(leaf), `${letter} ${path}`).not.toMatch(/NaN|Infinity|undefined|\[object|e\+\d/u);
           // Where two sentences were put together.
-          expect(String(leaf), `${letter} ${path}`).not.toMatch(/[?!,;:]\.|\.\.|\.,|  | [.,;]/u);
+          expect(String(leaf), `${letter} ${path}`).not.toMatch(/[?!,;:]\.|\.\.|\.,| {2}| [.,;]/u);
         }
       }
       const told = weighing.causes.reduce((sum, { share }) => sum + share, 0);

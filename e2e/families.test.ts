@@ -55,7 +55,7 @@ test('a flow meter stands beside speed and density, and beside the litres rule',
   await page.getByLabel('Station pressure').fill('101.1');
   await page.getByLabel('Air, °C').fill('18');
   await page.getByRole('button', { name: 'Open job' }).click();
-  await pad(page, 'Battery feed at the sensor plug: expect 11.50 to 13.00 V').waitFor();
+  await pad(page, 'Battery feed at the sensor plug: expect 11.00 to 13.20 V').waitFor();
   await choose(page, 'Idle');
   await enter(page, 'sig 1.64');
   await standing(page)

@@ -1,3 +1,4 @@
+import { FEED_VOLTS } from '../../machine/limits/index.ts';
 import { expect, test } from 'vitest';
 import type { MachineState, Target } from '../../machine/places/index.ts';
 import { MPX4250A, type SensorProfile } from '../../measure/transfer/index.ts';
@@ -50,11 +51,8 @@ test('a temperature signal is expected from the air: 2 kΩ of 25 °C below 2 kΩ
 
 test('the battery feed of a hot element is expected at battery voltage, and a body without one says so', () => {
   const feed: Target = { kind: 'wire', lane: 'battery-feed', place: 'plug' };
-  expect(expectedReading(feed, koeo, context)).toMatchObject({ lowest: 11.5, highest: 13 });
-  expect(expectedReading(feed, { ...koeo, engine: 'idle' }, context)).toMatchObject({
-    lowest: 13,
-    highest: 15,
-  });
+  expect(expectedReading(feed, koeo, context)).toMatchObject(FEED_VOLTS.stopped);
+  expect(expectedReading(feed, { ...koeo, engine: 'idle' }, context)).toMatchObject(FEED_VOLTS.running);
   const alone: ExpectationContext = { ...context, companion: undefined };
   expect(expectedReading(second, koeo, alone)).toBeUndefined();
   expect(whyNoExpectation(second, koeo, alone)).toContain('second signal');
