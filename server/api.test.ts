@@ -94,7 +94,7 @@ test('every kind of reading comes back as it was sent', async () => {
 test('the database itself refuses to change or delete a reading', async () => {
   const job = await openJob();
   await record(wire(job.id));
-  await expect(server.pool.query('update reading set volts = 5')).rejects.toThrow('append-only');
+  await expect(server.pool.query('update reading set entered_text = kind')).rejects.toThrow('append-only');
   await expect(server.pool.query('delete from reading')).rejects.toThrow('append-only');
 });
 

@@ -102,31 +102,31 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
     return ok({ status: 'ok', database: 'ok' });
   });
   serve(api, endpoints.listSensors, async () => ok(await sensors.list()));
-  serve(api, endpoints.createSensor, ({ body }) => sensors.record(body));
+  serve(api, endpoints.createSensor, ({ body, actor }) => sensors.record(body, actor));
   serve(api, endpoints.getSensor, ({ params }) => sensors.versions(params.sensorId));
-  serve(api, endpoints.importSensors, ({ body }) => sensors.importFile(body));
+  serve(api, endpoints.importSensors, ({ body, actor }) => sensors.importFile(body, actor));
   serve(api, endpoints.listInstruments, async () => ok(await instruments.list()));
-  serve(api, endpoints.createInstrument, ({ body }) => instruments.record(body));
+  serve(api, endpoints.createInstrument, ({ body, actor }) => instruments.record(body, actor));
   serve(api, endpoints.listVehicles, async () => ok(await vehicles.list()));
-  serve(api, endpoints.createVehicle, ({ body }) => vehicles.record(body));
+  serve(api, endpoints.createVehicle, ({ body, actor }) => vehicles.record(body, actor));
   serve(api, endpoints.listJobs, async () => ok(await jobs.list()));
-  serve(api, endpoints.createJob, ({ body }) => jobs.record(body));
+  serve(api, endpoints.createJob, ({ body, actor }) => jobs.record(body, actor));
   serve(api, endpoints.getJob, ({ params }) => jobs.sheet(params.jobId));
-  serve(api, endpoints.changeJob, ({ params, body }) => jobs.change(params.jobId, body));
-  serve(api, endpoints.deleteJob, ({ params }) => jobs.setDeleted(params.jobId, new Date()));
-  serve(api, endpoints.restoreJob, ({ params }) => jobs.setDeleted(params.jobId, null));
-  serve(api, endpoints.recordReading, async ({ params, body }) =>
-    params.jobId === body.jobId ? readings.record(body) : wrongJob(),
+  serve(api, endpoints.changeJob, ({ params, body, actor }) => jobs.change(params.jobId, body, actor));
+  serve(api, endpoints.deleteJob, ({ params, actor }) => jobs.setDeleted(params.jobId, new Date(), actor));
+  serve(api, endpoints.restoreJob, ({ params, actor }) => jobs.setDeleted(params.jobId, null, actor));
+  serve(api, endpoints.recordReading, async ({ params, body, actor }) =>
+    params.jobId === body.jobId ? readings.record(body, actor) : wrongJob(),
   );
-  serve(api, endpoints.recordVerdict, async ({ params, body }) =>
-    params.jobId === body.jobId ? verdicts.record(body) : wrongJob(),
+  serve(api, endpoints.recordVerdict, async ({ params, body, actor }) =>
+    params.jobId === body.jobId ? verdicts.record(body, actor) : wrongJob(),
   );
 
-  serve(api, endpoints.recordSweep, async ({ params, body }) =>
-    params.jobId === body.jobId ? recordings.record(body) : wrongJob(),
+  serve(api, endpoints.recordSweep, async ({ params, body, actor }) =>
+    params.jobId === body.jobId ? recordings.record(body, actor) : wrongJob(),
   );
-  serve(api, endpoints.reviseRecording, async ({ params, body }) =>
-    params.recordingId === body.recordingId ? recordings.revise(body) : wrongRecording(),
+  serve(api, endpoints.reviseRecording, async ({ params, body, actor }) =>
+    params.recordingId === body.recordingId ? recordings.revise(body, actor) : wrongRecording(),
   );
   serve(api, endpoints.getRecording, ({ params }) => recordings.get(params.recordingId));
   serve(api, endpoints.listFeeds, () => Promise.resolve(ok(feeds.map(({ info }) => info))));

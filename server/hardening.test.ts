@@ -221,7 +221,7 @@ test('a reading never lands on a job that is deleted at the same moment, whichev
 test('the database itself lets nobody write onto a deleted job, correct twice, or empty the record', async () => {
   const { id } = await openJob();
   await server.call('DELETE', `/jobs/${id}`);
-  const insert = `insert into reading (id, job_id, kind, taken_at, entered_text, supersedes) values ($1, $2, 'withdrawal', now(), '', $3)`;
+  const insert = `insert into reading (id, job_id, kind, taken_at, entered_text, supersedes, payload) values ($1, $2, 'withdrawal', now(), '', $3, '{}')`;
   const old = wire();
   await record(old);
   await expect(server.pool.query(insert, [v7(), id, old.id])).rejects.toMatchObject({ code: 'LT410' });

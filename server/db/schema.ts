@@ -1,18 +1,5 @@
-import type { AmbientSource } from '@lettura/core/measure/quantity';
-import type {
-  EngineState,
-  GaugeTap,
-  HarnessWork,
-  Lane,
-  Place,
-  PlugState,
-  ProbePoint,
-  Stimulus,
-} from '@lettura/core/machine/places';
-import type { ObservationId } from '@lettura/core/record/observation';
 import type { Companion } from '@lettura/core/measure/companion';
 import type { FamilyId } from '@lettura/core/machine/family';
-import type { Measurand, PressureBasis } from '@lettura/core/measure/quantity';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import type {
   Instrument,
@@ -44,11 +31,14 @@ import {
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'date', precision: 3 });
 const recordedAt = () => instant('recorded_at').notNull().defaultNow();
+/** Who wrote the row; rows from before there was a name are of the only user there was. */
+const author = () => text().notNull().default('local');
 
 export const vehicleTable = pgTable('vehicle', {
   id: uuid().primaryKey(),
   name: text().notNull(),
   displacementLitres: doublePrecision('displacement_litres'),
+  author: author(),
   recordedAt: recordedAt(),
 });
 
@@ -59,6 +49,7 @@ const versioned = {
   version: integer().notNull(),
   name: text().notNull(),
   notes: text().notNull().default(''),
+  author: author(),
   recordedAt: recordedAt(),
 };
 
@@ -109,8 +100,16 @@ export const jobTable = pgTable('job', {
   openedAt: instant('opened_at').notNull(),
   deletedAt: instant('deleted_at'),
   revision: integer().notNull().default(1),
+  /** Who changed, deleted or restored it last. */
+  changedBy: text('changed_by').notNull().default('local'),
+  author: author(),
   recordedAt: recordedAt(),
 });
+
+/** What a line of the record says beyond what every line has. */
+export type ReadingPayload<R extends Reading = Reading> = R extends Reading
+  ? Omit<R, 'id' | 'jobId' | 'kind' | 'takenAt' | 'enteredText' | 'supersedes' | 'instrumentId'>
+  : never;
 
 /** Append-only: a correction or a withdrawal is a new row. Volts and kPa as measured; anything else is derived. */
 export const readingTable = pgTable(
@@ -125,28 +124,10 @@ export const readingTable = pgTable(
     takenAt: instant('taken_at').notNull(),
     enteredText: text('entered_text').notNull(),
     supersedes: uuid().references((): AnyPgColumn => readingTable.id),
-    engineState: text('engine_state').$type<EngineState>(),
-    plugState: text('plug_state').$type<PlugState>(),
-    stimulus: jsonb().$type<Stimulus>(),
-    harness: jsonb().$type<HarnessWork>(),
-    fromPoint: jsonb('from_point').$type<ProbePoint>(),
-    toPoint: jsonb('to_point').$type<ProbePoint>(),
-    /** Left out for OL. */
-    ohms: doublePrecision(),
-    lane: text().$type<Lane>(),
-    place: text().$type<Place>(),
-    volts: doublePrecision(),
-    tap: text().$type<GaugeTap>(),
-    pressureKpa: doublePrecision('pressure_kpa'),
-    pressureBasis: text('pressure_basis').$type<PressureBasis>(),
-    /** Of live data; absolute pressure in rows from before other families. */
-    measures: text().$type<Measurand>(),
-    liveValue: doublePrecision('live_value'),
     instrumentId: uuid('instrument_id').references(() => instrumentTable.id),
-    observation: text().$type<ObservationId>(),
-    /** Of an observation: as it should be. */
-    holds: boolean(),
-    ambient: jsonb().$type<AmbientSource>(),
+    /** What was read, by kind, as the contract has it: values carry their unit in their name. */
+    payload: jsonb().$type<ReadingPayload>().notNull(),
+    author: author(),
     recordedAt: recordedAt(),
   },
   (t) => [
@@ -154,20 +135,7 @@ export const readingTable = pgTable(
     index('reading_by_superseded')
       .on(t.supersedes)
       .where(sql`${t.supersedes} is not null`),
-    check(
-      'reading_has_its_value',
-      sql`case ${t.kind}
-        when 'wire' then ${t.volts} is not null and ${t.lane} is not null and ${t.place} is not null
-        when 'gauge' then ${t.pressureKpa} is not null and ${t.pressureBasis} is not null and ${t.tap} is not null
-        when 'scan' then ${t.pressureKpa} is not null
-          or (${t.liveValue} is not null and ${t.measures} is not null)
-        when 'between' then ${t.volts} is not null and ${t.fromPoint} is not null and ${t.toPoint} is not null
-        when 'ohms' then ${t.fromPoint} is not null and ${t.toPoint} is not null
-        when 'observation' then ${t.observation} is not null and ${t.holds} is not null
-        when 'ambient' then ${t.ambient} is not null
-        when 'withdrawal' then ${t.supersedes} is not null
-        else false end`,
-    ),
+    check('reading_payload_is_an_object', sql`jsonb_typeof(${t.payload}) = 'object'`),
   ],
 );
 
@@ -192,6 +160,7 @@ export const recordingTable = pgTable(
     marks: jsonb().$type<RecordingInfo['marks']>().notNull().default([]),
     note: text().notNull().default(''),
     deflated: bytes().notNull(),
+    author: author(),
     recordedAt: recordedAt(),
   },
   (t) => [index('recording_by_job').on(t.jobId, t.sequence)],
@@ -213,6 +182,7 @@ export const recordingRevisionTable = pgTable(
     withdrawn: boolean().notNull(),
     channels: jsonb().$type<RecordingInfo['channels']>().notNull(),
     findings: jsonb().$type<RecordingInfo['findings']>().notNull(),
+    author: author(),
     recordedAt: recordedAt(),
   },
   (t) => [index('revision_by_recording').on(t.recordingId, t.sequence)],
@@ -229,6 +199,7 @@ export const verdictTable = pgTable(
     decidedAt: instant('decided_at').notNull(),
     cause: text().$type<JobVerdict['cause']>().notNull(),
     note: text().notNull(),
+    author: author(),
     recordedAt: recordedAt(),
   },
   (t) => [index('verdict_by_job').on(t.jobId, t.sequence)],

@@ -4,6 +4,7 @@ import type { MachineState } from '@lettura/core/machine/places';
 import { count } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../db/connect.ts';
+import { LOCAL_ACTOR } from '../http/actor.ts';
 import { jobTable } from '../db/schema.ts';
 import { jobStore } from '../jobs/jobStore.ts';
 import { readingStore } from '../readings/readingStore.ts';
@@ -32,25 +33,31 @@ async function seedJob(db: Database, demo: DemoJob): Promise<void> {
   const jobId = v7({ msecs: openedMs });
   const { displacementLitres } = demo;
   must(
-    await vehicleStore(db).record({
-      id: vehicleId,
-      name: demo.vehicle,
-      ...(displacementLitres === undefined ? {} : { displacementLitres }),
-    }),
+    await vehicleStore(db).record(
+      {
+        id: vehicleId,
+        name: demo.vehicle,
+        ...(displacementLitres === undefined ? {} : { displacementLitres }),
+      },
+      LOCAL_ACTOR,
+    ),
   );
   must(
-    await jobStore(db).record({
-      id: jobId,
-      vehicleId,
-      sensorId: sensor.id,
-      complaint: demo.complaint,
-      codes: demo.codes,
-      history: demo.history,
-      openedAt: new Date(openedMs).toISOString(),
-      ...(demo.practiceSeed === undefined
-        ? {}
-        : { bench: { caseLetter: 'F' as const, seed: demo.practiceSeed } }),
-    }),
+    await jobStore(db).record(
+      {
+        id: jobId,
+        vehicleId,
+        sensorId: sensor.id,
+        complaint: demo.complaint,
+        codes: demo.codes,
+        history: demo.history,
+        openedAt: new Date(openedMs).toISOString(),
+        ...(demo.practiceSeed === undefined
+          ? {}
+          : { bench: { caseLetter: 'F' as const, seed: demo.practiceSeed } }),
+      },
+      LOCAL_ACTOR,
+    ),
   );
   let takenMs = openedMs;
   for (const reading of readingsOf(demo)) {
@@ -61,16 +68,16 @@ async function seedJob(db: Database, demo: DemoJob): Promise<void> {
       jobId,
       takenAt: new Date(takenMs).toISOString(),
     };
-    must(await readingStore(db).record(newReading.parse(stamped)));
+    must(await readingStore(db).record(newReading.parse(stamped), LOCAL_ACTOR));
   }
   if (demo.sweep) {
     takenMs += 4 * MINUTE_MS;
     const taken = { jobId, takenAt: new Date(takenMs).toISOString() };
-    must(await recordingStore(db).record(demoSweep(demo.sweep, taken)));
+    must(await recordingStore(db).record(demoSweep(demo.sweep, taken), LOCAL_ACTOR));
   }
   if (demo.verdict) {
     const decidedAt = new Date(takenMs + 5 * MINUTE_MS).toISOString();
-    must(await verdictStore(db).record({ id: v7(), jobId, decidedAt, ...demo.verdict }));
+    must(await verdictStore(db).record({ id: v7(), jobId, decidedAt, ...demo.verdict }, LOCAL_ACTOR));
   }
 }
 

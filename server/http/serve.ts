@@ -2,6 +2,7 @@ import { pathParameters, type Endpoint } from '@lettura/contract';
 import type { Result } from '@lettura/core/measure/problem';
 import type { Router } from 'express';
 import type { z } from 'zod';
+import { LOCAL_ACTOR, type Actor } from './actor.ts';
 import { storable } from './storable.ts';
 import { sendProblem, type ProblemCode } from './problem.ts';
 
@@ -25,7 +26,11 @@ type Answer<E extends Endpoint> = E extends { creates: true }
 export function serve<E extends Endpoint>(
   router: Router,
   endpoint: E,
-  answer: (request: { params: Params<E>; body: Body<E> }) => Promise<Result<Answer<E>, ProblemCode>>,
+  answer: (request: {
+    params: Params<E>;
+    body: Body<E>;
+    actor: Actor;
+  }) => Promise<Result<Answer<E>, ProblemCode>>,
 ): void {
   router[endpoint.method](endpoint.path, async (req, res) => {
     const params = Object.fromEntries(
@@ -39,7 +44,7 @@ export function serve<E extends Endpoint>(
     const kept = endpoint.body ? storable(req.body) : undefined;
     if (kept && !kept.ok) return sendProblem(res, kept.problem);
     const body = endpoint.body?.parse(req.body) as Body<E>;
-    const result = await answer({ params, body });
+    const result = await answer({ params, body, actor: LOCAL_ACTOR });
     if (!result.ok) return sendProblem(res, result.problem);
     if (!endpoint.creates) return void res.json(result.value);
     const { record, created } = result.value as Recorded<unknown>;

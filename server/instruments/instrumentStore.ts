@@ -1,6 +1,7 @@
 import type { Instrument, NewInstrument } from '@lettura/contract';
 import { desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordVersion } from '../db/recordVersion.ts';
 import { instrumentTable } from '../db/schema.ts';
 
@@ -18,7 +19,7 @@ const columns = {
   lineageId: instrumentTable.lineageId,
   version: instrumentTable.version,
 };
-type Row = Omit<typeof instrumentTable.$inferSelect, 'recordedAt'>;
+type Row = Omit<typeof instrumentTable.$inferSelect, 'recordedAt' | 'author'>;
 
 const fromRow = ({ calibratedOn, calibrationDue, ...row }: Row): Instrument => ({
   ...row,
@@ -49,13 +50,13 @@ export const instrumentStore = (db: Database) => {
       return rows.map(fromRow);
     },
 
-    record: (given: NewInstrument) =>
+    record: (given: NewInstrument, { author }: Actor) =>
       recordVersion<Instrument>(given, {
         find,
         insert: async (full) => {
           const [row] = await db
             .insert(instrumentTable)
-            .values(full)
+            .values({ ...full, author })
             .onConflictDoNothing()
             .returning(columns);
           return row && fromRow(row);

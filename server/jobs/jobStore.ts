@@ -4,6 +4,7 @@ import { and, count, desc, eq, ne, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { jobChange } from '@lettura/contract';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { jobTable, readingTable, sensorTable, vehicleTable, verdictTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
@@ -87,7 +88,10 @@ export const jobStore = (db: Database) => {
       });
     },
 
-    async record(given: NewJob): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
+    async record(
+      given: NewJob,
+      { author }: Actor,
+    ): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
       if (!(await this.partsExist(given))) {
         return fail('unknown-reference', 'The vehicle or the sensor is not known.', 'Choose both again.');
       }
@@ -96,6 +100,8 @@ export const jobStore = (db: Database) => {
         async () => {
           const values = {
             ...given,
+            author,
+            changedBy: author,
             openedAt: new Date(given.openedAt),
             bench: given.bench ?? null,
             pins: given.pins ?? null,
@@ -124,6 +130,7 @@ export const jobStore = (db: Database) => {
     async change(
       jobId: string,
       { revision, ...details }: z.infer<typeof jobChange>,
+      { author: changedBy }: Actor,
     ): Promise<Result<Job, JobFault | 'job-changed'>> {
       const open = await openJob(jobId);
       if (!open.ok) return open;
@@ -131,6 +138,7 @@ export const jobStore = (db: Database) => {
         .update(jobTable)
         .set({
           ...details,
+          changedBy,
           pins: details.pins ?? null,
           starting: details.starting ?? null,
           displacementLitres: details.displacementLitres ?? null,
@@ -147,8 +155,16 @@ export const jobStore = (db: Database) => {
           );
     },
 
-    async setDeleted(jobId: string, deletedAt: Date | null): Promise<Result<Job, 'not-found'>> {
-      const [row] = await db.update(jobTable).set({ deletedAt }).where(eq(jobTable.id, jobId)).returning();
+    async setDeleted(
+      jobId: string,
+      deletedAt: Date | null,
+      { author: changedBy }: Actor,
+    ): Promise<Result<Job, 'not-found'>> {
+      const [row] = await db
+        .update(jobTable)
+        .set({ deletedAt, changedBy })
+        .where(eq(jobTable.id, jobId))
+        .returning();
       return row ? ok(toJob(row)) : noSuchJob();
     },
   };
@@ -156,6 +172,8 @@ export const jobStore = (db: Database) => {
 
 const toJob = ({
   recordedAt: _recordedAt,
+  author: _author,
+  changedBy: _changedBy,
   bench,
   pins,
   starting,

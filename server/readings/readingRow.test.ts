@@ -100,7 +100,7 @@ function stored(row: typeof readingTable.$inferInsert): typeof readingTable.$inf
   return { ...all, sequence: 1, recordedAt: new Date() } as typeof readingTable.$inferSelect;
 }
 
-test('any reading survives its columns unchanged', () => {
+test('any reading survives its row unchanged', () => {
   fc.assert(
     fc.property(reading, (one) => {
       expect(fromRow(stored(toRow(one)))).toEqual(one);
@@ -118,6 +118,16 @@ test('a correction keeps the name of what it replaces', () => {
 });
 
 test('a row that lacks its value is damage, and is said to be', () => {
-  const row = stored({ id: 'x', jobId: 'y', kind: 'wire', takenAt: new Date(), enteredText: '' });
-  expect(() => fromRow(row)).toThrow('Reading x lacks a column of its kind, wire.');
+  const wire = { state: { engine: 'koeo', plug: 'connected' }, lane: 'signal', place: 'plug' } as const;
+  const row = stored({
+    id: 'x',
+    jobId: 'y',
+    kind: 'wire',
+    takenAt: new Date(),
+    enteredText: '',
+    payload: wire,
+  });
+  expect(() => fromRow(row)).toThrow('Reading x lacks the volts of its kind, wire.');
+  const unknown = stored({ ...row, kind: 'dream' as never });
+  expect(() => fromRow(unknown)).toThrow('Reading x lacks the kind of its kind, dream.');
 });

@@ -1,155 +1,42 @@
-import type { Reading } from '@lettura/contract';
-import type { MachineState } from '@lettura/core/machine/places';
+import { reading as readingSchema, type Reading } from '@lettura/contract';
+import type { z } from 'zod';
 import type { readingTable } from '../db/schema.ts';
 
 type Row = typeof readingTable.$inferSelect;
 
-/** A reading as columns: the value of each kind in a column of its own, with its unit in the name. */
-export function toRow(reading: Reading): typeof readingTable.$inferInsert {
-  const { id, jobId, kind, enteredText, supersedes } = reading;
-  const common = { id, jobId, kind, enteredText, supersedes, takenAt: new Date(reading.takenAt) };
-  switch (reading.kind) {
-    case 'wire':
-      return {
-        ...common,
-        ...stateColumns(reading.state),
-        lane: reading.lane,
-        place: reading.place,
-        volts: reading.volts,
-        instrumentId: reading.instrumentId,
-      };
-    case 'gauge':
-      return {
-        ...common,
-        ...stateColumns(reading.state),
-        tap: reading.tap,
-        pressureKpa: reading.pressureKpa,
-        pressureBasis: reading.basis,
-        instrumentId: reading.instrumentId,
-      };
-    case 'scan':
-      return {
-        ...common,
-        ...stateColumns(reading.state),
-        measures: reading.measures,
-        liveValue: reading.value,
-        instrumentId: reading.instrumentId,
-      };
-    case 'between':
-      return {
-        ...common,
-        ...stateColumns(reading.state),
-        fromPoint: reading.from,
-        toPoint: reading.to,
-        volts: reading.volts,
-        instrumentId: reading.instrumentId,
-      };
-    case 'ohms':
-      return {
-        ...common,
-        ...stateColumns(reading.state),
-        fromPoint: reading.from,
-        toPoint: reading.to,
-        ohms: reading.ohms,
-        instrumentId: reading.instrumentId,
-      };
-    case 'observation':
-      return { ...common, observation: reading.observation, holds: reading.holds };
-    case 'ambient':
-      return { ...common, ambient: reading.ambient };
-    case 'withdrawal':
-      return common;
-  }
+/** A reading as a row: what every line has in columns, and what its kind has as its payload. */
+export function toRow(reading: Reading): Omit<typeof readingTable.$inferInsert, 'author'> {
+  const { id, jobId, kind, takenAt, enteredText, supersedes, ...rest } = reading;
+  const { instrumentId, ...payload } = { instrumentId: undefined, ...rest };
+  return { id, jobId, kind, enteredText, supersedes, instrumentId, payload, takenAt: new Date(takenAt) };
 }
 
+/**
+ * The row as it was sent. What may be written is checked where it is written, and may change: a line on record stays
+ * readable as long as it has what its kind must have. Throws for a damaged row, by its id.
+ */
 export function fromRow(row: Row): Reading {
-  const common = {
+  const reading = {
+    ...row.payload,
     id: row.id,
     jobId: row.jobId,
+    kind: row.kind,
     takenAt: row.takenAt.toISOString(),
     enteredText: row.enteredText,
     ...(row.supersedes ? { supersedes: row.supersedes } : {}),
+    ...(row.instrumentId ? { instrumentId: row.instrumentId } : {}),
   };
-  switch (row.kind) {
-    case 'wire':
-      return {
-        ...common,
-        kind: 'wire',
-        state: stateOf(row),
-        lane: present(row.lane, row),
-        place: present(row.place, row),
-        volts: present(row.volts, row),
-        ...takenWith(row),
-      };
-    case 'gauge':
-      return {
-        ...common,
-        kind: 'gauge',
-        state: stateOf(row),
-        tap: present(row.tap, row),
-        pressureKpa: present(row.pressureKpa, row),
-        basis: present(row.pressureBasis, row),
-        ...takenWith(row),
-      };
-    case 'scan':
-      return {
-        ...common,
-        kind: 'scan',
-        state: stateOf(row),
-        measures: row.measures ?? 'absolute-pressure',
-        value: present(row.liveValue ?? row.pressureKpa, row),
-        ...takenWith(row),
-      };
-    case 'between':
-      return {
-        ...common,
-        kind: 'between',
-        state: stateOf(row),
-        from: present(row.fromPoint, row),
-        to: present(row.toPoint, row),
-        volts: present(row.volts, row),
-        ...takenWith(row),
-      };
-    case 'ohms':
-      return {
-        ...common,
-        kind: 'ohms',
-        state: stateOf(row),
-        from: present(row.fromPoint, row),
-        to: present(row.toPoint, row),
-        ohms: row.ohms,
-        ...takenWith(row),
-      };
-    case 'observation':
-      return {
-        ...common,
-        kind: 'observation',
-        observation: present(row.observation, row),
-        holds: present(row.holds, row),
-      };
-    case 'ambient':
-      return { ...common, kind: 'ambient', ambient: present(row.ambient, row) };
-    case 'withdrawal':
-      return { ...common, kind: 'withdrawal', supersedes: present(row.supersedes, row) };
-  }
+  const lacking = (REQUIRED.get(row.kind) ?? ['kind']).find(
+    (name) => !(name in reading) || !REQUIRED.has(row.kind),
+  );
+  if (lacking) throw new Error(`Reading ${row.id} lacks the ${lacking} of its kind, ${row.kind}.`);
+  return reading as Reading;
 }
 
-const stateColumns = ({ engine, plug, stimulus, harness }: MachineState) => ({
-  engineState: engine,
-  plugState: plug,
-  stimulus,
-  harness,
-});
-const stateOf = (row: Row): MachineState => ({
-  engine: present(row.engineState, row),
-  plug: present(row.plugState, row),
-  ...(row.stimulus ? { stimulus: row.stimulus } : {}),
-  ...(row.harness ? { harness: row.harness } : {}),
-});
-const takenWith = ({ instrumentId }: Row) => (instrumentId ? { instrumentId } : {});
-
-/** The table's own check promises these; without one the row is damaged. */
-function present<T>(value: T | null, row: Row): T {
-  if (value === null) throw new Error(`Reading ${row.id} lacks a column of its kind, ${row.kind}.`);
-  return value;
-}
+/** By kind: what the contract demands of it. */
+const REQUIRED: ReadonlyMap<string, readonly string[]> = new Map(
+  readingSchema.options.map(({ shape }) => [
+    shape.kind.value,
+    Object.entries<z.ZodType>(shape).flatMap(([name, schema]) => (schema.isOptional() ? [] : [name])),
+  ]),
+);

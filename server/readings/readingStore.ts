@@ -4,6 +4,7 @@ import { spotOf } from '@lettura/core/machine/places';
 import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { readingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
@@ -27,6 +28,7 @@ export const readingStore = (db: Database) => {
 
     async record(
       given: NewReading,
+      { author }: Actor,
     ): Promise<
       Result<Recorded<Reading>, JobFault | 'id-conflict' | 'unknown-reference' | 'wrong-correction'>
     > {
@@ -60,7 +62,7 @@ export const readingStore = (db: Database) => {
       return recordOnce(
         given,
         async () => {
-          const [row] = await insert(toRow(given));
+          const [row] = await insert({ ...toRow(given), author });
           return row && fromRow(row);
         },
         async () => {

@@ -4,6 +4,7 @@ import type { NewRecording, RecordingInfo, RecordingRevision, RecordingWithNumbe
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { asc, desc, eq, type SQL } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { recordingRevisionTable, recordingTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
@@ -31,6 +32,7 @@ type RevisionRow = typeof recordingRevisionTable.$inferSelect;
 const revisionOf = ({
   sequence: _sequence,
   recordedAt: _recordedAt,
+  author: _author,
   revisedAt,
   ...row
 }: RevisionRow): RecordingRevision => ({ ...row, revisedAt: revisedAt.toISOString() });
@@ -92,6 +94,7 @@ export const recordingStore = (db: Database) => {
     /** The numbers stay; what they are, and whether they count, is said anew. */
     async revise(
       given: RecordingRevision,
+      { author }: Actor,
     ): Promise<Result<Recorded<RecordingRevision>, JobFault | 'id-conflict' | 'damaged-recording'>> {
       const [kept] = await db
         .select({ jobId: recordingTable.jobId, channels: recordingTable.channels })
@@ -111,7 +114,7 @@ export const recordingStore = (db: Database) => {
         async () => {
           const [row] = await db
             .insert(recordingRevisionTable)
-            .values({ ...given, revisedAt: new Date(given.revisedAt) })
+            .values({ ...given, author, revisedAt: new Date(given.revisedAt) })
             .onConflictDoNothing()
             .returning();
           return row && revisionOf(row);
@@ -126,12 +129,10 @@ export const recordingStore = (db: Database) => {
       );
     },
 
-    async record({
-      data,
-      ...info
-    }: NewRecording): Promise<
-      Result<Recorded<RecordingInfo>, JobFault | 'id-conflict' | 'damaged-recording'>
-    > {
+    async record(
+      { data, ...info }: NewRecording,
+      { author }: Actor,
+    ): Promise<Result<Recorded<RecordingInfo>, JobFault | 'id-conflict' | 'damaged-recording'>> {
       const job = await openJob(info.jobId);
       if (!job.ok) return job;
       const deflated = Buffer.from(data, 'base64');
@@ -147,7 +148,7 @@ export const recordingStore = (db: Database) => {
         async () => {
           const [row] = await db
             .insert(recordingTable)
-            .values({ ...info, takenAt: new Date(info.takenAt), deflated })
+            .values({ ...info, author, takenAt: new Date(info.takenAt), deflated })
             .onConflictDoNothing()
             .returning(columns);
           return row && infoOf(row);

@@ -2,6 +2,7 @@ import type { NewSensor, Sensor, SensorFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { sameRecord } from '../db/recordOnce.ts';
 import { recordVersion } from '../db/recordVersion.ts';
 import { sensorTable } from '../db/schema.ts';
@@ -51,13 +52,13 @@ export const sensorStore = (db: Database) => {
       return ok(rows.map(sensorFromRow));
     },
 
-    record: (given: NewSensor) =>
+    record: (given: NewSensor, { author }: Actor) =>
       recordVersion<Sensor>(given, {
         find,
         insert: async (full) => {
           const [row] = await db
             .insert(sensorTable)
-            .values(full)
+            .values({ ...full, author })
             .onConflictDoNothing()
             .returning(sensorColumns);
           return row && sensorFromRow(row);
@@ -65,9 +66,10 @@ export const sensorStore = (db: Database) => {
       }),
 
     /** All or none: a file half taken in would be worse than one refused. */
-    async importFile({
-      sensors,
-    }: SensorFile): Promise<Result<{ added: number; known: number }, 'id-conflict'>> {
+    async importFile(
+      { sensors }: SensorFile,
+      { author }: Actor,
+    ): Promise<Result<{ added: number; known: number }, 'id-conflict'>> {
       const ids = sensors.map(({ id }) => id);
       return db.transaction(async (tx) => {
         const there = await tx
@@ -94,7 +96,7 @@ export const sensorStore = (db: Database) => {
             ? []
             : await tx
                 .insert(sensorTable)
-                .values(fresh.map((sensor) => ({ ...sensor, lineageId: sensor.id, version: 1 })))
+                .values(fresh.map((sensor) => ({ ...sensor, author, lineageId: sensor.id, version: 1 })))
                 .onConflictDoNothing()
                 .returning({ id: sensorTable.id });
         return ok({ added: added.length, known: sensors.length - added.length });

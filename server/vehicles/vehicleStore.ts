@@ -1,6 +1,7 @@
 import type { Vehicle } from '@lettura/contract';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { vehicleTable } from '../db/schema.ts';
 
@@ -21,13 +22,13 @@ export const vehicleStore = (db: Database) => ({
     const rows = await db.select(vehicleColumns).from(vehicleTable).orderBy(asc(vehicleTable.name));
     return rows.map(vehicleFromRow);
   },
-  record: (given: Vehicle) =>
+  record: (given: Vehicle, { author }: Actor) =>
     recordOnce<Vehicle>(
       given,
       async () => {
         const [row] = await db
           .insert(vehicleTable)
-          .values(given)
+          .values({ ...given, author })
           .onConflictDoNothing()
           .returning(vehicleColumns);
         return row && vehicleFromRow(row);

@@ -3,6 +3,7 @@ import { fail, type Result } from '@lettura/core/measure/problem';
 import { missingProof } from '@lettura/core/judge/weighing';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
+import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
 import { verdictTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
@@ -21,6 +22,7 @@ export const verdictStore = (db: Database) => {
     /** The same weighing as on the screen guards the record: no part is condemned while its proof is missing. */
     async record(
       given: JobVerdict,
+      { author }: Actor,
     ): Promise<Result<Recorded<JobVerdict>, JobFault | 'id-conflict' | 'gate-not-met'>> {
       const open = await openJob(given.jobId);
       if (!open.ok) return open;
@@ -39,7 +41,7 @@ export const verdictStore = (db: Database) => {
       return recordOnce(
         given,
         async () => {
-          const values = { ...given, decidedAt: new Date(given.decidedAt) };
+          const values = { ...given, author, decidedAt: new Date(given.decidedAt) };
           const [row] = await db.insert(verdictTable).values(values).onConflictDoNothing().returning();
           return row && verdictFromRow(row);
         },
