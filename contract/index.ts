@@ -1,3 +1,5 @@
+export { asRead } from './asRead.ts';
+export { API_VERSION, API_VERSION_HEADER } from './apiVersion.ts';
 import './plainMessages.ts';
 export { caseFileOf } from './caseFile.ts';
 export { endpoints, health, pathParameters, type Endpoint } from './endpoints.ts';

@@ -6,7 +6,7 @@ import {
   openApi,
   sensorFileSchema,
 } from '@lettura/contract';
-import { fail, ok } from '@lettura/core/measure/problem';
+import { ok } from '@lettura/core/measure/problem';
 import { sql } from 'drizzle-orm';
 import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
@@ -14,19 +14,20 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/connect.ts';
 import type { Feed } from './feeds/feed.ts';
-import { streamFeed } from './feeds/streamFeed.ts';
+import { feedRoutes } from './feeds/feedRoutes.ts';
+import { apiVersion } from './http/apiVersion.ts';
 import { errorHandler } from './http/errors.ts';
 import { guardRequests } from './http/guardRequests.ts';
 import { sendProblem } from './http/problem.ts';
 import { requestLog } from './http/requestLog.ts';
 import { serve } from './http/serve.ts';
-import { jobStore } from './jobs/jobStore.ts';
-import { readingStore } from './readings/readingStore.ts';
-import { instrumentStore } from './instruments/instrumentStore.ts';
-import { recordingStore } from './recordings/recordingStore.ts';
-import { sensorStore } from './sensors/sensorStore.ts';
-import { vehicleStore } from './vehicles/vehicleStore.ts';
-import { verdictStore } from './verdicts/verdictStore.ts';
+import { jobRoutes } from './jobs/jobRoutes.ts';
+import { readingRoutes } from './readings/readingRoutes.ts';
+import { instrumentRoutes } from './instruments/instrumentRoutes.ts';
+import { recordingRoutes } from './recordings/recordingRoutes.ts';
+import { sensorRoutes } from './sensors/sensorRoutes.ts';
+import { vehicleRoutes } from './vehicles/vehicleRoutes.ts';
+import { verdictRoutes } from './verdicts/verdictRoutes.ts';
 
 const BODY_LIMIT = '64kb';
 
@@ -67,7 +68,7 @@ export function createApp({
       },
     }),
   );
-  app.use('/api', (_req, res, next) => {
+  app.use('/api', apiVersion, (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
@@ -87,52 +88,21 @@ export function createApp({
   return app;
 }
 
+/** What each feature serves stands beside its store. */
 function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal) {
   const api = express.Router();
-  const jobs = jobStore(db);
-  const readings = readingStore(db);
-  const sensors = sensorStore(db);
-  const instruments = instrumentStore(db);
-  const vehicles = vehicleStore(db);
-  const verdicts = verdictStore(db);
-  const recordings = recordingStore(db);
-
   serve(api, endpoints.health, async () => {
     await db.execute(sql`select 1`);
     return ok({ status: 'ok', database: 'ok' });
   });
-  serve(api, endpoints.listSensors, async () => ok(await sensors.list()));
-  serve(api, endpoints.createSensor, ({ body, actor }) => sensors.record(body, actor));
-  serve(api, endpoints.getSensor, ({ params }) => sensors.versions(params.sensorId));
-  serve(api, endpoints.importSensors, ({ body, actor }) => sensors.importFile(body, actor));
-  serve(api, endpoints.listInstruments, async () => ok(await instruments.list()));
-  serve(api, endpoints.createInstrument, ({ body, actor }) => instruments.record(body, actor));
-  serve(api, endpoints.listVehicles, async () => ok(await vehicles.list()));
-  serve(api, endpoints.createVehicle, ({ body, actor }) => vehicles.record(body, actor));
-  serve(api, endpoints.listJobs, async () => ok(await jobs.list()));
-  serve(api, endpoints.createJob, ({ body, actor }) => jobs.record(body, actor));
-  serve(api, endpoints.getJob, ({ params }) => jobs.sheet(params.jobId));
-  serve(api, endpoints.changeJob, ({ params, body, actor }) => jobs.change(params.jobId, body, actor));
-  serve(api, endpoints.deleteJob, ({ params, actor }) => jobs.setDeleted(params.jobId, new Date(), actor));
-  serve(api, endpoints.restoreJob, ({ params, actor }) => jobs.setDeleted(params.jobId, null, actor));
-  serve(api, endpoints.recordReading, async ({ params, body, actor }) =>
-    params.jobId === body.jobId ? readings.record(body, actor) : wrongJob(),
-  );
-  serve(api, endpoints.recordVerdict, async ({ params, body, actor }) =>
-    params.jobId === body.jobId ? verdicts.record(body, actor) : wrongJob(),
-  );
-
-  serve(api, endpoints.recordSweep, async ({ params, body, actor }) =>
-    params.jobId === body.jobId ? recordings.record(body, actor) : wrongJob(),
-  );
-  serve(api, endpoints.reviseRecording, async ({ params, body, actor }) =>
-    params.recordingId === body.recordingId ? recordings.revise(body, actor) : wrongRecording(),
-  );
-  serve(api, endpoints.getRecording, ({ params }) => recordings.get(params.recordingId));
-  serve(api, endpoints.listFeeds, () => Promise.resolve(ok(feeds.map(({ info }) => info))));
-  for (const { info, buffer } of feeds)
-    api.get(`/feeds/${info.id}/stream`, (req, res) => streamFeed(buffer, req, res, stopping));
-  serve(api, endpoints.listRecordings, async () => ok(await recordings.list()));
+  sensorRoutes(api, db);
+  instrumentRoutes(api, db);
+  vehicleRoutes(api, db);
+  jobRoutes(api, db);
+  readingRoutes(api, db);
+  verdictRoutes(api, db);
+  recordingRoutes(api, db);
+  feedRoutes(api, feeds, stopping);
 
   const description = openApi();
   const schema = sensorFileSchema();
@@ -147,20 +117,6 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   );
   return api;
 }
-
-const wrongJob = () =>
-  fail(
-    'unknown-reference',
-    'The address and the body name different jobs.',
-    'Send it to the job it belongs to.',
-  );
-
-const wrongRecording = () =>
-  fail(
-    'unknown-reference',
-    'The address and the body name different recordings.',
-    'Send it to the recording it is about.',
-  );
 
 function serveWeb(app: Express, webFolder: string): void {
   // Built files carry a hash in their names; the page that names them must always be asked for again.

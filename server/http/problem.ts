@@ -7,6 +7,7 @@ const STATUS = {
   'invalid-request': [400, 'Something in the request is not as it should be'],
   'foreign-host': [421, 'Asked for under a name that is not this server’s'],
   'foreign-origin': [403, 'Not for pages from elsewhere'],
+  'other-version': [426, 'Asked for in another version of this interface'],
   'bad-request': [400, 'The request cannot be answered'],
   'range-not-satisfiable': [416, 'There is no such part'],
   'precondition-failed': [412, 'It is not what was expected'],

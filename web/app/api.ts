@@ -1,4 +1,7 @@
 import {
+  API_VERSION,
+  API_VERSION_HEADER,
+  asRead,
   instrument,
   job,
   jobSheet,
@@ -31,108 +34,112 @@ import type { jobChange } from '@lettura/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
 
-/** Every answer is checked against the contract: a drifting server fails here, by name. */
+/** Every answer is read by the contract: what it lacks fails here, by name; what it has beyond is passed over. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
+  baseQuery: fetchBaseQuery({
+    baseUrl: '/api',
+    timeout: 10_000,
+    headers: { [API_VERSION_HEADER]: String(API_VERSION) },
+  }),
   tagTypes: ['Instrument', 'Job', 'JobList', 'Recording', 'Sensor', 'Vehicle'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
     listJobs: build.query<JobSummary[], void>({
       query: () => 'jobs',
-      responseSchema: z.array(jobSummary),
+      responseSchema: asRead(z.array(jobSummary)),
       providesTags: ['JobList'],
     }),
     jobSheet: build.query<JobSheet, string>({
       // A sheet that nobody touches still says within seconds that the server is away.
       query: (jobId) => ({ url: `jobs/${jobId}`, timeout: 5000 }),
-      responseSchema: jobSheet,
+      responseSchema: asRead(jobSheet),
       providesTags: (_sheet, _error, jobId) => [{ type: 'Job', id: jobId }],
     }),
     listSensors: build.query<Sensor[], void>({
       query: () => 'sensors',
-      responseSchema: z.array(sensor),
+      responseSchema: asRead(z.array(sensor)),
       providesTags: ['Sensor'],
     }),
     listVehicles: build.query<Vehicle[], void>({
       query: () => 'vehicles',
-      responseSchema: z.array(vehicle),
+      responseSchema: asRead(z.array(vehicle)),
       providesTags: ['Vehicle'],
     }),
     sensorVersions: build.query<Sensor[], string>({
       query: (sensorId) => `sensors/${sensorId}`,
-      responseSchema: z.array(sensor),
+      responseSchema: asRead(z.array(sensor)),
       providesTags: ['Sensor'],
     }),
     importSensors: build.mutation<{ added: number; known: number }, SensorFile>({
       query: (body) => ({ url: 'sensors/import', method: 'POST', body, timeout: 60_000 }),
-      responseSchema: z.object({ added: z.int(), known: z.int() }),
+      responseSchema: asRead(z.object({ added: z.int(), known: z.int() })),
       invalidatesTags: ['Sensor'],
     }),
     listInstruments: build.query<Instrument[], void>({
       query: () => 'instruments',
-      responseSchema: z.array(instrument),
+      responseSchema: asRead(z.array(instrument)),
       providesTags: ['Instrument'],
     }),
     createInstrument: build.mutation<Instrument, NewInstrument>({
       query: (body) => ({ url: 'instruments', method: 'POST', body }),
-      responseSchema: instrument,
+      responseSchema: asRead(instrument),
       invalidatesTags: ['Instrument'],
     }),
     createSensor: build.mutation<Sensor, NewSensor>({
       query: (body) => ({ url: 'sensors', method: 'POST', body }),
-      responseSchema: sensor,
+      responseSchema: asRead(sensor),
       invalidatesTags: ['Sensor'],
     }),
     createVehicle: build.mutation<Vehicle, Vehicle>({
       query: (body) => ({ url: 'vehicles', method: 'POST', body }),
-      responseSchema: vehicle,
+      responseSchema: asRead(vehicle),
       invalidatesTags: ['Vehicle'],
     }),
     createJob: build.mutation<Job, NewJob>({
       query: (body) => ({ url: 'jobs', method: 'POST', body }),
-      responseSchema: job,
+      responseSchema: asRead(job),
       invalidatesTags: ['JobList'],
     }),
     changeJob: build.mutation<Job, { jobId: string; change: z.infer<typeof jobChange> }>({
       query: ({ jobId, change }) => ({ url: `jobs/${jobId}/details`, method: 'PUT', body: change }),
-      responseSchema: job,
+      responseSchema: asRead(job),
       // After a refusal too: the text to look at is the newer one on the server.
       invalidatesTags: (_job, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
     }),
     deleteJob: build.mutation<Job, string>({
       query: (jobId) => ({ url: `jobs/${jobId}`, method: 'DELETE' }),
-      responseSchema: job,
+      responseSchema: asRead(job),
       invalidatesTags: (_job, _error, jobId) => ['JobList', { type: 'Job', id: jobId }],
     }),
     restoreJob: build.mutation<Job, string>({
       query: (jobId) => ({ url: `jobs/${jobId}/restore`, method: 'POST' }),
-      responseSchema: job,
+      responseSchema: asRead(job),
       invalidatesTags: (_job, _error, jobId) => ['JobList', { type: 'Job', id: jobId }],
     }),
     recordReading: build.mutation<Reading, NewReading>({
       query: (body) => ({ url: `jobs/${body.jobId}/readings`, method: 'POST', body }),
-      responseSchema: reading,
+      responseSchema: asRead(reading),
       invalidatesTags: ['JobList'],
     }),
     listFeeds: build.query<FeedInfo[], void>({
       query: () => 'feeds',
-      responseSchema: z.array(feedInfo),
+      responseSchema: asRead(z.array(feedInfo)),
     }),
     listRecordings: build.query<RecordingInfo[], void>({
       query: () => 'recordings',
-      responseSchema: z.array(recordingInfo),
+      responseSchema: asRead(z.array(recordingInfo)),
       providesTags: ['Recording'],
     }),
     reviseRecording: build.mutation<RecordingRevision, RecordingRevision>({
       query: (body) => ({ url: `recordings/${body.recordingId}/revisions`, method: 'POST', body }),
-      responseSchema: recordingRevision,
+      responseSchema: asRead(recordingRevision),
       invalidatesTags: (_revision, _error, { jobId }) => ['Recording', { type: 'Job', id: jobId }],
     }),
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
       query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
-      responseSchema: verdict,
+      responseSchema: asRead(verdict),
       invalidatesTags: (_verdict, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
     }),
   }),

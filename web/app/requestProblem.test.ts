@@ -29,3 +29,14 @@ test.each([
 test('a refusal without a document is not tried for ever', () => {
   expect(requestProblem({ status: 403, data: 'no' })).toMatchObject({ passing: false });
 });
+
+test('a server of another version keeps what was entered waiting, and says to reload', () => {
+  const data = JSON.stringify({
+    type: 'urn:lettura:problem:other-version',
+    title: 'Another version',
+    status: 426,
+    detail: 'This page is of another version than the server.',
+    next: 'Reload the page.',
+  });
+  expect(requestProblem({ status: 426, data })).toMatchObject({ code: 'other-version', passing: true });
+});

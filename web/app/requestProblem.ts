@@ -6,13 +6,17 @@ export interface RequestProblem extends Problem {
   passing: boolean;
 }
 
+const UPGRADE_REQUIRED = 426;
+
 /** Whatever a request fails with, as a problem with a next step. */
 export function requestProblem(error: unknown): RequestProblem {
   const { status, data } = (error ?? {}) as { status?: number | string; data?: unknown };
   const parsed = problemDetails.safeParse(asJson(data));
   if (parsed.success) {
     const { type, detail, next, status: code } = parsed.data;
-    return { code: type.split(':').at(-1) ?? type, message: detail, next, passing: code >= 500 };
+    // What an older page sends is kept until it is reloaded, and then sent as the newer one would.
+    const passing = code >= 500 || code === UPGRADE_REQUIRED;
+    return { code: type.split(':').at(-1) ?? type, message: detail, next, passing };
   }
   if (typeof status === 'number' && status < 500) {
     return {

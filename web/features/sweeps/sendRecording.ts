@@ -1,4 +1,7 @@
 import {
+  API_VERSION,
+  API_VERSION_HEADER,
+  asRead,
   recordingInfo,
   recordingWithNumbers,
   type RecordingInfo,
@@ -9,11 +12,16 @@ import type { Recording } from '@lettura/core/recording/sweep';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { packed } from './packRecording.ts';
 
+const storedInfo = asRead(recordingInfo);
+const storedRecording = asRead(recordingWithNumbers);
+
 const refused = ({ code, message, next }: Problem) => fail(code, message, next);
 
 async function asked(path: string, request?: RequestInit): Promise<Result<unknown, string>> {
   try {
-    const response = await fetch(`/api/${path}`, request);
+    const headers = new Headers(request?.headers);
+    headers.set(API_VERSION_HEADER, String(API_VERSION));
+    const response = await fetch(`/api/${path}`, { ...request, headers });
     const body: unknown = await response.json();
     return response.ok ? ok(body) : refused(requestProblem({ status: response.status, data: body }));
   } catch {
@@ -34,10 +42,10 @@ export async function sendRecording(
     headers: { 'content-type': 'application/json' },
     body,
   });
-  return answer.ok ? ok(recordingInfo.parse(answer.value)) : answer;
+  return answer.ok ? ok(storedInfo.parse(answer.value)) : answer;
 }
 
 export async function fetchRecording(id: string): Promise<Result<RecordingWithNumbers, string>> {
   const answer = await asked(`recordings/${id}`);
-  return answer.ok ? ok(recordingWithNumbers.parse(answer.value)) : answer;
+  return answer.ok ? ok(storedRecording.parse(answer.value)) : answer;
 }

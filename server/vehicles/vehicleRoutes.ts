@@ -1,0 +1,12 @@
+import { endpoints } from '@lettura/contract';
+import { ok } from '@lettura/core/measure/problem';
+import type { Router } from 'express';
+import type { Database } from '../db/connect.ts';
+import { serve } from '../http/serve.ts';
+import { vehicleStore } from './vehicleStore.ts';
+
+export function vehicleRoutes(api: Router, db: Database): void {
+  const vehicles = vehicleStore(db);
+  serve(api, endpoints.listVehicles, async () => ok(await vehicles.list()));
+  serve(api, endpoints.createVehicle, ({ body, actor }) => vehicles.record(body, actor));
+}
