@@ -11,11 +11,11 @@ function randomFault(machine: BenchMachine, random: () => number): Fault | undef
     ({ sites }) => sites.length > 0,
   );
   const priors = usualPriors(machine.sensor.family);
-  const total = kinds.reduce((sum, { kind }) => sum + priors[kind.id]!, priors[NOTHING]!);
-  let at = random() * total - priors[NOTHING]!;
+  const total = kinds.reduce((sum, { kind }) => sum + priors[kind.id], priors[NOTHING]);
+  let at = random() * total - priors[NOTHING];
   if (at < 0) return undefined;
   for (const { kind, sites } of kinds) {
-    at -= priors[kind.id]!;
+    at -= priors[kind.id];
     if (at < 0) return faultOf(kind, sites[Math.floor(random() * sites.length)]!, random());
   }
   return undefined;

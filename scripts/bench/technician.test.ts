@@ -114,10 +114,10 @@ test('machines are brought in with faults as common as the starting weights say,
   const possible = FAULT_KINDS.filter(
     (kind) => kind.sites({ family: machine.sensor.family, wiring: machine.wiring }).length > 0,
   );
-  const total = possible.reduce((sum, { id }) => sum + priors[id]!, priors[NOTHING]!);
+  const total = possible.reduce((sum, { id }) => sum + priors[id], priors[NOTHING]);
   for (const id of ['wire-open', NOTHING] as const) {
     const share = kinds.filter((kind) => kind === id).length / COUNT;
-    const wanted = priors[id]! / total;
+    const wanted = priors[id] / total;
     // What nobody would notice is drawn again: the others are a little more common for it.
     expect(share).toBeGreaterThan(wanted - within(wanted, COUNT));
     expect(share).toBeLessThan(1.4 * wanted + within(wanted, COUNT));

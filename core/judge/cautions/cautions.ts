@@ -1,5 +1,5 @@
 import { running, type MachineState, type Target } from '../../machine/places/index.ts';
-import type { FamilyId } from '../../machine/family/index.ts';
+import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 
 const ENGINE_RUNS =
   'Engine running: hands, leads and sleeves clear of belts and of fans, which start by themselves; exhaust outdoors only; hot parts.';
@@ -20,16 +20,13 @@ export const LOOM_CAUTION =
 export function cautionsFor(target: Target, state: MachineState, family?: FamilyId): string[] {
   const nearReference = target.kind === 'wire' && (target.lane === 'reference' || state.plug === 'unplugged');
   const gauge = target.kind === 'gauge';
+  const hazards = family ? (familyOf(family).hazards ?? []) : [];
   return [
-    ...(gauge && family === 'fuel-rail-pressure' ? [HIGH_PRESSURE] : []),
-    ...(gauge && family === 'refrigerant-pressure' ? [REFRIGERANT] : []),
+    ...(gauge && hazards.includes('high-pressure') ? [HIGH_PRESSURE] : []),
+    ...(gauge && hazards.includes('refrigerant') ? [REFRIGERANT] : []),
     ...(running(state) ? [ENGINE_RUNS] : []),
-    ...(running(state) && family === 'filter-differential' ? [REGENERATION] : []),
-    ...(!running(state) &&
-    (family === 'filter-differential' || family === 'exhaust-flow-differential') &&
-    (gauge || state.stimulus)
-      ? [HOT_EXHAUST]
-      : []),
+    ...(running(state) && hazards.includes('regeneration') ? [REGENERATION] : []),
+    ...(!running(state) && hazards.includes('hot-exhaust') && (gauge || state.stimulus) ? [HOT_EXHAUST] : []),
     ...(nearReference ? [PROBES_APART] : []),
     ...(state.harness?.wiggled ? [LOOM_CAUTION] : []),
   ];

@@ -1,5 +1,5 @@
 import { FAULT_KIND_IDS, type FaultKindId } from '../../machine/fault/index.ts';
-import type { FamilyId } from '../../machine/family/index.ts';
+import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 
 /**
  * How often each kind of fault is what is wrong, before anything is read: our own starting values, common practice at best.
@@ -46,22 +46,9 @@ const NOTHING_PRIOR = 12;
 export const WEIGHED_KINDS = [...FAULT_KIND_IDS, NOTHING] as const;
 export type WeighedKind = (typeof WEIGHED_KINDS)[number];
 
-/** Where a family has its own weak spots: our own starting values as well. */
-const FAMILY_PRIORS: Partial<Record<FamilyId, Partial<Record<FaultKindId, number>>>> = {
-  // Dirt on the element.
-  'air-flow': { 'sensor-shifted': 9, 'sensor-gain': 9 },
-  // Soot and water in the hoses.
-  'exhaust-flow-differential': { hose: 12 },
-  'filter-differential': { hose: 12, 'hoses-swapped': 2.5 },
-  // Worn where the foot rests, and where the engine idles.
-  pedal: { 'dead-spot': 7, linkage: 3 },
-  throttle: { 'dead-spot': 6, linkage: 3 },
-  flap: { linkage: 9 },
-};
-
 /** Starting weights of every kind, and of nothing, for a family; defaults that a job may change. */
 export const usualPriors = (family: FamilyId): Readonly<Record<WeighedKind, number>> => ({
   [NOTHING]: NOTHING_PRIOR,
   ...KIND_PRIORS,
-  ...FAMILY_PRIORS[family],
+  ...familyOf(family).weights,
 });

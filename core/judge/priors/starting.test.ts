@@ -41,9 +41,9 @@ test('every family has a weight for every kind and for nothing, none of them neg
 });
 
 test('worn parts weigh more in the families that wear them', () => {
-  expect(usualPriors('pedal')['dead-spot']).toBeGreaterThan(usual['dead-spot']!);
-  expect(usualPriors('flap').linkage).toBeGreaterThan(usualPriors('pedal').linkage!);
-  expect(usualPriors('exhaust-flow-differential').hose).toBeGreaterThan(usual.hose!);
+  expect(usualPriors('pedal')['dead-spot']).toBeGreaterThan(usual['dead-spot']);
+  expect(usualPriors('flap').linkage).toBeGreaterThan(usualPriors('pedal').linkage);
+  expect(usualPriors('exhaust-flow-differential').hose).toBeGreaterThan(usual.hose);
 });
 
 test('the usual weights change nothing', () => {
@@ -54,7 +54,7 @@ test('the usual weights change nothing', () => {
 
 test('a weight that is doubled doubles the odds of its kind, and leaves the others among themselves as they were', () => {
   const isOpen = ({ kind }: Hypothesis) => kind?.id === 'wire-open';
-  const doubled = under({ priors: { 'wire-open': 2 * usual['wire-open']! } });
+  const doubled = under({ priors: { 'wire-open': 2 * usual['wire-open'] } });
   expect(oddsOf(doubled, isOpen)).toBeCloseTo(2 * oddsOf(hypotheses, isOpen), 12);
   const [hose, gain] = ['hose', 'sensor-gain'].map((kind) => (one: Hypothesis) => one.kind?.id === kind);
   expect(sumOf(doubled, hose) / sumOf(doubled, gain)).toBeCloseTo(

@@ -1,11 +1,7 @@
 export { expectedManifoldPressure, HEALTHY_IDLE_KPA_ABS, type PressureBand } from './enginePressure.ts';
-export {
-  expectedValue,
-  withTolerance,
-  type ExpectationFault,
-  type ValueBand,
-  type ValueContext,
-} from './expectedValue.ts';
+export { expectedValue, withTolerance } from './expectedValue.ts';
+export { FAMILIES, familyOf, isLinked, type FamilySpec } from './families.ts';
+export { FAMILY_IDS, type FamilyId } from './familyIds.ts';
 export { liveDataStep } from './liveDataStep.ts';
-export { canBePumped, FAMILIES, FAMILY_IDS, familyOf, type Family, type FamilyId } from './families.ts';
-export { movedState, mustMove } from './movedState.ts';
+export { canBePumped, movedState, mustMove } from './movedState.ts';
+export type { ExpectationFault, ValueBand, ValueContext } from './valueBand.ts';

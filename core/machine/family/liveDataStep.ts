@@ -1,6 +1,7 @@
 import type { Measurand } from '../../measure/quantity/index.ts';
 import { SCAN_STEP_KPA } from '../../measure/uncertainty/index.ts';
-import type { FamilyId } from './families.ts';
+import { FAMILIES } from './families.ts';
+import type { FamilyId } from './familyIds.ts';
 
 /**
  * Steps of standard live data, SAE J1979 service 01: manifold (0B) and barometric (33) pressure 1 kPa, throttle (11)
@@ -8,7 +9,8 @@ import type { FamilyId } from './families.ts';
  * unit is taken.
  */
 export function liveDataStep(family: FamilyId, measures: Measurand): number {
-  if (family === 'fuel-rail-pressure') return 10;
+  const { liveStep } = FAMILIES[family];
+  if (liveStep !== undefined) return liveStep;
   if (measures === 'position') return 100 / 255;
   if (measures === 'air-flow') return 0.01;
   return SCAN_STEP_KPA;

@@ -1,36 +1,14 @@
+import { isPressure } from '../../measure/quantity/index.ts';
 import type { MachineState } from '../places/index.ts';
-import type { FamilyId } from './families.ts';
+import { FAMILIES } from './families.ts';
+import type { FamilyId } from './familyIds.ts';
 
 /** Where the machine itself drives the quantity away from its resting value. */
-export function movedState(family: FamilyId): MachineState | undefined {
-  switch (family) {
-    case 'manifold-pressure':
-    case 'air-flow':
-    case 'refrigerant-pressure':
-    case 'fuel-rail-pressure':
-      return { engine: 'idle', plug: 'connected' };
-    case 'throttle':
-    case 'pedal':
-    case 'flap':
-      return { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } };
-    case 'exhaust-flow-differential':
-      return { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } };
-    case 'filter-differential':
-    case 'boost-pressure':
-      return { engine: 'held-revs', plug: 'connected' };
-    case 'barometric-pressure':
-    case 'other':
-      return undefined;
-  }
-}
-
-/** Without load a clean filter and a turbocharger hardly move, and nobody knows how far rail or refrigerant will. */
-const MAY_STAY: readonly FamilyId[] = [
-  'filter-differential',
-  'boost-pressure',
-  'refrigerant-pressure',
-  'fuel-rail-pressure',
-];
+export const movedState = (id: FamilyId): MachineState | undefined => FAMILIES[id].moves;
 
 /** Whether a signal that stays where it was in that state is stuck. */
-export const mustMove = (family: FamilyId): boolean => !MAY_STAY.includes(family);
+export const mustMove = (id: FamilyId): boolean => FAMILIES[id].mustMove;
+
+/** Whether a hand pump can be put on a sensor of this family. */
+export const canBePumped = (id: FamilyId): boolean =>
+  isPressure(FAMILIES[id].measures[0]) && FAMILIES[id].pumped;

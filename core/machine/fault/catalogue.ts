@@ -2,7 +2,7 @@ import type { Fault, FaultKind, FaultSubject } from './faultKind.ts';
 import { faultOf } from './faultKind.ts';
 import { PHYSICAL_FAULTS } from './physicalFaults.ts';
 import { SENSOR_FAULTS } from './sensorFaults.ts';
-import type { FaultKindId } from './kindIds.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 import { UNIT_FAULTS } from './unitFaults.ts';
 import { WIRE_FAULTS } from './wireFaults.ts';
 

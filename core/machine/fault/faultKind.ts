@@ -1,7 +1,7 @@
 import type { FamilyId } from '../family/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import type { Effect } from './effect.ts';
-import type { FaultKindId } from './kindIds.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 import { siteId, type Site, type SiteId } from './site.ts';
 
 export type FaultClass = 'wire' | 'sensor' | 'control-unit' | 'physical' | 'wrong-part';

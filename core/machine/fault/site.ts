@@ -79,15 +79,6 @@ export const isInPlug = (site: Site): boolean => site.in === 'joint' && site.joi
 
 /** The wires that a site is about; none for what is about none. */
 export function lanesOf(site: Site): readonly Lane[] {
-  switch (site.in) {
-    case 'joint':
-    case 'wire':
-    case 'bias':
-      return [site.wire];
-    case 'joints':
-    case 'wires':
-      return site.wires;
-    default:
-      return [];
-  }
+  if ('wires' in site) return site.wires;
+  return 'wire' in site ? [site.wire] : [];
 }

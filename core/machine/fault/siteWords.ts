@@ -1,5 +1,5 @@
 import { LANE_WORDS } from '../places/index.ts';
-import type { FaultKindId } from './kindIds.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 import type { Site } from './site.ts';
 import { JOINT_WORDS } from './wireWords.ts';
 
@@ -40,19 +40,11 @@ export function siteWords(kind: FaultKindId, site: Site): string {
 
 /** The same as briefly as it can be told: the wires, or the part. */
 export function briefSite(site: Site): string {
-  switch (site.in) {
-    case 'joint':
-      return site.joint === 'inside' ? `${LANE_WORDS[site.wire]} joint` : `${LANE_WORDS[site.wire]} wire`;
-    case 'joints':
-    case 'wires':
-      return `${LANE_WORDS[site.wires[0]]} and ${LANE_WORDS[site.wires[1]]} wires`;
-    case 'wire':
-      return `${LANE_WORDS[site.wire]} wire`;
-    case 'rail':
-      return railWords(site.rail);
-    default:
-      return siteWords('wire-open', site);
-  }
+  if (site.in === 'rail') return railWords(site.rail);
+  if (site.in === 'bias') return siteWords('unit-bias-lost', site);
+  if ('wires' in site) return `${LANE_WORDS[site.wires[0]]} and ${LANE_WORDS[site.wires[1]]} wires`;
+  if (!('wire' in site)) return siteWords('wire-open', site);
+  return `${LANE_WORDS[site.wire]} ${site.in === 'joint' && site.joint === 'inside' ? 'joint' : 'wire'}`;
 }
 
 const OTHER_WORDS = {
@@ -69,16 +61,11 @@ const OTHER_WORDS = {
 const railWords = (rail: number): string => (rail === 0 ? 'reference' : `reference ${rail + 1}`);
 
 function wireWords(kind: FaultKindId, wire: string): string {
-  switch (kind) {
-    case 'wire-to-ground':
-      return `${wire} wire at the inline connector, to ground`;
-    case 'wire-to-battery':
-      return `${wire} wire at the inline connector, to battery positive`;
-    case 'unit-pin-open':
-      return `${wire} pin inside the control unit`;
-    default:
-      return `${wire} input of the control unit`;
-  }
+  if (kind === 'wire-to-ground') return `${wire} wire at the inline connector, to ground`;
+  if (kind === 'wire-to-battery') return `${wire} wire at the inline connector, to battery positive`;
+  return kind === 'unit-pin-open'
+    ? `${wire} pin inside the control unit`
+    : `${wire} input of the control unit`;
 }
 
 function trackWords({ part, track, tracks }: Extract<Site, { in: 'track' }>): string {

@@ -29,7 +29,7 @@ test('with the key off a regulator is no short: a sound machine reads kilohms fr
 
 test('a wire that is shorted to the battery is live to an ohmmeter, whichever way round: never less than no ohms', () => {
   const { sensor, rig } = rigOf('manifold pressure, pulled down');
-  const kind = faultKind('wire-to-battery')!;
+  const kind = faultKind('wire-to-battery');
   const site = kind.sites({ family: sensor.family, wiring: sensor.wiring })[0]!;
   rig.bring(sensor, effectsOf([faultOf(kind, site, 0.05)]), OFF);
   const lane = site.id.split(':')[0]!.split(' ').at(-1) as 'reference';

@@ -1,4 +1,4 @@
-import type { FamilyId } from '../../machine/family/index.ts';
+import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 import type { Complaint, Watched } from './complaint.ts';
 
 /*
@@ -13,34 +13,15 @@ const lowHigh = (about: Watched, low: string, high: string): Named => ({
   [high]: { about, reads: 'high' },
 });
 const apart = (code: string): Named => ({ [code]: { about: 'pair', reads: 'off' } });
-const AIR_TEMPERATURE = lowHigh('second-signal', 'P0112', 'P0113');
 
-const OF_FAMILY: Readonly<Record<FamilyId, Named>> = {
-  'manifold-pressure': { ...lowHigh('signal', 'P0107', 'P0108'), ...AIR_TEMPERATURE },
-  'barometric-pressure': lowHigh('signal', 'P2228', 'P2229'),
-  'boost-pressure': { ...lowHigh('signal', 'P0237', 'P0238'), ...AIR_TEMPERATURE },
-  'filter-differential': lowHigh('signal', 'P2454', 'P2455'),
-  'exhaust-flow-differential': lowHigh('signal', 'P0405', 'P0406'),
-  'fuel-rail-pressure': lowHigh('signal', 'P0192', 'P0193'),
-  'refrigerant-pressure': lowHigh('signal', 'P0532', 'P0533'),
-  'air-flow': { ...lowHigh('signal', 'P0102', 'P0103'), ...AIR_TEMPERATURE },
-  throttle: {
-    ...lowHigh('signal', 'P0122', 'P0123'),
-    ...lowHigh('second-signal', 'P0222', 'P0223'),
-    ...apart('P2135'),
-  },
-  pedal: {
-    ...lowHigh('signal', 'P2122', 'P2123'),
-    ...lowHigh('second-signal', 'P2127', 'P2128'),
-    ...apart('P2138'),
-  },
-  flap: {
-    ...lowHigh('signal', 'P2077', 'P2078'),
-    ...lowHigh('second-signal', 'P2082', 'P2083'),
-    ...apart('P2079'),
-  },
-  other: {},
-};
+function ofFamily(family: FamilyId): Named {
+  const { signal, 'second-signal': second, apart: pair } = familyOf(family).codes;
+  return {
+    ...(signal && lowHigh('signal', ...signal)),
+    ...(second && lowHigh('second-signal', ...second)),
+    ...(pair && apart(pair)),
+  };
+}
 
 /** Of the supplies that a unit gives to its sensors: out of range, low, high. */
 const OF_SUPPLIES: Named = Object.fromEntries(
@@ -57,7 +38,7 @@ const OF_SUPPLIES: Named = Object.fromEntries(
 
 /** What a code says of a sensor of this family; undefined where it says nothing of it. */
 export const standardCode = (code: string, family: FamilyId): Complaint | undefined =>
-  OF_FAMILY[family][code] ?? OF_SUPPLIES[code];
+  ofFamily(family)[code] ?? OF_SUPPLIES[code];
 
 const WATCHED_WORDS: Record<Watched, string> = {
   signal: 'signal',

@@ -1,5 +1,6 @@
 import type { Complaint } from '../code/index.ts';
-import { FAMILY_IDS, type FamilyId } from '../../machine/family/index.ts';
+import { familyOf, type FamilyId } from '../../machine/family/index.ts';
+import type { PhysicalKindId } from '../../machine/kinds/index.ts';
 
 /** Something that is looked at rather than measured: a question with yes, as it should be, or no. */
 export interface Observation {
@@ -32,7 +33,10 @@ export type ObservationId = (typeof OBSERVATION_IDS)[number];
 const CLEAR_AND_READ =
   'Note all codes and clear them. Plug connected, key off and on again, engine off; read them once more.';
 
-const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly FamilyId[] }> = {
+const ALL: Record<
+  ObservationId,
+  Omit<Observation, 'id'> & { with?: PhysicalKindId; without?: PhysicalKindId }
+> = {
   'plug-contacts': {
     question: 'Are the terminals of the sensor plug clean, tight and dry?',
     yes: 'clean and tight',
@@ -46,7 +50,7 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     no: 'off, split, kinked or blocked',
     how: 'Engine off. Follow it by hand from port to port, bend it, blow through it.',
     minutes: 3,
-    families: ['manifold-pressure', 'boost-pressure', 'filter-differential', 'exhaust-flow-differential'],
+    with: 'hose',
   },
   'hose-routing': {
     question: 'Is each hose on its own port?',
@@ -54,7 +58,7 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     no: 'swapped',
     how: 'Engine off and cooled down. Follow the upstream hose to the port that the maker marks as the high side.',
     minutes: 3,
-    families: ['filter-differential', 'exhaust-flow-differential'],
+    with: 'hoses-swapped',
   },
   arm: {
     question: 'Does the arm at the sensor go all the way when it is worked as usual?',
@@ -62,7 +66,7 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     no: 'it lags, stays or hangs loose',
     how: 'Key on, engine off. Work the pedal, lever or actuator and watch the arm at the sensor itself.',
     minutes: 2,
-    families: ['throttle', 'pedal', 'flap'],
+    with: 'linkage',
   },
   duct: {
     question: 'Does the sensor body sit on its seal, and is every joint of the duct behind it tight?',
@@ -70,7 +74,7 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     no: 'air gets past',
     how: 'Engine off. Press the body home, feel the seal, look along the duct to the engine for splits and loose clamps.',
     minutes: 3,
-    families: ['air-flow'],
+    with: 'unmetered-air',
   },
   stumbles: {
     question: 'Does the engine stumble when the valve is forced open?',
@@ -79,7 +83,7 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     how: 'Hold about 1,500 rpm and force the valve open for a few seconds.',
     minutes: 2,
     valveOpen: true,
-    families: ['exhaust-flow-differential'],
+    with: 'restricted-passages',
   },
   'part-number': {
     question: 'Is the part number the one that the maker gives for this machine?',
@@ -115,18 +119,24 @@ const ALL: Record<ObservationId, Omit<Observation, 'id'> & { families?: readonly
     no: 'another code is set',
     how: 'Key off, plug off, clip a known voltage behind a resistor onto the signal wire, key on, read the codes. A line that carries telegrams sets another code then.',
     minutes: 4,
-    families: FAMILY_IDS.filter((id) => !['throttle', 'pedal', 'flap'].includes(id)),
+    // A track is no line that carries telegrams.
+    without: 'linkage',
   },
 };
 
 export const observationOf = (id: ObservationId): Observation => {
-  const { families: _families, ...rest } = ALL[id];
+  const { with: _with, without: _without, ...rest } = ALL[id];
   return { id, ...rest };
 };
 
 /** What can be looked at with a sensor of this family. */
-export const observationsFor = (family: FamilyId): Observation[] =>
-  OBSERVATION_IDS.filter((id) => ALL[id].families?.includes(family) ?? true).map(observationOf);
+export function observationsFor(family: FamilyId): Observation[] {
+  const { causes } = familyOf(family);
+  return OBSERVATION_IDS.filter((id) => {
+    const { with: needed, without } = ALL[id];
+    return (!needed || causes.includes(needed)) && !(without && causes.includes(without));
+  }).map(observationOf);
+}
 
 /** Looks at what the control unit itself complains of; what they say follows from the circuit. */
 export const CODE_LOOKS = {

@@ -6,7 +6,6 @@ export {
   type DecodedLog,
   type LiveAnswer,
 } from './candump.ts';
-export { liveItemOf } from './liveItemOf.ts';
 export {
   layoutOf,
   looksBinary,

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import type { FeedInfo, Sensor } from '@lettura/contract';
 import type { Target } from '@lettura/core/machine/places';
 import { liveDataStep } from '@lettura/core/machine/family';
-import { LIVE_ITEMS, liveItemOf } from '@lettura/core/recording/file';
+import { familyOf } from '@lettura/core/machine/family';
+import { LIVE_ITEMS } from '@lettura/core/recording/file';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { useMemo, useState } from 'react';
 import { LivePanel } from './LivePanel.tsx';
@@ -60,7 +61,7 @@ function Instruments({ target, sensor, feeds, expectation, onTake }: LiveInstrum
         />
       )
     );
-  const item = liveItemOf(sensor.family);
+  const item = familyOf(sensor.family).liveItem;
   if (target.kind !== 'scan' || !unit || item === undefined) return null;
   const channel = [...LIVE_ITEMS.keys()].indexOf(item);
   const step = liveDataStep(sensor.family, sensor.profile.measures);

@@ -1,22 +1,11 @@
 import { LANES, type Lane } from '../../../machine/places/index.ts';
-import type { FaultKindId } from '../../../machine/fault/index.ts';
+import { PHYSICAL_KIND_IDS, type PhysicalKindId } from '../../../machine/kinds/index.ts';
 import { JOINTS, type Joint } from '../../../machine/wiring/index.ts';
-
-/** Kinds of fault outside of sensor and circuit: each is looked for at a place of its own. */
-export const PHYSICAL_CAUSES = [
-  'hose',
-  'hoses-swapped',
-  'linkage',
-  'unmetered-air',
-  'restricted-passages',
-  'low-vacuum',
-] as const satisfies readonly FaultKindId[];
-export type PhysicalCause = (typeof PHYSICAL_CAUSES)[number];
 
 /** What one would do something about: the name of a decision, and what a verdict records. */
 export type Cause =
   | { of: 'nothing' | 'sensor' | 'wrong-part' }
-  | { of: PhysicalCause }
+  | { of: PhysicalKindId }
   | { of: 'wire'; wire: Lane; joint: Joint }
   | { of: 'wire-to-ground' | 'wire-to-battery'; wire: Lane }
   | { of: 'wires-together'; wires: readonly [Lane, Lane] }
@@ -49,7 +38,15 @@ export function causeId(cause: Cause): string {
       return `${cause.of} unit-ground`;
     case 'rail-pulled-down':
       return `${cause.of} neighbour:${cause.neighbour}`;
-    default:
+    case 'nothing':
+    case 'sensor':
+    case 'wrong-part':
+    case 'hose':
+    case 'hoses-swapped':
+    case 'linkage':
+    case 'unmetered-air':
+    case 'restricted-passages':
+    case 'low-vacuum':
       return cause.of;
   }
 }
@@ -99,8 +96,8 @@ const isLane = (name: string | undefined): name is Lane =>
   (LANES as readonly (string | undefined)[]).includes(name);
 const isJoint = (name: string): name is Joint => (JOINTS as readonly string[]).includes(name);
 const isPair = (names: readonly string[]): names is [Lane, Lane] => names.length === 2 && names.every(isLane);
-const isPhysical = (name: string): name is PhysicalCause =>
-  (PHYSICAL_CAUSES as readonly string[]).includes(name);
+const isPhysical = (name: string): name is PhysicalKindId =>
+  (PHYSICAL_KIND_IDS as readonly string[]).includes(name);
 
 /** The wires that a cause is about; none for what is about none. */
 export function lanesOfCause(cause: Cause): readonly Lane[] {

@@ -79,7 +79,12 @@ export function causeWords(cause: Cause): DecisionWords {
     case 'sensor':
     case 'wrong-part':
       return { ...FIXED[cause.of], lanes };
-    default: {
+    case 'hose':
+    case 'hoses-swapped':
+    case 'linkage':
+    case 'unmetered-air':
+    case 'restricted-passages':
+    case 'low-vacuum': {
       const { name, hides } = faultKind(cause.of);
       return say(name, `Look here: ${lowerFirst(hides)}`);
     }

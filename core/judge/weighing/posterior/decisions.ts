@@ -1,6 +1,7 @@
 import type { FaultClass, FaultKindId } from '../../../machine/fault/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
-import { causeId, PHYSICAL_CAUSES, type Cause } from './cause.ts';
+import { PHYSICAL_KIND_IDS, type PhysicalKindId } from '../../../machine/kinds/index.ts';
+import { causeId, type Cause } from './cause.ts';
 import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
 
 /**
@@ -61,28 +62,33 @@ function causeOf({ class: sort, kind, site }: Hypothesis): Cause {
       return { of: 'unit-ground-raised' };
     case 'wire':
       return aboutWire(kind.id, at.wire);
-    default: {
-      const physical = PHYSICAL_CAUSES.find((id) => id === kind.id);
-      if (!physical) throw new Error(`No cause stands for ${kind.id} at ${site.id}.`);
-      return { of: physical };
-    }
+    case 'hose':
+    case 'hoses':
+    case 'linkage':
+    case 'duct':
+    case 'passages':
+    case 'engine':
+      return { of: physicalKind(kind.id) };
+    case 'element':
+    case 'track':
+    case 'thermistor':
+      throw new Error(`A fault of the sensor is of another class: ${kind.id}.`);
   }
 }
 
+function physicalKind(id: FaultKindId): PhysicalKindId {
+  const found = PHYSICAL_KIND_IDS.find((one) => one === id);
+  if (!found) throw new Error(`${id} is in the circuit.`);
+  return found;
+}
+
 function aboutWire(kind: FaultKindId, wire: Lane): Cause {
-  switch (kind) {
-    case 'wire-to-ground':
-    case 'wire-to-battery':
-    case 'unit-does-not-read':
-      return { of: kind, wire };
-    case 'unit-pin-open':
-      // Seen from outside, a unit that lost its reference pin gives no reference.
-      return wire === 'reference' || wire === 'second-reference'
-        ? { of: 'unit-gives-no-reference', rail: wire === 'reference' ? 0 : 1 }
-        : { of: kind, wire };
-    default:
-      throw new Error(`A fault of kind ${kind} is in no whole wire.`);
-  }
+  if (kind === 'wire-to-ground' || kind === 'wire-to-battery' || kind === 'unit-does-not-read')
+    return { of: kind, wire };
+  if (kind !== 'unit-pin-open') throw new Error(`A fault of kind ${kind} is in no whole wire.`);
+  // Seen from outside, a unit that lost its reference pin gives no reference.
+  if (wire === 'reference') return { of: 'unit-gives-no-reference', rail: 0 };
+  return wire === 'second-reference' ? { of: 'unit-gives-no-reference', rail: 1 } : { of: kind, wire };
 }
 
 /** The return is ground at the unit, and a battery feed is the battery: whichever it touches, it is freed at the same place. */

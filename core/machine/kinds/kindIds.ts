@@ -1,3 +1,14 @@
+/** What can be wrong outside of sensor and circuit; each family of sensors says which of them it can have. */
+export const PHYSICAL_KIND_IDS = [
+  'hose',
+  'hoses-swapped',
+  'linkage',
+  'unmetered-air',
+  'restricted-passages',
+  'low-vacuum',
+] as const;
+export type PhysicalKindId = (typeof PHYSICAL_KIND_IDS)[number];
+
 /** Every kind of fault that this product knows, by name. */
 export const FAULT_KIND_IDS = [
   'wire-open',
@@ -24,11 +35,6 @@ export const FAULT_KIND_IDS = [
   'thermistor-open',
   'wrong-part',
   'digital-part',
-  'hose',
-  'hoses-swapped',
-  'linkage',
-  'unmetered-air',
-  'restricted-passages',
-  'low-vacuum',
+  ...PHYSICAL_KIND_IDS,
 ] as const;
 export type FaultKindId = (typeof FAULT_KIND_IDS)[number];
