@@ -8,11 +8,10 @@ import {
   MPX5010DP,
   MPXV7002DP,
 } from '@lettura/core/measure/transfer';
+import { SEA_LEVEL_KPA } from '@lettura/core/measure/quantity';
 import type { Database } from '../db/connect.ts';
 import { sensorTable } from '../db/schema.ts';
 import { shipped } from './shippedSensor.ts';
-
-const SEA_LEVEL_KPA = 101.325;
 
 /** Ids are fixed, so that a job keeps its sensor whichever server put it there. */
 export const SHIPPED_SENSORS: readonly NewSensor[] = [

@@ -25,7 +25,7 @@ let last = store.getState();
 store.subscribe(() => {
   const state = store.getState();
   if (state.preferences !== last.preferences) preferencesStorage.save(state.preferences);
-  if (state.sheet !== last.sheet) sheetStorage.save(state.sheet);
-  if (state.wires !== last.wires) wiresStorage.save(state.wires);
+  if (state.sheet !== last.sheet) sheetStorage.save(state.sheet, last.sheet);
+  if (state.wires !== last.wires) wiresStorage.save(state.wires, last.wires);
   last = state;
 });

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 
 export interface Stored<T> {
   load(): T;
@@ -31,6 +31,45 @@ export function stored<T>(key: string, schema: z.ZodType<T>, fallback: T): Store
       } catch {
         // As above.
       }
+    },
+  };
+}
+
+export interface StoredByJob<T> {
+  load(): Record<string, T>;
+  /** Writes only what differs from `before`: a key pressed on one job touches no other, in this tab or the next. */
+  save(now: Readonly<Record<string, T>>, before: Readonly<Record<string, T>>): void;
+}
+
+/** The same for values of jobs: each in a place of its own. What an older version kept in one is taken over. */
+export function storedByJob<T>(key: string, schema: z.ZodType<T>): StoredByJob<T> {
+  const prefix = `${key}.`;
+  const placeOf = (jobId: string) => stored<T | undefined>(prefix + jobId, schema.optional(), undefined);
+  const ids = (): string[] => {
+    try {
+      return Object.keys(localStorage).flatMap((one) =>
+        one.startsWith(prefix) ? [one.slice(prefix.length)] : [],
+      );
+    } catch {
+      return [];
+    }
+  };
+  return {
+    load() {
+      const old = stored<Record<string, T>>(key, z.record(z.string(), schema), {});
+      const all: Record<string, T> = old.load();
+      for (const [jobId, value] of Object.entries(all)) placeOf(jobId).save(value);
+      old.clear();
+      for (const jobId of ids()) {
+        const value = placeOf(jobId).load();
+        if (value !== undefined) all[jobId] = value;
+      }
+      return all;
+    },
+    save(now, before) {
+      for (const [jobId, value] of Object.entries(now))
+        if (value !== before[jobId]) placeOf(jobId).save(value);
+      for (const jobId of Object.keys(before)) if (!(jobId in now)) placeOf(jobId).clear();
     },
   };
 }

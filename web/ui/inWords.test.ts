@@ -52,7 +52,7 @@ test('a pressure above ambient says so instead of showing a negative vacuum', ()
 test.each([
   [20_000, 'just now'],
   [5 * 60_000, '5 min ago'],
-  [3 * 3_600_000, '3 h ago'],
+  [3 * 3_600_000, '3 hr ago'],
   [72 * 3_600_000, '3 days ago'],
 ])('%d ms ago is %s', (ms, words) => {
   const instant = '2026-11-24T08:00:00.000Z';

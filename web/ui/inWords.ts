@@ -172,12 +172,14 @@ const CLASS_WORDS: Record<CauseClass, string> = {
 };
 export const classInWords = (of: CauseClass): string => CLASS_WORDS[of];
 
+const AGE = new Intl.RelativeTimeFormat('en-GB', { style: 'narrow' });
+
 export function ageInWords(instant: string, nowMs: number): string {
   const minutes = Math.round((nowMs - Date.parse(instant)) / 60_000);
   if (minutes < 1) return 'just now';
-  if (minutes < 60) return `${minutes} min ago`;
-  if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h ago`;
-  return `${Math.round(minutes / 1440)} days ago`;
+  if (minutes < 60) return AGE.format(-minutes, 'minute');
+  if (minutes < 48 * 60) return AGE.format(-Math.round(minutes / 60), 'hour');
+  return AGE.format(-Math.round(minutes / 1440), 'day');
 }
 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -1,7 +1,5 @@
 import type { EngineState } from '../places/index.ts';
-import { toKpa } from '../../measure/quantity/index.ts';
-
-const SEA_LEVEL_KPA = 101.325;
+import { SEA_LEVEL_KPA, toKpa } from '../../measure/quantity/index.ts';
 
 /**
  * Manifold pressure of a healthy petrol engine at idle. Common practice: 18 to 23 inHg of vacuum at sea level. Kept

@@ -53,4 +53,5 @@ export {
   seaLevelPressureKpa,
   standardPressureKpaAbs,
   stationPressureKpaAbs,
+  SEA_LEVEL_KPA,
 } from './standardAtmosphere.ts';

@@ -2,7 +2,7 @@
  * US Standard Atmosphere, 1976: the lowest layer, a constant lapse from the surface to 11 km.
  * Constants are the standard's own (its gas constant differs from today's in the fifth digit).
  */
-const SEA_LEVEL_KPA = 101.325;
+export const SEA_LEVEL_KPA = 101.325;
 const SEA_LEVEL_KELVIN = 288.15;
 const LAPSE_KELVIN_PER_M = 0.0065;
 const EARTH_RADIUS_M = 6_356_766;

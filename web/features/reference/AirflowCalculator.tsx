@@ -10,6 +10,7 @@ import {
   TEMPERATURE_UNITS,
   toKelvin,
   toKpa,
+  SEA_LEVEL_KPA,
 } from '@lettura/core/measure/quantity';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
@@ -28,7 +29,7 @@ const DEFAULTS = {
 };
 
 /** The conditions that a volume is stated at. */
-const NORMAL_AIR = { pressureKpaAbs: 101.325, temperatureKelvin: 293.15 } as const;
+const NORMAL_AIR = { pressureKpaAbs: SEA_LEVEL_KPA, temperatureKelvin: 293.15 } as const;
 
 /** What a flow meter should read by speed and density, beside the litres rule of thumb. */
 export function AirflowCalculator() {
@@ -66,7 +67,7 @@ export function AirflowCalculator() {
       {
         label: 'The same as a volume',
         value: `${volumeFlowLitresPerSecond(flow, NORMAL_AIR).toFixed(2)} L/s`,
-        note: 'Drawn in from 20 °C and 101.325 kPa.',
+        note: `Drawn in from 20 °C and ${SEA_LEVEL_KPA} kPa.`,
       },
       {
         label: 'At warm idle, by the litres rule',

@@ -44,8 +44,8 @@ test('a correction ends with the entry, and with choosing another point', () => 
 });
 
 test('what is in hand survives the page; what cannot be read is left behind', () => {
-  sheetStorage.save(reducer(start(), draftTyped({ jobId, draft: 'ref 4.9' })));
+  sheetStorage.save(reducer(start(), draftTyped({ jobId, draft: 'ref 4.9' })), {});
   expect(sheetStorage.load()[jobId]?.draft).toBe('ref 4.9');
-  localStorage.setItem('lettura.sheet', '{"job":{"draft":7}}');
+  localStorage.setItem(`lettura.sheet.${jobId}`, '{"draft":7}');
   expect(sheetStorage.load()).toEqual({});
 });

@@ -10,7 +10,7 @@ import {
 import { REACHES, type Reach } from '@lettura/core/judge/weighing';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { storedByJob } from '../../app/stored.ts';
 
 const target = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('wire'), lane: z.enum(LANES), place: z.enum(PLACES) }),
@@ -30,9 +30,7 @@ const inHand = z.object({
 });
 /** What the technician has in hand on one job: this browser's business, not the server's. */
 export type InHand = z.infer<typeof inHand>;
-const sheets = z.record(z.string(), inHand);
-
-export const sheetStorage = stored('lettura.sheet', sheets, {});
+export const sheetStorage = storedByJob('lettura.sheet', inHand);
 
 const START: InHand = {
   state: { engine: 'koeo', plug: 'connected' },
@@ -40,7 +38,7 @@ const START: InHand = {
   draft: '',
 };
 
-type SheetState = z.infer<typeof sheets>;
+type SheetState = Record<string, InHand>;
 const at = (state: SheetState, jobId: string): InHand => (state[jobId] ??= structuredClone(START));
 
 export const sheetSlice = createSlice({

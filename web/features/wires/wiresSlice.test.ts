@@ -26,7 +26,7 @@ test('measured again, the newer value stands; another terminal keeps its own', (
 });
 
 test('OL survives the browser’s storage', () => {
-  wiresStorage.save(measured(start(), Infinity));
+  wiresStorage.save(measured(start(), Infinity), {});
   expect(readings(start())[0]?.value).toBe(Infinity);
 });
 
@@ -46,6 +46,6 @@ test('another number of terminals is another plug: what was read on the first fa
 });
 
 test('what an older version left in the storage is not believed', () => {
-  localStorage.setItem('lettura.wires', '{"job":{"readings":"none"}}');
+  localStorage.setItem('lettura.wires.job', '{"readings":"none"}');
   expect(start()).toEqual({});
 });

@@ -6,7 +6,7 @@ import {
 } from '@lettura/core/judge/wireFinder';
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { storedByJob } from '../../app/stored.ts';
 
 const plugReading = z.object({
   terminal: z.int().min(0).max(11),
@@ -15,11 +15,10 @@ const plugReading = z.object({
   value: z.number().nullable(),
 });
 const found = z.object({ terminals: z.literal(TERMINAL_COUNTS).optional(), readings: z.array(plugReading) });
-const all = z.record(z.string(), found);
-type WiresState = z.infer<typeof all>;
+type WiresState = Record<string, z.infer<typeof found>>;
 
 /** What was measured at the plug of a job, terminal by terminal: this browser's until the names go onto the job. */
-export const wiresStorage = stored('lettura.wires', all, {});
+export const wiresStorage = storedByJob('lettura.wires', found);
 
 const EMPTY: WiresState[string] = { readings: [] };
 const at = (state: WiresState, jobId: string) => (state[jobId] ??= structuredClone(EMPTY));

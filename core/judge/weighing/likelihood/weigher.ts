@@ -1,3 +1,4 @@
+import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
 import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
@@ -64,7 +65,7 @@ export class Weigher {
     this.hypotheses = hypothesesFor({ family, wiring: wiringFor(sensor) });
     this.#restingValue =
       profile.measures === 'absolute-pressure'
-        ? Math.round(ambient?.pressureKpaAbs ?? STANDARD_KPA)
+        ? Math.round(ambient?.pressureKpaAbs ?? SEA_LEVEL_KPA)
         : Math.max(profile.lowest, Math.min(0, profile.highest));
     this.answers = new Answers(sensor, this.hypotheses, this.#restingValue);
     this.weights = noticedWeights(
@@ -278,7 +279,6 @@ export class Weigher {
 
 const complaintKey = ({ about, reads }: Complaint): string => `${about} ${reads}`;
 
-const STANDARD_KPA = 101.325;
 /** A recording is of no quantity in particular, nor is a look. */
 const ONE_NODE: QuantityGrid = {
   values: new Float64Array(1),

@@ -1,0 +1,41 @@
+import { beforeEach, expect, test, vi } from 'vitest';
+import { z } from 'zod';
+import { fakeStorage } from '../testStorage.ts';
+import { storedByJob } from './stored.ts';
+
+const drafts = storedByJob('lettura.sheet', z.object({ draft: z.string() }));
+
+beforeEach(() => {
+  vi.stubGlobal('localStorage', fakeStorage());
+});
+
+test('two tabs on two jobs keep both drafts, whoever types last', () => {
+  const [first, second] = [drafts.load(), drafts.load()];
+  drafts.save({ ...first, a: { draft: 'ref 4.9' } }, first);
+  drafts.save({ ...second, b: { draft: 'sig 2.3' } }, second);
+  expect(drafts.load()).toEqual({ a: { draft: 'ref 4.9' }, b: { draft: 'sig 2.3' } });
+});
+
+test('a key pressed on one job writes that job alone', () => {
+  const many = Object.fromEntries(Array.from({ length: 200 }, (_, i) => [`job${i}`, { draft: '' }]));
+  drafts.save(many, {});
+  const write = vi.spyOn(JSON, 'stringify');
+  drafts.save({ ...many, job7: { draft: 's' } }, many);
+  expect(write.mock.calls).toEqual([[{ draft: 's' }]]);
+  write.mockRestore();
+});
+
+test('what an older version kept in one place is taken over, and then stands by job', () => {
+  localStorage.setItem('lettura.sheet', JSON.stringify({ a: { draft: 'old' } }));
+  expect(drafts.load()).toEqual({ a: { draft: 'old' } });
+  expect(localStorage.getItem('lettura.sheet')).toBeNull();
+  expect(drafts.load()).toEqual({ a: { draft: 'old' } });
+});
+
+test('one that is damaged takes no other along, and one that is gone is gone', () => {
+  drafts.save({ a: { draft: 'kept' }, b: { draft: 'lost' } }, {});
+  localStorage.setItem('lettura.sheet.b', '{"draft":7');
+  expect(drafts.load()).toEqual({ a: { draft: 'kept' } });
+  drafts.save({}, { a: { draft: 'kept' } });
+  expect(drafts.load()).toEqual({});
+});
