@@ -13,6 +13,7 @@ const CHECKS = [
   ['Linting', 'lint'],
   ['Types', 'types'],
   ['Import directions', 'imports'],
+  ['Words in the core', 'words'],
 ];
 
 await main(async () => {
