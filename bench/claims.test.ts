@@ -5,7 +5,7 @@ import { movedState } from '@lettura/core/machine/family';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import { comparisonsIn, expectationContext, findingsIn, type CaseFile } from '@lettura/core/judge/checks';
 import { NORMAL_RETURN_VOLTS } from '@lettura/core/machine/limits';
-import { weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
+import { standingOf, weigherFor, weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
 import { exampleCase } from '../core/judge/checks/exampleCase.ts';
 import {
@@ -104,6 +104,12 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
           expect(String(leaf), `${letter} ${path}`).not.toMatch(/[?!,;:]\.|\.\.|\.,| {2}| [.,;]/u);
         }
       }
+      const { ranked, classes } = standingOf(weigherFor(caseFile, wires).caseOf(caseFile), caseFile, wires);
+      for (const shares of [ranked, classes])
+        expect(
+          shares.reduce((sum, { share }) => sum + share, 0),
+          letter,
+        ).toBeCloseTo(1, 9);
       const told = weighing.causes.reduce((sum, { share }) => sum + share, 0);
       expect(told, letter).toBeLessThan(1 + 1e-9);
       for (const { sentence, strength } of reasonsOf(weighing)) {

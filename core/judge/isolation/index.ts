@@ -1,4 +1,4 @@
-export { answerRead, type IsolationAnswer } from './answers.ts';
+export { answerRead, type IsolationAnswer } from './isolationAnswers.ts';
 export { isolationTests, type IsolatedSensor, type IsolationTest } from './isolationTests.ts';
 export { pinJudged, pinReading, pinTests, type PinTest } from './pinTests.ts';
 export { SUBSTITUTE_VOLTS } from './recipes.ts';

@@ -12,7 +12,7 @@ import type { FamilyId } from '../../machine/family/index.ts';
 import { Rig } from '../../machine/rig/index.ts';
 import { signalBand, valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
 import { wiringFor, type Wiring } from '../../machine/wiring/index.ts';
-import { answersAround, type IsolationAnswer } from './answers.ts';
+import { answersAround, type IsolationAnswer } from './isolationAnswers.ts';
 import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
 
 /** The sensor of a job, as far as its circuit goes. */

@@ -9,7 +9,7 @@ import { FAMILY_IDS } from '../../machine/family/index.ts';
 import { exampleCase } from '../checks/exampleCase.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import { hypothesesFor } from './index.ts';
-import { Answers } from './prediction/answers.ts';
+import { Answers } from './prediction/circuitAnswers.ts';
 import { noticedWeights } from './prediction/noticed.ts';
 import { observationLikelihood } from './likelihood/observationLikelihood.ts';
 import { SWEEP_OUTCOMES, sweepLikelihood, sweepOutcome } from './likelihood/sweepLikelihood.ts';

@@ -3,7 +3,7 @@ import { FAMILY_IDS } from '../../machine/family/index.ts';
 import { FAULT_KINDS } from '../../machine/fault/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from '../checks/exampleCase.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
-import { Answers } from './prediction/answers.ts';
+import { Answers } from './prediction/circuitAnswers.ts';
 import { between } from './prediction/rows.ts';
 import { NOTHING, usualPriors } from '../priors/index.ts';
 import { hypothesesFor, quantityGrid } from './index.ts';

@@ -34,7 +34,7 @@ export {
   type Stimulus,
   type StimulusKind,
 } from './machineState.ts';
-export { GAUGE_TAPS, isTarget, spotOf, type GaugeTap, type Spot, type Target } from './spots.ts';
+export { GAUGE_TAPS, isTarget, sameTarget, spotOf, type GaugeTap, type Spot, type Target } from './spots.ts';
 export {
   attachmentWords,
   driveWords,
@@ -45,7 +45,6 @@ export {
   PLACE_WORDS,
   pointWords,
   PLUG_WORDS,
-  sameTarget,
   stateWords,
   STIMULUS_WORDS,
   TAP_WORDS,

@@ -1,4 +1,4 @@
-import type { ProbePoint } from './harnessWork.ts';
+import { samePoint, type ProbePoint } from './harnessWork.ts';
 import type { Lane, Place } from './lanes.ts';
 
 /** Where a gauge is teed in: at the sensor's own hose it sees what the sensor gets, at the manifold what the engine makes. */
@@ -30,3 +30,18 @@ export function spotOf(reading: Spot): Spot {
 export const isTarget = <T extends { kind: string }>(
   spot: T,
 ): spot is Exclude<T, { kind: 'between' | 'ohms' }> => spot.kind !== 'between' && spot.kind !== 'ohms';
+
+/** The same place to put the probes, red where red was; what they showed and in which state is not asked. */
+export function sameTarget(a: Spot, b: Spot): boolean {
+  switch (a.kind) {
+    case 'wire':
+      return b.kind === 'wire' && a.lane === b.lane && a.place === b.place;
+    case 'gauge':
+      return b.kind === 'gauge' && a.tap === b.tap;
+    case 'scan':
+      return b.kind === 'scan';
+    case 'between':
+    case 'ohms':
+      return b.kind === a.kind && samePoint(a.from, b.from) && samePoint(a.to, b.to);
+  }
+}

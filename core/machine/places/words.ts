@@ -106,5 +106,3 @@ export function targetWords(target: Spot): string {
       return 'live data';
   }
 }
-
-export const sameTarget = (a: Spot, b: Spot): boolean => targetWords(a) === targetWords(b);

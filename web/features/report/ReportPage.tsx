@@ -90,7 +90,11 @@ function Report({ sheet }: { sheet: Sheet }) {
       )}
 
       <Heading>What the readings say</Heading>
-      <Typography>{weighing ? weighing.verdict.sentence : 'The readings are being weighed.'}</Typography>
+      <Typography>
+        {weighing
+          ? `${weighing.verdict.decided ? '' : 'Not proven yet. '}${weighing.verdict.sentence}`
+          : 'The readings are being weighed.'}
+      </Typography>
       {starting.length > 0 && <Typography>Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>}
       {weighing?.disagreements.map(({ sentence }) => (
         <Typography key={sentence} sx={{ fontWeight: 600 }}>

@@ -14,18 +14,18 @@ const WORD: Record<SegmentState, string> = {
   unknown: '',
 };
 
-export interface Stretch extends Pick<SegmentView, 'from' | 'to'> {
+export interface LaneStretch extends Pick<SegmentView, 'from' | 'to'> {
   lane: Lane;
 }
 
-export interface SegmentProps extends Stretch {
+export interface SegmentProps extends LaneStretch {
   state: SegmentState;
   heightPx: number;
   /** What is known of it was asked for; paper cannot be asked. */
-  onAsk?: ((stretch: Stretch, anchor: HTMLElement) => void) | undefined;
+  onAsk?: ((stretch: LaneStretch, anchor: HTMLElement) => void) | undefined;
 }
 
-export const stretchInWords = ({ lane, from, to }: Stretch): string =>
+export const stretchInWords = ({ lane, from, to }: LaneStretch): string =>
   `${upperFirst(LANE_WORDS[lane])} between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`;
 
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */

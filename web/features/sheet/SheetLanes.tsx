@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react';
 import type { Units } from '../../ui/units.ts';
 import { Lanes } from './Lanes.tsx';
 import { padIn } from './padOf.ts';
-import { stretchInWords, type Stretch } from './Segment.tsx';
+import { stretchInWords, type LaneStretch } from './Segment.tsx';
 import { StretchDetail } from './StretchDetail.tsx';
 import type { Sheet } from './useSheet.ts';
 
@@ -15,13 +15,13 @@ export interface SheetLanesProps {
   units: Units;
   /** Stays the same function, so that a pad that shows the same as before is not drawn anew. */
   onSelect: (target: Target) => void;
-  onMeasure: (stretch: Stretch) => void;
+  onMeasure: (stretch: LaneStretch) => void;
 }
 
 /** The lanes in the present state of the machine; what is known of a stretch unfolds beside it. */
 export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure }: SheetLanesProps) {
-  const [asked, setAsked] = useState<{ stretch: Stretch; anchor: HTMLElement }>();
-  const ask = useCallback((stretch: Stretch, anchor: HTMLElement) => setAsked({ stretch, anchor }), []);
+  const [asked, setAsked] = useState<{ stretch: LaneStretch; anchor: HTMLElement }>();
+  const ask = useCallback((stretch: LaneStretch, anchor: HTMLElement) => setAsked({ stretch, anchor }), []);
   const close = () => setAsked(undefined);
   return (
     <>

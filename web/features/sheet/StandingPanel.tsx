@@ -9,7 +9,6 @@ import { classInWords } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
 
 /** The heading says it already. */
-export const NOT_PROVEN_YET = /^Not proven yet[.:] /u;
 
 export interface StandingPanelProps {
   remarks: readonly Remark[];
@@ -31,9 +30,7 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
         Standing: {weighing?.verdict.decided ? 'proven' : 'not proven yet'}
       </Typography>
       {weighing && causes.length > 0 && (
-        <Typography sx={{ fontWeight: 600 }}>
-          {weighing.verdict.sentence.replace(NOT_PROVEN_YET, '')}
-        </Typography>
+        <Typography sx={{ fontWeight: 600 }}>{weighing.verdict.sentence}</Typography>
       )}
       {starting.length > 0 && (
         <Typography variant="body2">Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>

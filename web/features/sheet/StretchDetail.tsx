@@ -4,10 +4,10 @@ import { LOOM_HIDES } from '@lettura/core/machine/fault';
 import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { drawnSegments } from './drawnSegments.ts';
-import { stretchInWords, type Stretch } from './Segment.tsx';
+import { stretchInWords, type LaneStretch } from './Segment.tsx';
 import type { Sheet } from './useSheet.ts';
 
-export interface StretchDetailProps extends Stretch {
+export interface StretchDetailProps extends LaneStretch {
   sheet: Pick<Sheet, 'standing' | 'caseFile'>;
   units: Units;
   onMeasure: () => void;

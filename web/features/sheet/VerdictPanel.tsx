@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import { useState } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
-import { NOT_PROVEN_YET } from './StandingPanel.tsx';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { useRecordVerdictMutation } from '../../app/api.ts';
@@ -54,8 +53,7 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
     <Box>
       <Typography variant="h2">{verdict?.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
       <Typography sx={{ mb: 1.5 }}>
-        {verdict?.sentence.replace(NOT_PROVEN_YET, '') ??
-          'The readings are being weighed, or something is tried on under What if.'}
+        {verdict?.sentence ?? 'The readings are being weighed, or something is tried on under What if.'}
       </Typography>
       <TextField
         label="Note for the customer and the next technician"

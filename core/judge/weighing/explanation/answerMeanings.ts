@@ -31,19 +31,19 @@ const CHANGED_SHARE = 0.02;
 /** Fewer steps than this are answers of their own, and not a scale. */
 const FEW_STEPS = 4;
 
-interface Stretch {
+interface AnswerRange {
   decision: number;
   asExpected: boolean;
   from: number;
   to: number;
   probability: number;
-  /** By decision: together with an answer in the stretch. */
+  /** By decision: together with an answer in the range. */
   weights: Float64Array;
 }
 
 /**
  * The readings that would come, gathered by what would lead after them. What is expected of a sound machine there is always an
- * answer of its own, so that no stretch has part of it and means the opposite.
+ * answer of its own, so that no range has part of it and means the opposite.
  */
 export function answersOf(
   foresight: Foresight,
@@ -53,8 +53,8 @@ export function answersOf(
 ): AnswerMeaning[] {
   const { joint, scale } = foresight;
   const now = Float64Array.from(joint, (row) => row.reduce((sum, weight) => sum + weight, 0));
-  const inWords = ({ from, to }: Stretch) => outcomeWords(candidate, from, to, scale.readAt, caseFile);
-  const told = alikeAsOne(joined(stretchesOf(foresight, bandOf(candidate, caseFile))), inWords)
+  const inWords = ({ from, to }: AnswerRange) => outcomeWords(candidate, from, to, scale.readAt, caseFile);
+  const told = alikeAsOne(joined(rangesOf(foresight, bandOf(candidate, caseFile))), inWords)
     .filter(({ probability }) => probability >= RARE)
     .sort((a, b) => b.probability - a.probability);
   const common = told.filter(({ probability }) => probability >= WORTH_TELLING);
@@ -62,11 +62,11 @@ export function answersOf(
   const other =
     common.every(({ decision }) => decision === common[0]?.decision) &&
     told.find(({ decision }) => decision !== common[0]?.decision);
-  return [...common.slice(0, MOST_TOLD), ...(other ? [other] : [])].map((stretch) => {
-    const { decision, asExpected, probability, weights } = stretch;
+  return [...common.slice(0, MOST_TOLD), ...(other ? [other] : [])].map((range) => {
+    const { decision, asExpected, probability, weights } = range;
     const gained = weights[decision]! / probability - now[decision]!;
     return {
-      outcome: inWords(stretch),
+      outcome: inWords(range),
       then: titleOf(decisions.all[decision]!.id),
       change: gained > CHANGED_SHARE ? 'surer' : gained < -CHANGED_SHARE ? 'less-sure' : 'as-now',
       asExpected,
@@ -79,11 +79,11 @@ export function answersOf(
 export const tellsNothing = (answers: readonly AnswerMeaning[]): boolean =>
   answers.every(({ then, change }) => then === answers[0]?.then && change === 'as-now');
 
-function stretchesOf(
+function rangesOf(
   { joint, scale }: Foresight,
   band: { lowest: number; highest: number } | undefined,
-): Stretch[] {
-  const stretches: Stretch[] = [];
+): AnswerRange[] {
+  const ranges: AnswerRange[] = [];
   // Where it would be nothing but a mistake, no answer begins or ends.
   const least = (2 * MISTAKEN_SHARE) / scale.steps;
   for (let step = 0; step < scale.steps; step++) {
@@ -92,10 +92,10 @@ function stretchesOf(
     if (probability < least && scale.steps > FEW_STEPS) continue;
     const reads = scale.readAt(step);
     const asExpected = band !== undefined && band.lowest <= reads && reads <= band.highest;
-    const last = stretches.at(-1);
+    const last = ranges.at(-1);
     if (asExpected && last?.asExpected) add(last, { to: step, probability, weights });
     else
-      stretches.push({
+      ranges.push({
         decision: NOBODY_YET,
         asExpected,
         from: step,
@@ -104,16 +104,16 @@ function stretchesOf(
         weights,
       });
   }
-  for (const one of stretches) one.decision = leaderOf(one.weights);
-  return stretches;
+  for (const one of ranges) one.decision = leaderOf(one.weights);
+  return ranges;
 }
 
 const NOBODY_YET = -1;
 
 /** Neighbours with one meaning are one; steps are answers of their own where there are few. */
-function joined(stretches: readonly Stretch[]): Stretch[] {
-  const found: Stretch[] = [];
-  for (const one of stretches) {
+function joined(ranges: readonly AnswerRange[]): AnswerRange[] {
+  const found: AnswerRange[] = [];
+  for (const one of ranges) {
     const last = found.at(-1);
     if (last?.decision === one.decision && last.asExpected === one.asExpected) add(last, one);
     else found.push(one);
@@ -122,9 +122,9 @@ function joined(stretches: readonly Stretch[]): Stretch[] {
 }
 
 /** An instrument that shows the same is one answer, whatever was behind it. */
-function alikeAsOne(stretches: readonly Stretch[], inWords: (stretch: Stretch) => string): Stretch[] {
-  const byWords = new Map<string, Stretch>();
-  for (const one of stretches) {
+function alikeAsOne(ranges: readonly AnswerRange[], inWords: (range: AnswerRange) => string): AnswerRange[] {
+  const byWords = new Map<string, AnswerRange>();
+  for (const one of ranges) {
     const words = inWords(one);
     const same = byWords.get(words);
     if (!same) byWords.set(words, one);
@@ -137,12 +137,12 @@ function alikeAsOne(stretches: readonly Stretch[], inWords: (stretch: Stretch) =
 }
 
 function add(
-  stretch: Stretch,
-  { to, probability, weights }: Pick<Stretch, 'to' | 'probability' | 'weights'>,
+  range: AnswerRange,
+  { to, probability, weights }: Pick<AnswerRange, 'to' | 'probability' | 'weights'>,
 ) {
-  stretch.to = to;
-  stretch.probability += probability;
-  stretch.weights = stretch.weights.map((weight, d) => weight + weights[d]!);
+  range.to = to;
+  range.probability += probability;
+  range.weights = range.weights.map((weight, d) => weight + weights[d]!);
 }
 
 const leaderOf = (weights: Float64Array): number =>

@@ -15,7 +15,7 @@ test('nothing read: no ranking, but a first reading with its reason, its answers
   const { causes, verdict, next, gate } = weighed([]);
   expect(causes).toEqual([]);
   expect(gate).toEqual([]);
-  expect(verdict).toEqual({ decided: false, sentence: 'Not proven yet: no reading says anything so far.' });
+  expect(verdict).toEqual({ decided: false, sentence: 'No reading says anything so far.' });
   expect(next).toHaveLength(3);
   for (const { title, how, answers, minutes } of next) {
     expect(title).not.toBe('');

@@ -103,7 +103,7 @@ export function* weighInStages(
     stage,
     causes: nothingRead ? [] : causes,
     verdict: nothingRead
-      ? { decided: false, sentence: 'Not proven yet: no reading says anything so far.' }
+      ? { decided: false, sentence: 'No reading says anything so far.' }
       : stage === 'ranked'
         ? { decided: false, sentence: 'Looking for what to read next.' }
         : verdictOn(judgement, wrong),
@@ -170,7 +170,7 @@ function verdictOn(
   const words = decisionWords(leader.decision.id);
   const title = words?.title ?? leader.decision.id;
   if (verdict === 'decided' && leader.decision.class === 'nothing' && wrong.length > 0)
-    return { decided: false, sentence: `Not proven yet: something is wrong. ${wrong[0]!.sentence}` };
+    return { decided: false, sentence: `Something is wrong. ${wrong[0]!.sentence}` };
   if (verdict === 'decided')
     return {
       decided: true,
@@ -194,7 +194,7 @@ function verdictOn(
             : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
   return {
     decided: false,
-    sentence: `Not proven yet. “${title}” leads; ${why}${why.endsWith('?') ? '' : '.'}`,
+    sentence: `“${title}” leads; ${why}${why.endsWith('?') ? '' : '.'}`,
   };
 }
 

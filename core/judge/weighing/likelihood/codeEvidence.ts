@@ -7,7 +7,7 @@ import {
 } from '../../../record/code/index.ts';
 import type { Lane, MachineState } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import type { AnswerTable } from '../prediction/answers.ts';
+import type { AnswerTable } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
 import { listsOver } from './lists.ts';

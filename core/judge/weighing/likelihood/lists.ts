@@ -1,4 +1,4 @@
-import type { AnswerTable } from '../prediction/answers.ts';
+import type { AnswerTable } from '../prediction/circuitAnswers.ts';
 import { between } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';

@@ -9,7 +9,7 @@ import { expectationContext, type CaseFile } from '../../checks/index.ts';
 import { isUsual, usualPriors } from '../../priors/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
 import { isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
-import { Answers, type AnswerTable, type Axis } from '../prediction/answers.ts';
+import { Answers, type AnswerTable, type Axis } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import {
   CODES_READ_IN,

@@ -1,5 +1,5 @@
 import type { Drive } from '../../../machine/places/index.ts';
-import { CELSIUS_NODES } from './answers.ts';
+import { CELSIUS_NODES } from './circuitAnswers.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 
 /** Readings of the same drive are of one and the same quantity. */

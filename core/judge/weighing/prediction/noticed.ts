@@ -1,6 +1,6 @@
 import type { MachineState } from '../../../machine/places/index.ts';
 import { effectsOf } from '../../../machine/fault/index.ts';
-import type { Answers } from './answers.ts';
+import type { Answers } from './circuitAnswers.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 

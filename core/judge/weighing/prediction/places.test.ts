@@ -3,7 +3,7 @@ import { effectsOf, FAULT_KINDS, faultOf } from '../../../machine/fault/index.ts
 import { exampleCase } from '../../checks/exampleCase.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
 import { throughABody, isOnSecondSignal, isRepeat, lanesIn } from '../likelihood/aboutReadings.ts';
-import { Answers } from './answers.ts';
+import { Answers } from './circuitAnswers.ts';
 import { CELSIUS_DRIVE, celsiusGrid, driveOf } from './drives.ts';
 import { IDLE, KOEO, wire, WIRES } from '../exampleWeighing.ts';
 import { hypothesesFor, quantityGrid, TOLERANCES } from '../index.ts';

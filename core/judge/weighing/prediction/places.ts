@@ -1,7 +1,7 @@
 import { movesSensorItself, type Drive } from '../../../machine/places/index.ts';
 import { valueMet, type Effect } from '../../../machine/fault/index.ts';
 import { toleranceAt, type SensorProfile } from '../../../measure/transfer/index.ts';
-import type { Answers } from './answers.ts';
+import type { Answers } from './circuitAnswers.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 

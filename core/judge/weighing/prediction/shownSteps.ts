@@ -1,6 +1,6 @@
 import { signalBand, valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
 import type { Spot } from '../../../machine/places/index.ts';
-import type { AnswerTable } from './answers.ts';
+import type { AnswerTable } from './circuitAnswers.ts';
 import { between } from './rows.ts';
 import type { Places } from './places.ts';
 import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';

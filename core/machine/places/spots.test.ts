@@ -1,0 +1,34 @@
+import { expect, test } from 'vitest';
+import { LANES, PLACES, sameTarget, targetWords, type ProbePoint, type Spot } from './index.ts';
+
+const points: ProbePoint[] = [
+  'battery-negative',
+  { lane: 'return', place: 'plug' },
+  { lane: 'return', place: 'unit' },
+  { lane: 'return', place: 'pin' },
+];
+const spots: Spot[] = [
+  { kind: 'scan' },
+  { kind: 'gauge', tap: 'manifold' },
+  { kind: 'gauge', tap: 'sensor-hose' },
+  ...LANES.flatMap((lane) => PLACES.map((place): Spot => ({ kind: 'wire', lane, place }))),
+  ...points.flatMap((from) =>
+    points.flatMap((to): Spot[] =>
+      from === to
+        ? []
+        : [
+            { kind: 'between', from, to },
+            { kind: 'ohms', from, to },
+          ],
+    ),
+  ),
+];
+
+test('every spot is itself and no other, and no two are called the same', () => {
+  spots.forEach((a, i) =>
+    spots.forEach((b, j) => {
+      expect(sameTarget(a, structuredClone(b)), `${targetWords(a)} and ${targetWords(b)}`).toBe(i === j);
+    }),
+  );
+  expect(new Set(spots.map(targetWords)).size).toBe(spots.length);
+});
