@@ -57,11 +57,17 @@ export function LiveChannel(props: LiveChannelProps) {
           </Box>
         </Box>
         {use === 'signal' && known && (
-          <Typography variant="body2">
-            = {formatWithBasis(valueAtNominal(value, profile), profile.measures, pressureUnit)}
-            {profile.transfer.form === 'ratiometric' &&
-              ` at ${profile.nominalReferenceVolts.toFixed(2)} V reference, assumed`}
-          </Typography>
+          // Of one height whatever the value: what is below must not move from under a finger.
+          <>
+            <Typography variant="body2" noWrap>
+              = {formatWithBasis(valueAtNominal(value, profile), profile.measures, pressureUnit)}
+            </Typography>
+            {profile.transfer.form === 'ratiometric' && (
+              <Typography variant="body2" noWrap>
+                at {profile.nominalReferenceVolts.toFixed(2)} V, assumed
+              </Typography>
+            )}
+          </>
         )}
         {expected && known && (
           <Typography variant="body2">
