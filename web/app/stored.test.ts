@@ -39,3 +39,21 @@ test('one that is damaged takes no other along, and one that is gone is gone', (
   drafts.save({}, { a: { draft: 'kept' } });
   expect(drafts.load()).toEqual({});
 });
+
+test('where the storage is full, what an older version kept stays where it is', () => {
+  const kept = fakeStorage();
+  kept.setItem('lettura.sheet', JSON.stringify({ a: { draft: 'old' } }));
+  vi.stubGlobal(
+    'localStorage',
+    new Proxy(kept, {
+      get: (target, name) =>
+        name === 'setItem'
+          ? () => {
+              throw new DOMException('full', 'QuotaExceededError');
+            }
+          : Reflect.get(target, name),
+    }),
+  );
+  expect(drafts.load()).toEqual({ a: { draft: 'old' } });
+  expect(kept.getItem('lettura.sheet')).not.toBeNull();
+});

@@ -59,7 +59,9 @@ export function storedByJob<T>(key: string, schema: z.ZodType<T>): StoredByJob<T
       const old = stored<Record<string, T>>(key, z.record(z.string(), schema), {});
       const all: Record<string, T> = old.load();
       for (const [jobId, value] of Object.entries(all)) placeOf(jobId).save(value);
-      old.clear();
+      // Where the storage is full the old place stays: it is read again next time.
+      const moved = ids();
+      if (Object.keys(all).every((jobId) => moved.includes(jobId))) old.clear();
       for (const jobId of ids()) {
         const value = placeOf(jobId).load();
         if (value !== undefined) all[jobId] = value;

@@ -80,7 +80,7 @@ function meaningsOf(faults: readonly Fault[]): string[] {
   const byKind = new Map<string, Set<string>>();
   for (const { kind, site } of faults) {
     const name = `${kind.name.charAt(0).toLowerCase()}${kind.name.slice(1)}`;
-    byKind.set(name, (byKind.get(name) ?? new Set()).add(briefSite(site.at)));
+    byKind.set(name, (byKind.get(name) ?? new Set()).add(briefSite(kind.id, site.at)));
   }
   return [...byKind].map(([name, places]) => `${name} (${[...places].join('; ')})`);
 }

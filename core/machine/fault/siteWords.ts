@@ -39,11 +39,13 @@ export function siteWords(kind: FaultKindId, site: Site): string {
 }
 
 /** The same as briefly as it can be told: the wires, or the part. */
-export function briefSite(site: Site): string {
+export function briefSite(kind: FaultKindId, site: Site): string {
   if (site.in === 'rail') return railWords(site.rail);
-  if (site.in === 'bias') return siteWords('unit-bias-lost', site);
+  if (site.in === 'bias') return siteWords(kind, site);
   if ('wires' in site) return `${LANE_WORDS[site.wires[0]]} and ${LANE_WORDS[site.wires[1]]} wires`;
-  if (!('wire' in site)) return siteWords('wire-open', site);
+  if (!('wire' in site)) return siteWords(kind, site);
+  if (kind === 'unit-pin-open') return `${LANE_WORDS[site.wire]} pin`;
+  if (kind === 'unit-does-not-read') return `${LANE_WORDS[site.wire]} input`;
   return `${LANE_WORDS[site.wire]} ${site.in === 'joint' && site.joint === 'inside' ? 'joint' : 'wire'}`;
 }
 
