@@ -51,7 +51,7 @@ test('where the storage is full, what an older version kept stays where it is', 
           ? () => {
               throw new DOMException('full', 'QuotaExceededError');
             }
-          : Reflect.get(target, name),
+          : (Reflect.get(target, name) as unknown),
     }),
   );
   expect(drafts.load()).toEqual({ a: { draft: 'old' } });

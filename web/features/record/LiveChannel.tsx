@@ -19,6 +19,8 @@ export interface LiveChannelProps {
   use: ChannelUse;
   /** Known by the source, or settled while it records. */
   fixedUse: boolean;
+  /** Whether another channel is the reference: what it reads is not counted in here. */
+  referenceMeasured: boolean;
   onUse: (use: ChannelUse) => void;
   profile: SensorProfile;
   pressureUnit: PressureUnit;
@@ -31,7 +33,19 @@ export interface LiveChannelProps {
 
 /** One channel: its value large, what that is in the sensor's own unit, and its strip. */
 export function LiveChannel(props: LiveChannelProps) {
-  const { channel, of, view, use, fixedUse, onUse, profile, pressureUnit, expected, ...strip } = props;
+  const {
+    channel,
+    of,
+    view,
+    use,
+    fixedUse,
+    referenceMeasured,
+    onUse,
+    profile,
+    pressureUnit,
+    expected,
+    ...strip
+  } = props;
   const value = view.buffer.newest(channel);
   const known = value !== undefined && !Number.isNaN(value);
   const shown = known ? value.toFixed(of.unit === 'V' ? 3 : 1) : '–';
@@ -64,7 +78,8 @@ export function LiveChannel(props: LiveChannelProps) {
             </Typography>
             {profile.transfer.form === 'ratiometric' && (
               <Typography variant="body2" noWrap>
-                at {profile.nominalReferenceVolts.toFixed(2)} V, assumed
+                at {profile.nominalReferenceVolts.toFixed(2)} V,{' '}
+                {referenceMeasured ? 'not as read' : 'assumed'}
               </Typography>
             )}
           </>

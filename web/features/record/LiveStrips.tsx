@@ -81,6 +81,7 @@ export function LiveStrips(props: LiveStripsProps) {
               of={source.channels[channel] ?? { name: '', unit: '' }}
               use={uses[channel] ?? 'other'}
               fixedUse={fixedUses}
+              referenceMeasured={uses.includes('reference')}
               onUse={(use) => onUse(channel, use)}
               profile={profile}
               pressureUnit={pressureUnit}
