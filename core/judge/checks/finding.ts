@@ -1,14 +1,14 @@
 /** What was found, as a name that code may compare: what was asked, and what the readings answer. */
 export type FindingCode =
-  | `reference-${'at-plug' | 'at-unit' | 'unplugged'}: ${'normal' | 'low' | 'missing' | 'high'}`
-  | `return-at-${'plug' | 'unit'}: ${'good' | 'raised' | 'floating'}`
-  | `signal-koeo: ${'as-expected' | 'shifted' | 'shifted-by-return' | 'shifted-perhaps-by-return' | 'low' | 'high'}`
-  | `signal-follows: ${'moves' | 'stuck'}`
-  | `signal-unit-vs-plug: ${'same' | 'differs'}`
-  | `signal-unplugged: ${'at-bias' | 'held-high' | 'held-low'}`
-  | `live-vs-plug: ${'agrees' | 'differs'}`
-  | `sensor-vs-gauge-${'hose' | 'manifold'}: ${'agree' | 'disagree' | 'disagree-by-return' | 'disagree-perhaps-by-return'}`
-  | `vacuum-at-${'hose' | 'manifold'}: ${'healthy' | 'low'}`;
+  | `reference-${'at-plug' | 'at-unit' | 'unplugged'}=${'normal' | 'low' | 'missing' | 'high'}`
+  | `return-at-${'plug' | 'unit'}=${'good' | 'raised' | 'floating'}`
+  | `signal-koeo=${'as-expected' | 'shifted' | 'shifted-by-return' | 'shifted-perhaps-by-return' | 'low' | 'high'}`
+  | `signal-follows=${'moves' | 'stuck'}`
+  | `signal-unit-vs-plug=${'same' | 'differs'}`
+  | `signal-unplugged=${'at-bias' | 'held-high' | 'held-low'}`
+  | `live-vs-plug=${'agrees' | 'differs'}`
+  | `sensor-vs-gauge-${'hose' | 'manifold'}=${'agree' | 'disagree' | 'disagree-by-return' | 'disagree-perhaps-by-return'}`
+  | `vacuum-at-${'hose' | 'manifold'}=${'healthy' | 'low'}`;
 
 /** What readings say, in plain words. */
 export interface Finding {

@@ -42,7 +42,7 @@ const volts = (kpaAbs: number, supplyVolts = 5) => supplyVolts * (0.0078 * kpaAb
 const supply = (...readings: Evidence[]) => supplyFindings(caseOf(readings)).findings;
 const signal = (readings: Evidence[], over: Partial<CaseFile> = {}) => signalFindings(caseOf(readings, over));
 const answerOf = (findings: { code: string }[], check: string) =>
-  findings.find(({ code }) => code.startsWith(`${check}: `))?.code.slice(check.length + 2);
+  findings.find(({ code }) => code.startsWith(`${check}=`))?.code.slice(check.length + 1);
 
 test.each([
   [4.99, 'normal'],
@@ -58,7 +58,7 @@ test.each([
 
 test('the same voltage answers another question with the plug off, and none with the key off', () => {
   expect(supply(wire('reference', 'plug', 5, off)).map(({ code }) => code)).toEqual([
-    'reference-unplugged: normal',
+    'reference-unplugged=normal',
   ]);
   expect(supply(wire('reference', 'plug', 0, { engine: 'key-off', plug: 'connected' }))).toEqual([]);
 });

@@ -23,7 +23,7 @@ test('where the input is pulled up, 5 V with the plug off is both the bias and a
   const pulledUp = { profile: { ...EXAMPLE_PROFILE, bias: 'pull-up' as const } };
   const readings = [wire('signal', 4.98), wire('signal', 4.98, off), ...goodSupply()];
   const { findings } = findingsIn(caseOf(readings, pulledUp));
-  const unplugged = findings.find(({ code }) => code === 'signal-unplugged: at-bias');
+  const unplugged = findings.find(({ code }) => code === 'signal-unplugged=at-bias');
   expect(unplugged?.sentence).toContain('A short to that side would look the same');
 });
 

@@ -45,7 +45,7 @@ function vacuumFinding(
   const shown = formatPressure(gauge.value, caseFile.pressureUnit);
   const limit = formatPressure(HEALTHY_IDLE_KPA_ABS.highest, caseFile.pressureUnit);
   return finding(
-    `vacuum-at-${tap === 'manifold' ? 'manifold' : 'hose'}: ${low ? 'low' : 'healthy'}`,
+    `vacuum-at-${tap === 'manifold' ? 'manifold' : 'hose'}=${low ? 'low' : 'healthy'}`,
     low
       ? `By the gauge the engine idles at ${shown} absolute, above the usual ${limit}: vacuum is low.`
       : `By the gauge the engine idles at ${shown} absolute: a healthy vacuum.`,
@@ -84,14 +84,14 @@ function sensorAgainst(
   if (comparison.outcome === 'disagree' && Math.abs(comparison.difference) > matters) {
     const perhaps = assumed.includes('return');
     return finding(
-      `${check}: ${perhaps ? 'disagree-perhaps-by-return' : 'disagree'}`,
+      `${check}=${perhaps ? 'disagree-perhaps-by-return' : 'disagree'}`,
       `Sensor and gauge disagree: ${pair}.${perhaps ? ' The return has not been measured: it could explain this.' : ''}`,
       readingIds,
     );
   }
   if (Math.abs(compareValues(asSeen, gauge, matters).difference) > matters) {
     const sentence = `Against its own return the sensor agrees with the gauge (${pair}): the return shifts it.`;
-    return finding(`${check}: disagree-by-return`, sentence, readingIds);
+    return finding(`${check}=disagree-by-return`, sentence, readingIds);
   }
-  return finding(`${check}: agree`, `Sensor and gauge agree: ${pair}.`, readingIds);
+  return finding(`${check}=agree`, `Sensor and gauge agree: ${pair}.`, readingIds);
 }

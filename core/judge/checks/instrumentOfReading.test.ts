@@ -26,7 +26,7 @@ const wire = (
 });
 const outcomes = (...readings: Evidence[]) =>
   Object.fromEntries(
-    findingsIn(exampleCase(readings)).findings.map(({ code }) => code.split(': ') as [string, string]),
+    findingsIn(exampleCase(readings)).findings.map(({ code }) => code.split('=') as [string, string]),
   );
 
 // 4.80 V is 0.10 V too low beyond the usual 0.1 V: the common meter errs by 0.026 V, the old one by 0.29 V.

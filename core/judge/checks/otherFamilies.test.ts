@@ -17,7 +17,7 @@ const job = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
   exampleCase(readings, { family: 'throttle', profile: THROTTLE_PROFILE, ...over });
 const answers = (readings: Evidence[]) =>
   Object.fromEntries(
-    findingsIn(job(readings)).findings.map(({ code }) => code.split(': ') as [string, string]),
+    findingsIn(job(readings)).findings.map(({ code }) => code.split('=') as [string, string]),
   );
 const supply = () => [wire('reference', 5), wire('return', 0.01)];
 
@@ -37,7 +37,7 @@ test('a throttle that reads 40 % closed is shifted, and one that stays when move
 
 test('full supply on the signal of a throttle is past the circuit limit: no position gives that', () => {
   const { findings } = findingsIn(job([...supply(), wire('signal', 4.98)]));
-  expect(findings.map(({ code }) => code)).toContain('signal-koeo: high');
+  expect(findings.map(({ code }) => code)).toContain('signal-koeo=high');
   expect(findings.map(({ sentence }) => sentence).join(' ')).toContain('no position gives that');
 });
 

@@ -51,7 +51,7 @@ function stoppedEngine(caseFile: CaseFile): Partial<Found> {
   const rail = signalAtRail(signal, caseFile);
   if (rail) {
     const sentence = `${said}: past the circuit-${rail} limit, no ${nounOf(caseFile)} gives that.`;
-    return { findings: [finding(`signal-koeo: ${rail}`, sentence, [signal.id])] };
+    return { findings: [finding(`signal-koeo=${rail}`, sentence, [signal.id])] };
   }
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return { remarks: [{ sentence: sensor.problem.message, readingIds: [signal.id] }] };
@@ -110,18 +110,18 @@ function againstExpected(
   }
   if (seen.outcome === 'agree' || Math.abs(seen.difference) <= matters) {
     const sentence = `${shown}, ${manifold ? 'as ambient is' : 'as it should'}.`;
-    return { findings: [finding('signal-koeo: as-expected', sentence, readingIds)] };
+    return { findings: [finding('signal-koeo=as-expected', sentence, readingIds)] };
   }
   const away = `${shown}, but ${manifold ? 'ambient is' : 'it should be'} ${should.inWords}`;
   if (assumed.includes('return')) {
     const sentence = `${away}. The return has not been measured yet: it could explain this.`;
-    return { findings: [finding('signal-koeo: shifted-perhaps-by-return', sentence, readingIds)] };
+    return { findings: [finding('signal-koeo=shifted-perhaps-by-return', sentence, readingIds)] };
   }
   if (Math.abs(compareValues(own, should.measured, matters).difference) > matters) {
-    return { findings: [finding('signal-koeo: shifted', `${away}.`, readingIds)] };
+    return { findings: [finding('signal-koeo=shifted', `${away}.`, readingIds)] };
   }
   const sentence = `${away}. Taken against its own return the sensor is right: the return shifts it.`;
-  return { findings: [finding('signal-koeo: shifted-by-return', sentence, readingIds)] };
+  return { findings: [finding('signal-koeo=shifted-by-return', sentence, readingIds)] };
 }
 
 const nounOf = ({ profile }: CaseFile): string =>
@@ -150,7 +150,7 @@ function follows(caseFile: CaseFile): Partial<Found> {
   return {
     findings: [
       finding(
-        `signal-follows: ${stuck ? 'stuck' : 'moves'}`,
+        `signal-follows=${stuck ? 'stuck' : 'moves'}`,
         stuck ? `The signal stays put: ${path}.` : `The signal moves ${path}.`,
         [stopped.id, driven.id],
       ),
@@ -168,7 +168,7 @@ function arrivesAtUnit(caseFile: CaseFile): Partial<Found> {
     return {
       findings: [
         finding(
-          `signal-unit-vs-plug: ${same ? 'same' : 'differs'}`,
+          `signal-unit-vs-plug=${same ? 'same' : 'differs'}`,
           same ? `The signal arrives: ${pair}.` : `The signal does not arrive: ${pair}.`,
           [plug.id, unit.id],
         ),
@@ -201,7 +201,7 @@ function unplugged(caseFile: CaseFile): Partial<Found> {
     ? `${said}: the bias level. A short to that side would look the same.`
     : `${said}: something in the wiring holds it there.`;
   return {
-    findings: [finding(`signal-unplugged: ${atBias ? 'at-bias' : held}`, sentence, [reading.id])],
+    findings: [finding(`signal-unplugged=${atBias ? 'at-bias' : held}`, sentence, [reading.id])],
   };
 }
 
@@ -232,7 +232,7 @@ function liveData(caseFile: CaseFile): Partial<Found> {
   return {
     findings: [
       finding(
-        `live-vs-plug: ${differs ? 'differs' : 'agrees'}`,
+        `live-vs-plug=${differs ? 'differs' : 'agrees'}`,
         differs
           ? `Live data is not what is on the wire: ${pair}.`
           : `Live data shows what is on the wire: ${pair}.`,

@@ -32,7 +32,7 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
   const words = { normal: 'normal', low: 'low', missing: 'missing', high: 'too high' }[outcome];
   const where = `${PLACE_WORDS[place]}${unloaded ? ' with the plug off' : ''}`;
   return finding(
-    `${check}: ${outcome}`,
+    `${check}=${outcome}`,
     `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`,
     [reading.id],
   );
@@ -52,14 +52,14 @@ function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
   if (!reading) return undefined;
   const where = `Return at the ${PLACE_WORDS[place]} is ${voltsInWords(reading.volts)} under load`;
   if (supplyIsGood('return', reading, caseFile)) {
-    return finding(`return-at-${place}: good`, `${where}: good.`, [reading.id]);
+    return finding(`return-at-${place}=good`, `${where}: good.`, [reading.id]);
   }
   if (place === 'plug' && Math.abs(reading.volts) > FLOATING_RETURN_VOLTS) {
-    return finding('return-at-plug: floating', `${where}: it floats, the wire is all but open.`, [
+    return finding('return-at-plug=floating', `${where}: it floats, the wire is all but open.`, [
       reading.id,
     ]);
   }
-  return finding(`return-at-${place}: raised`, `${where}: raised, so there is resistance in the way.`, [
+  return finding(`return-at-${place}=raised`, `${where}: raised, so there is resistance in the way.`, [
     reading.id,
   ]);
 }

@@ -36,6 +36,22 @@ export {
 } from './machineState.ts';
 export { GAUGE_TAPS, isTarget, sameTarget, spotOf, type GaugeTap, type Spot, type Target } from './spots.ts';
 export {
+  attachmentSaid,
+  driveSaid,
+  engineSaid,
+  harnessSaid,
+  laneSaid,
+  pairSaid,
+  placeSaid,
+  plugSaid,
+  pointSaid,
+  stateSaid,
+  stimulusKindSaid,
+  stimulusSaid,
+  tapSaid,
+  targetSaid,
+} from './said.ts';
+export {
   attachmentWords,
   driveWords,
   ENGINE_WORDS,

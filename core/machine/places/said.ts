@@ -1,0 +1,95 @@
+import {
+  fixed,
+  list,
+  NOTHING_TO_SAY,
+  say,
+  type Message,
+  type MessageList,
+} from '../../measure/message/index.ts';
+import type { Attachment, HarnessWork, ProbePoint } from './harnessWork.ts';
+import type { Lane, Place } from './lanes.ts';
+import type { Drive, EngineState, MachineState, PlugState, Stimulus, StimulusKind } from './machineState.ts';
+import type { GaugeTap, Spot } from './spots.ts';
+
+/** Places and states as messages, so that whatever names one names it alike. */
+export const laneSaid = (lane: Lane): Message => say(`lane.${lane}`);
+export const placeSaid = (place: Place): Message => say(`place.${place}`);
+export const engineSaid = (engine: EngineState): Message => say(`engine.${engine}`);
+export const stimulusKindSaid = (kind: StimulusKind): Message => say(`stimulus.${kind}`);
+export const plugSaid = (plug: PlugState): Message => say(`plug.${plug}`);
+export const tapSaid = (tap: GaugeTap): Message => say(`tap.${tap}`);
+
+export const stimulusSaid = (stimulus: Stimulus): Message =>
+  stimulus.kind === 'held'
+    ? say('stimulus.held-at', { percent: fixed(stimulus.percent, 0, '%') })
+    : stimulusKindSaid(stimulus.kind);
+
+/** What drives the sensor; how its plug stands is said beside it where that matters. */
+export const driveSaid = ({ engine, stimulus }: Drive): MessageList =>
+  list([engineSaid(engine), ...(stimulus ? [stimulusSaid(stimulus)] : [])]);
+
+export const stateSaid = (state: MachineState): MessageList =>
+  list([...driveSaid(state).list, plugSaid(state.plug), ...harnessSaid(state.harness).list]);
+
+export function pointSaid(point: ProbePoint): Message {
+  if (typeof point === 'string') return say(`point.${point}`);
+  return point.place === 'pin'
+    ? say('point.pin', { lane: laneSaid(point.lane) })
+    : say('point.at', { lane: laneSaid(point.lane), place: placeSaid(point.place) });
+}
+
+/** Two points of one wire, or of one place, without saying the common part twice. */
+export function pairSaid(from: ProbePoint, to: ProbePoint): Message {
+  if (typeof from !== 'string' && typeof to !== 'string') {
+    if (from.lane === to.lane && from.place !== 'pin' && to.place !== 'pin')
+      return say('pair.one-wire', {
+        lane: laneSaid(from.lane),
+        from: placeSaid(from.place),
+        to: placeSaid(to.place),
+      });
+    if (from.place === to.place)
+      return from.place === 'pin'
+        ? say('pair.pins', { from: laneSaid(from.lane), to: laneSaid(to.lane) })
+        : say('pair.one-place', {
+            from: laneSaid(from.lane),
+            to: laneSaid(to.lane),
+            place: placeSaid(from.place),
+          });
+  }
+  return say('pair.points', { from: pointSaid(from), to: pointSaid(to) });
+}
+
+export function attachmentSaid(attachment: Attachment): Message {
+  switch (attachment.kind) {
+    case 'jumper':
+    case 'meter':
+    case 'test-light':
+      return say(`attachment.${attachment.kind}`, { pair: pairSaid(attachment.from, attachment.to) });
+    case 'voltage-source':
+      return say('attachment.voltage-source', { volts: attachment.volts, point: pointSaid(attachment.at) });
+  }
+}
+
+export const harnessSaid = (work: HarnessWork | undefined): MessageList =>
+  work
+    ? list([
+        ...work.attachments.map(attachmentSaid),
+        ...(work.neighboursOff.length > 0 ? [say('harness.neighbours-off')] : []),
+        ...(work.wiggled ? [say('harness.wiggled')] : []),
+      ])
+    : NOTHING_TO_SAY;
+
+/** Where the probes go, or what is looked at. */
+export function targetSaid(target: Spot): Message {
+  switch (target.kind) {
+    case 'between':
+    case 'ohms':
+      return say(`target.${target.kind}`, { pair: pairSaid(target.from, target.to) });
+    case 'wire':
+      return say('target.wire', { lane: laneSaid(target.lane), place: placeSaid(target.place) });
+    case 'gauge':
+      return say('target.gauge', { tap: tapSaid(target.tap) });
+    case 'scan':
+      return say('target.scan');
+  }
+}

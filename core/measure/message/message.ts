@@ -1,0 +1,47 @@
+import type { Quantity } from './quantities.ts';
+
+/**
+ * Something to say: a code, and the values that it is said with. Two that say the same are equal by value, whatever the
+ * language; the words are in the catalogues of `words/`.
+ */
+export interface Message {
+  readonly code: string;
+  readonly values?: Values;
+}
+
+/** Text that a person wrote or that stands on a part: shown as it is, in every language. */
+export interface Verbatim {
+  readonly verbatim: string;
+}
+
+/** Several things in a row; nothing is said for none. */
+export interface MessageList {
+  readonly list: readonly Value[];
+  readonly joined: 'commas' | 'and' | 'or' | 'semicolons' | 'sentences';
+}
+
+/** A string or a boolean chooses between variants of a message; it is never shown. */
+export type Value = Message | Quantity | Verbatim | MessageList | number | string | boolean;
+type Values = Readonly<Record<string, Value>>;
+
+/** A choice has to be one of a few: any text at all would be shown, and then it is in no language. */
+type Choices<V> = { readonly [K in keyof V]: string extends V[K] ? never : V[K] };
+
+export function say(code: string): Message;
+export function say<const V extends Values>(code: string, values: V & Choices<V>): Message;
+export function say(code: string, values?: Values): Message {
+  return values ? { code, values } : { code };
+}
+
+export const verbatim = (text: string): Verbatim => ({ verbatim: text });
+
+export const list = (values: readonly Value[], joined: MessageList['joined'] = 'commas'): MessageList => ({
+  list: values,
+  joined,
+});
+
+/** Where there may be something more to say, and is not. */
+export const NOTHING_TO_SAY: MessageList = { list: [], joined: 'commas' };
+
+/** The same code with the same values. */
+export const sameMessage = (a: Message, b: Message): boolean => JSON.stringify(a) === JSON.stringify(b);

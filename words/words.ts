@@ -1,0 +1,87 @@
+import { createIntl, createIntlCache, type IntlShape } from '@formatjs/intl';
+import type { Message, MessageList, Quantity, Value } from '@lettura/core/measure/message';
+import { CATALOGUES } from './catalogues.ts';
+import { isBeyondCounting, quantityWords } from './numbers.ts';
+import { localeOf, type Reader } from './reader.ts';
+
+/** Whatever the core has to say, in the words of one reader. */
+export interface Words {
+  /** A sentence begins with a capital letter, whatever value it begins with; anything else is as it stands in a row. */
+  say(message: Message): string;
+  /** With a capital letter at its beginning: for a heading, a label or a cell of its own. */
+  title(message: Message): string;
+  /** A quantity that stands alone. */
+  quantity(quantity: Quantity): string;
+}
+
+const kept = new Map<string, Words>();
+
+/** The words of a reader; the same object for the same reader. */
+export function wordsFor(reader: Reader): Words {
+  const key = `${reader.language} ${reader.pressureUnit}`;
+  const words = kept.get(key) ?? makeWords(reader);
+  kept.set(key, words);
+  return words;
+}
+
+const cache = createIntlCache();
+
+function makeWords(reader: Reader): Words {
+  const intl = createIntl(
+    {
+      locale: localeOf(reader.language),
+      messages: CATALOGUES[reader.language],
+      // A code without its message is a bug: the tests meet it, and a reader at least sees the code.
+      onError: (error) => {
+        throw error;
+      },
+    },
+    cache,
+  );
+  const say = (message: Message): string => {
+    const text = worded(message, intl, reader);
+    return /[.?!]$/u.test(text) ? upperFirst(text) : text;
+  };
+  return {
+    say,
+    title: (message) => upperFirst(say(message)),
+    quantity: (quantity) => quantityWords(quantity, reader),
+  };
+}
+
+function worded({ code, values }: Message, intl: IntlShape<string>, reader: Reader): string {
+  if (!values) return intl.formatMessage({ id: code });
+  const shown: Record<string, string | number> = {};
+  for (const [name, value] of Object.entries(values)) shown[name] = valueWords(value, intl, reader);
+  return intl.formatMessage({ id: code }, shown);
+}
+
+/** Numbers stay numbers, for the plural and the number forms of a message; choices stay what they choose. */
+function valueWords(value: Value, intl: IntlShape<string>, reader: Reader): string | number {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value !== 'object') return value;
+  if ('code' in value) return worded(value, intl, reader);
+  if ('verbatim' in value) return value.verbatim;
+  if ('list' in value) return listWords(value, intl, reader);
+  const words = quantityWords(value, reader);
+  if (!('times' in value)) return words;
+  return intl.formatMessage({ id: isBeyondCounting(value.times) ? 'say.over-times' : 'say.times' }, { times: words });
+}
+
+function listWords({ list, joined }: MessageList, intl: IntlShape<string>, reader: Reader): string {
+  const items = list.map((one) => String(valueWords(one, intl, reader)));
+  switch (joined) {
+    case 'commas':
+      return items.join(', ');
+    case 'semicolons':
+      return items.join('; ');
+    case 'sentences':
+      return items.map(upperFirst).join(' ');
+    case 'and':
+    case 'or':
+      return items.reduce((before, item) =>
+        before === '' ? item : intl.formatMessage({ id: `say.${joined}` }, { before, item }), '');
+  }
+}
+
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
