@@ -12,6 +12,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'bench/**/*.test.ts',
+            'words/**/*.test.ts',
             'contract/**/*.test.ts',
             'scripts/**/*.test.ts',
           ],

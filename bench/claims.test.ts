@@ -16,6 +16,7 @@ import {
   practiceMachine,
   type BenchMachine,
 } from './index.ts';
+import { inWords, type InWords } from '@lettura/words';
 
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
@@ -46,7 +47,7 @@ function onRecord(machine: BenchMachine, letter: (typeof CASE_LETTERS)[number]):
       value: shown.value,
     });
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: machine.ambientKpaAbs });
-  if (!ambient.ok) throw new Error(ambient.problem.message);
+  if (!ambient.ok) throw new Error(ambient.problem.code);
   return exampleCase(taken.filter(isPlain), {
     family: sensor.family,
     profile: sensor.profile,
@@ -85,7 +86,7 @@ function claimOf(sentence: string) {
   return read && low && high && { read, low, high, agrees: told['says'] === 'as it would be,' };
 }
 
-const reasonsOf = ({ causes }: JobWeighing) =>
+const reasonsOf = ({ causes }: InWords<JobWeighing>) =>
   causes.flatMap(({ speaksFor, speaksAgainst }) => [...speaksFor, ...speaksAgainst]);
 
 test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
@@ -94,9 +95,13 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
     const wires = machine.wiring.wires.map(({ wire }) => wire);
     for (const letter of CASE_LETTERS) {
       const caseFile = onRecord(machine, letter);
-      const weighing = weighJob(caseFile, wires);
+      const weighing = inWords(weighJob(caseFile, wires));
       const pairs = comparisonsIn(caseFile, KOEO);
-      for (const [path, leaf] of leaves({ weighing, pairs, findings: findingsIn(caseFile) })) {
+      for (const [path, leaf] of leaves({
+        weighing,
+        pairs: inWords(pairs),
+        findings: inWords(findingsIn(caseFile)),
+      })) {
         if (typeof leaf === 'number') expect(Number.isFinite(leaf), `${letter} ${path}`).toBe(true);
         else {
           expect(String(leaf), `${letter} ${path}`).not.toMatch(/NaN|Infinity|undefined|\[object|e\+\d/u);
@@ -141,8 +146,8 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
           const target: Target = { kind: 'wire', lane, place: 'plug' };
           const expected = expectedReading(target, state, context);
           if (!expected) continue;
-          expect(expected.lowest, `${lane} ${expected.reason}`).toBeGreaterThanOrEqual(-NORMAL_RETURN_VOLTS);
-          expect(expected.highest, `${lane} ${expected.reason}`).toBeLessThanOrEqual(HIGHEST_SUPPLY_VOLTS);
+          expect(expected.lowest, `${lane} ${expected.reason.code}`).toBeGreaterThanOrEqual(-NORMAL_RETURN_VOLTS);
+          expect(expected.highest, `${lane} ${expected.reason.code}`).toBeLessThanOrEqual(HIGHEST_SUPPLY_VOLTS);
           expect(expected.lowest).toBeLessThanOrEqual(expected.highest);
         }
     }

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { NO_HARNESS_WORK, type MachineState } from '@lettura/core/machine/places';
 import { expect, test } from 'vitest';
 import {
@@ -122,7 +123,7 @@ const returnUnit = { lane: 'return', place: 'unit' } as const;
 
 test('a return of 5 Ω passes the beep of a continuity test', () => {
   const machine = practiceMachine(machineById('larch-throttle'), 'C', 6); // 4 to 21 Ω
-  const display = ohmsDisplay(machine, returnPlug, returnUnit, keyOff);
+  const display = inWords(ohmsDisplay(machine, returnPlug, returnUnit, keyOff));
   expect(display.beeps).toBe(true);
   expect(display.ohms).toBeGreaterThan(4);
   expect(display.warning).toBeUndefined();
@@ -130,11 +131,8 @@ test('a return of 5 Ω passes the beep of a continuity test', () => {
 
 test('a cut wire is OL and does not beep', () => {
   const machine = practiceMachine(BRILL_P4, 'D', 1);
-  const display = ohmsDisplay(
-    machine,
-    { lane: 'reference', place: 'plug' },
-    { lane: 'reference', place: 'unit' },
-    keyOff,
+  const display = inWords(
+    ohmsDisplay(machine, { lane: 'reference', place: 'plug' }, { lane: 'reference', place: 'unit' }, keyOff),
   );
   expect(display).toMatchObject({ text: 'OL', ohms: undefined, beeps: false });
 });
@@ -142,9 +140,9 @@ test('a cut wire is OL and does not beep', () => {
 test('ohms on a live circuit are nonsense, and said to be', () => {
   const machine = practiceMachine(BRILL_P4, 'B', 1);
   const reference = { lane: 'reference', place: 'plug' } as const;
-  const live = ohmsDisplay(machine, reference, 'battery-negative', koeo);
+  const live = inWords(ohmsDisplay(machine, reference, 'battery-negative', koeo));
   expect(live.warning).toContain('live');
-  const dead = ohmsDisplay(machine, reference, 'battery-negative', keyOff);
+  const dead = inWords(ohmsDisplay(machine, reference, 'battery-negative', keyOff));
   expect(dead.warning).toBeUndefined();
   expect(live.text).not.toBe(dead.text);
 });
@@ -152,7 +150,8 @@ test('ohms on a live circuit are nonsense, and said to be', () => {
 test('a track on the bench: its ends are 4 kΩ apart, and the wiper lies between', () => {
   const pedal = sound('quill-14-throttle');
   const ohms = (red: 'reference' | 'signal', black: 'return' | 'signal') =>
-    ohmsDisplay(pedal, { lane: red, place: 'pin' }, { lane: black, place: 'pin' }, keyOff).ohms ?? NaN;
+    inWords(ohmsDisplay(pedal, { lane: red, place: 'pin' }, { lane: black, place: 'pin' }, keyOff)).ohms ??
+    NaN;
   expect(ohms('reference', 'return')).toBeCloseTo(4000, -2);
   // Both halves add up to the track, and each is measured through the wiper's 300 Ω.
   expect(ohms('reference', 'signal') + ohms('signal', 'return')).toBeCloseTo(4000 + 2 * 300, -2);
@@ -160,7 +159,9 @@ test('a track on the bench: its ends are 4 kΩ apart, and the wiper lies between
 
 test('a sensor across its supply pins: 714 Ω sound, a megohm where the joint inside is lost', () => {
   const across = (machine: ReturnType<typeof sound>) =>
-    ohmsDisplay(machine, { lane: 'reference', place: 'pin' }, { lane: 'return', place: 'pin' }, keyOff);
+    inWords(
+      ohmsDisplay(machine, { lane: 'reference', place: 'pin' }, { lane: 'return', place: 'pin' }, keyOff),
+    );
   expect(across(sound('weir-lane-crane')).ohms).toBeCloseTo(714, -1);
   expect(across(practiceMachine(machineById('weir-lane-crane'), 'H', 1)).text).toBe('OL');
 });

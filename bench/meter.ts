@@ -3,6 +3,7 @@ import { LIVE_CIRCUIT } from '@lettura/core/machine/rig';
 import { COMMON_METER, meterLimitVolts } from '@lettura/core/measure/uncertainty';
 import { normalDeviate, seededRandom } from './random.ts';
 import type { SimulatedMachine } from './simulatedMachine.ts';
+import { say, type Message } from '@lettura/core/measure/message';
 
 /** What stands on a display, letter for letter, and what it is worth. */
 export interface MeterDisplay {
@@ -34,7 +35,7 @@ export interface OhmsDisplay {
   /** Below the threshold of the beep: which says nothing about what the wire drops under load. */
   beeps: boolean;
   /** Said where the number is nonsense, because something else drives the circuit. */
-  warning?: string;
+  warning?: Message;
 }
 
 /** Of its own leads, which nobody zeroes. */
@@ -53,12 +54,7 @@ export function ohmsDisplay(
   const live = keyOn(state) || between === LIVE_CIRCUIT;
   // What a real meter shows then depends on its make: this one gives up.
   const shown = between === LIVE_CIRCUIT ? Infinity : between + LEAD_OHMS;
-  const warning = live
-    ? {
-        warning:
-          'The circuit is live: this number means nothing. Key off, and wait for the unit to go to sleep.',
-      }
-    : {};
+  const warning = live ? { warning: say('bench.live-circuit') } : {};
   if (!(shown < MOST_OHMS)) return { text: 'OL', unit: '', ohms: undefined, beeps: false, ...warning };
   const [scale, unit] =
     shown < 1000 ? ([1, 'Ω'] as const) : shown < 1e6 ? ([1e3, 'kΩ'] as const) : ([1e6, 'MΩ'] as const);

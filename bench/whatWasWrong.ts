@@ -1,24 +1,30 @@
-import { siteWords, type Fault } from '@lettura/core/machine/fault';
+import { siteSaid, type Fault } from '@lettura/core/machine/fault';
+import { fixed, list, say, type Message, type Quantity } from '@lettura/core/measure/message';
 import type { SimulatedMachine } from './simulatedMachine.ts';
 
 /** Told after the verdict is recorded. */
-export function whatWasWrong({ faults }: SimulatedMachine): string {
-  if (faults.length === 0) return 'Nothing was wrong.';
-  return faults
-    .map((fault) => `${fault.kind.name}: ${siteWords(fault.kind.id, fault.site.at)}${sizeInWords(fault)}.`)
-    .join(' ');
+export const whatWasWrong = ({ faults }: SimulatedMachine): Message =>
+  faults.length === 0
+    ? say('practice.nothing-was-wrong')
+    : say('practice.was-wrong', { faults: list(faults.map(faultSaid), 'sentences') });
+
+function faultSaid(fault: Fault): Message {
+  const { kind, site } = fault;
+  const named = { kind: kind.name, site: siteSaid(kind.id, site.at) };
+  const size = sizeOf(fault);
+  return size ? say('practice.sized-fault', { ...named, size }) : say('practice.fault', named);
 }
 
-function sizeInWords({ kind, size }: Fault): string {
+function sizeOf({ kind, size }: Fault): Quantity | undefined {
   switch (kind.size?.unit) {
     case 'Ω':
-      return `, ${size < 10 ? size.toFixed(1) : size.toFixed(0)} Ω`;
+      return fixed(size, size < 10 ? 1 : 0, 'Ω');
     case 'V':
-      return `, ${size.toFixed(2)} V`;
+      return fixed(size, 2, 'V');
     case 'factor':
     case 'share':
-      return `, ${(100 * size).toFixed(0)} %`;
+      return fixed(100 * size, 0, '%');
     case undefined:
-      return '';
+      return undefined;
   }
 }

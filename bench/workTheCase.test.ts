@@ -52,7 +52,7 @@ function workTheCase(letter: CaseLetter, seed: number): Worked {
   if (known) return known;
   const machine = practiceMachine(BRILL_P4, letter, seed);
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: barometerDisplay(machine) });
-  if (!ambient.ok) throw new Error(ambient.problem.message);
+  if (!ambient.ok) throw new Error(ambient.problem.code);
   const taken: AnyEvidence[] = [];
   const observations: ObservationMade[] = [];
   const path: Worked['path'] = [];

@@ -5,8 +5,10 @@ import { z } from 'zod';
  * writing (limits, refinements) is not asked again. So a page that has been open since yesterday survives a field that was
  * added today, and a line on record stays readable after a limit has changed. Kinds and required fields must still be there.
  */
-export function asRead<Schema extends z.ZodType>(schema: Schema): Schema {
-  return loose(schema) as unknown as Schema;
+export function asRead<Schema extends z.ZodType>(
+  schema: Schema,
+): z.ZodType<z.output<Schema>, z.output<Schema>> {
+  return loose(schema) as z.ZodType<z.output<Schema>, z.output<Schema>>;
 }
 
 function loose(schema: z.core.$ZodType): z.ZodType {
@@ -35,6 +37,9 @@ function loose(schema: z.core.$ZodType): z.ZodType {
         ? z.discriminatedUnion(discriminator, options as never)
         : z.union(options as [z.ZodType, ...z.ZodType[]]);
     }
+    // What is said may be said in a way that this page does not know yet: it is shown by its code then.
+    case 'lazy':
+      return z.unknown();
     case 'number':
       return z.number();
     case 'string':

@@ -1,6 +1,6 @@
 import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
 import { type MachineState } from '@lettura/core/machine/places';
-import { ambientFrom, type PressureUnit } from '@lettura/core/measure/quantity';
+import { ambientFrom } from '@lettura/core/measure/quantity';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
@@ -21,10 +21,7 @@ export interface JobRecord {
 }
 
 /** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
-export function caseFileOf(
-  { job, readings, sensor, vehicle, instruments, recordings }: JobRecord,
-  pressureUnit: PressureUnit,
-): CaseFile {
+export function caseFileOf({ job, readings, sensor, vehicle, instruments, recordings }: JobRecord): CaseFile {
   const standing = standingReadings(readings);
   const noted = standing.findLast((reading) => reading.kind === 'ambient');
   const ambient = noted && ambientFrom(noted.ambient);
@@ -60,7 +57,6 @@ export function caseFileOf(
       })),
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
-    pressureUnit,
   };
 }
 

@@ -46,24 +46,25 @@ test('the newest ambient pressure of a job is the one that counts', () => {
     ambient(1, { source: 'altitude', altitudeM: 0 }),
     ambient(2, { source: 'barometer', stationKpaAbs: 98.7 }),
   ];
-  const caseFile = caseFileOf(
-    { job: { codes: [] }, readings, sensor, vehicle: {}, instruments: [], recordings: [] },
-    'kPa',
-  );
+  const caseFile = caseFileOf({
+    job: { codes: [] },
+    readings,
+    sensor,
+    vehicle: {},
+    instruments: [],
+    recordings: [],
+  });
   expect(caseFile.ambient).toMatchObject({ pressureKpaAbs: 98.7, source: 'barometer' });
   expect(caseFile.readings).toEqual([]);
   expect(
-    caseFileOf(
-      {
-        job: { codes: [] },
-        readings: [...readings, withdrawal(3, uuid(2))],
-        sensor,
-        vehicle: {},
-        instruments: [],
-        recordings: [],
-      },
-      'kPa',
-    ).ambient?.source,
+    caseFileOf({
+      job: { codes: [] },
+      readings: [...readings, withdrawal(3, uuid(2))],
+      sensor,
+      vehicle: {},
+      instruments: [],
+      recordings: [],
+    }).ambient?.source,
   ).toBe('altitude');
 });
 
@@ -158,28 +159,34 @@ test('a reading, and the gauge of a pump step, carry the accuracy of the instrum
   } as const;
   const row = wire(1, { instrumentId: uuid(50), state });
   expect(instrumentsNamed(row)).toEqual([uuid(50), uuid(51)]);
-  const [reading] = caseFileOf(
-    { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments, recordings: [] },
-    'kPa',
-  ).readings;
+  const [reading] = caseFileOf({
+    job: { codes: [] },
+    readings: [row],
+    sensor,
+    vehicle: {},
+    instruments,
+    recordings: [],
+  }).readings;
   expect(reading).toMatchObject({
     meter: { name: 'Bench meter', accuracy: { percentOfReading: 0.1 } },
     state: { stimulus: { gauge: { name: 'Pump', accuracy: { classPercent: 2.5 } } } },
   });
   // Without the instruments at hand the common ones are taken, and nothing fails.
-  const [bare] = caseFileOf(
-    { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
-    'kPa',
-  ).readings;
+  const [bare] = caseFileOf({
+    job: { codes: [] },
+    readings: [row],
+    sensor,
+    vehicle: {},
+    instruments: [],
+    recordings: [],
+  }).readings;
   expect(bare).not.toHaveProperty('meter');
 });
 
 test('how and when a reading was typed is no evidence: it says the same under another hand', () => {
   const weighed = (row: Reading) =>
-    caseFileOf(
-      { job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] },
-      'kPa',
-    ).readings;
+    caseFileOf({ job: { codes: [] }, readings: [row], sensor, vehicle: {}, instruments: [], recordings: [] })
+      .readings;
   const other = { enteredText: 'sig 2,30', takenAt: '2026-11-25T09:00:00.000Z' };
   expect(weighed(wire(1, other))).toEqual(weighed(wire(1)));
   expect(weighed(wire(1, { volts: 2.4 }))).not.toEqual(weighed(wire(1)));
@@ -238,17 +245,14 @@ test('what was taken with something attached, held or between two points stands 
     wire(4, { state: { ...state, harness } }),
     wire(5, { state: { ...state, stimulus: { kind: 'held', percent: 40 } } }),
   ];
-  const { readings, isolation: apart } = caseFileOf(
-    {
-      job: { codes: [] },
-      readings: rows,
-      sensor: { profile, family: 'manifold-pressure' },
-      vehicle: {},
-      recordings: [],
-      instruments: [],
-    },
-    'kPa',
-  );
+  const { readings, isolation: apart } = caseFileOf({
+    job: { codes: [] },
+    readings: rows,
+    sensor: { profile, family: 'manifold-pressure' },
+    vehicle: {},
+    recordings: [],
+    instruments: [],
+  });
   expect(readings).toHaveLength(1);
   expect(apart).toHaveLength(3);
 });
@@ -258,30 +262,27 @@ test('a channel that could not be read is no witness, whatever it was said to be
   const question = {
     kind: 'question',
     weight: 'note',
-    sentence: '“second-signal” has the unit “kPa”, which is none of volts.',
+    sentence: { code: 'sweep.the-signal' },
     channel: 1,
     fromSeconds: 0,
     untilSeconds: 1,
   } as const;
-  const { sweeps } = caseFileOf(
-    {
-      job: { codes: [] },
-      readings: [],
-      sensor,
-      vehicle: {},
-      instruments: [],
-      recordings: [
-        { name: 'kept', channels: [said('signal'), said('second-signal')], findings: [question] },
-        {
-          name: 'withdrawn',
-          channels: [said('signal')],
-          findings: [],
-          revision: { revisedAt: '2026-03-02T09:00:00.000Z', withdrawn: true },
-        },
-      ],
-    },
-    'kPa',
-  );
+  const { sweeps } = caseFileOf({
+    job: { codes: [] },
+    readings: [],
+    sensor,
+    vehicle: {},
+    instruments: [],
+    recordings: [
+      { name: 'kept', channels: [said('signal'), said('second-signal')], findings: [question] },
+      {
+        name: 'withdrawn',
+        channels: [said('signal')],
+        findings: [],
+        revision: { revisedAt: '2026-03-02T09:00:00.000Z', withdrawn: true },
+      },
+    ],
+  });
   expect(sweeps.map(({ name, uses }) => ({ name, uses }))).toEqual([
     { name: 'kept', uses: ['signal', 'other'] },
   ]);

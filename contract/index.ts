@@ -23,6 +23,7 @@ export {
   type NewJob,
 } from './jobs.ts';
 export { machineState } from './machineState.ts';
+export { message, saidAtTheTime } from './messages.ts';
 export { openApi } from './openApi.ts';
 export { problemDetails, problemType, type ProblemDetails } from './problems.ts';
 export {

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { recordingJson } from '@lettura/core/recording/file';
 import type { Recording } from '@lettura/core/recording/sweep';
 import fc from 'fast-check';
@@ -26,7 +27,7 @@ test('every number comes back exactly, with gaps, marks, note and what the chann
   fc.assert(
     fc.property(fc.array(fc.tuple(fc.constant(0), value, value), { minLength: 2, maxLength: 50 }), (rows) => {
       const given = recordingOf(rows);
-      const read = readRecordingFile(written(given));
+      const read = inWords(readRecordingFile(written(given)));
       expect(read.ok).toBe(true);
       if (!read.ok) return;
       expect(read.value.heading).toMatchObject(heading);
@@ -42,7 +43,7 @@ test('every number comes back exactly, with gaps, marks, note and what the chann
 
 test('a long one is written in pieces that join', () => {
   const rows = Array.from({ length: 25_001 }, (_, i) => [0, i, null] as const);
-  const read = readRecordingFile(written(recordingOf(rows)));
+  const read = inWords(readRecordingFile(written(recordingOf(rows))));
   expect(read.ok && read.value.recording.channels[0]!.values.at(-1)).toBe(25_000);
 });
 
@@ -62,6 +63,6 @@ test.each([
       [0, 2, 4],
     ]),
   );
-  const read = readRecordingFile(spoil(text));
+  const read = inWords(readRecordingFile(spoil(text)));
   expect(!read.ok && read.problem.message).toMatch(reason);
 });

@@ -1,3 +1,4 @@
+import { say, verbatim, type Message } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from '@lettura/core/recording/file';
 import type { Recording } from '@lettura/core/recording/sweep';
@@ -23,25 +24,28 @@ export const recordingFile = z.strictObject({
 export function readRecordingFile(
   text: string,
 ): Result<{ recording: Recording; heading: RecordingHeading }, 'not-a-recording'> {
-  const refuse = (message: string) =>
-    fail('not-a-recording', message, 'Export the recording again, as JSON or as CSV.');
+  const refuse = (message: Message) =>
+    fail('not-a-recording', message, say('server.export-recording-again-json-csv'));
   let given: unknown;
   try {
     given = JSON.parse(text);
   } catch {
-    return refuse('This file begins like JSON, but is not: it may be cut off.');
+    return refuse(say('server.file-begins-like-json-but'));
   }
   const file = recordingFile.safeParse(given);
   if (!file.success) {
     const [issue] = file.error.issues;
-    const where = issue && issue.path.length > 0 ? `“${issue.path.join(' → ')}”` : 'its outline';
-    return refuse(`This is no recording of this product: ${where} is not as such a file has it.`);
+    return refuse(
+      issue && issue.path.length > 0
+        ? say('server.no-recording-product-not-such', { where: verbatim(issue.path.join(' → ')) })
+        : say('server.no-recording-outline'),
+    );
   }
   const { seconds, values, channels: described, ...heading } = file.data;
   if (values.length !== described.length || values.some((all) => all.length !== seconds.length))
-    return refuse('The channels of this file are not all as long as its time.');
+    return refuse(say('server.channels-file-not-all-long'));
   const back = seconds.findIndex((moment, i) => i > 0 && moment < seconds[i - 1]!);
-  if (back > 0) return refuse(`The time of this file goes back at sample ${back + 1}.`);
+  if (back > 0) return refuse(say('server.time-file-goes-back-sample', { back: back + 1 }));
   return ok({
     recording: {
       seconds: Float64Array.from(seconds),

@@ -2,6 +2,7 @@ import { PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/recording/sweep';
 import { z } from 'zod';
 import { id, instant } from './ids.ts';
+import { message, saidAtTheTime } from './messages.ts';
 import { plainText } from './text.ts';
 
 export const MOST_CHANNELS = 64;
@@ -26,7 +27,8 @@ const channel = z.strictObject({
 const finding = z.strictObject({
   kind: z.enum(SWEEP_FINDINGS),
   weight: z.enum(['fault', 'note']),
-  sentence: z.string().max(2000),
+  /** A text is what an earlier page sends, which had words of its own. */
+  sentence: z.union([message, z.string().max(2000).transform(saidAtTheTime)]),
   channel: z.int().min(0).max(MOST_CHANNELS),
   fromSeconds: seconds,
   untilSeconds: seconds,

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { newSensor, readSensorFile, sensorFileOf, sensorFileSchema, type Sensor } from './index.ts';
@@ -20,7 +21,7 @@ const sensor = (n: number, over: Partial<Sensor> = {}): Sensor => ({
 const written = (sensors: unknown[], over: object = {}) =>
   JSON.stringify({ format: 'lettura-sensors', version: 1, sensors, ...over });
 const faultsOf = (text: string) => {
-  const read = readSensorFile(text);
+  const read = inWords(readSensorFile(text));
   if (read.ok) throw new Error('was read');
   return read.faults;
 };
@@ -28,7 +29,7 @@ const faultsOf = (text: string) => {
 test('what leaves the library has neither version nor lineage, and is read again as it was', () => {
   const file = sensorFileOf([sensor(1), sensor(2, { version: 7, lineageId: uuid(9) })]);
   expect(file.sensors.every((one) => !('version' in one) && !('lineageId' in one))).toBe(true);
-  expect(readSensorFile(JSON.stringify(file))).toEqual({ ok: true, value: file });
+  expect(inWords(readSensorFile(JSON.stringify(file)))).toEqual({ ok: true, value: file });
 });
 
 test('each fault is told by the number and name of its sensor, and inside it by number again', () => {
@@ -72,7 +73,7 @@ test.each([
   ['a field too many', written(sensorFileOf([sensor(1)]).sensors, { comment: 'x' }), 'faults'],
   ['more than is taken', 'x'.repeat(8 * 1024 * 1024 + 1), 'too-large'],
 ])('%s is refused, with what to do', (_what, text, code) => {
-  const read = readSensorFile(text);
+  const read = inWords(readSensorFile(text));
   expect(read).toMatchObject({ ok: false, problem: { code } });
   expect(!read.ok && read.problem.next.length).toBeGreaterThan(10);
 });
@@ -86,7 +87,7 @@ test('whatever stands in a file, it is read or refused, never thrown', () => {
         fc.json().map((one) => written([JSON.parse(one)])),
       ),
       (text) => {
-        const read = readSensorFile(text);
+        const read = inWords(readSensorFile(text));
         return read.ok || read.problem.message.length > 0;
       },
     ),

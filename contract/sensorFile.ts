@@ -1,3 +1,4 @@
+import { fixed, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { fail, ok, type Problem } from '@lettura/core/measure/problem';
 import { z } from 'zod';
 import { fileSensor, type Sensor } from './sensors.ts';
@@ -45,8 +46,8 @@ export type FileReading =
 
 const refuse = (
   code: 'too-large' | 'not-json' | 'wrong-format' | 'faults',
-  message: string,
-  next: string,
+  message: Message,
+  next: Message,
   faults: FileFault[] = [],
 ): FileReading => ({ ...fail(code, message, next), faults });
 
@@ -58,21 +59,28 @@ export function readSensorFile(text: string): FileReading {
     json = JSON.parse(text);
   } catch (error) {
     const reason = error instanceof Error ? error.message : 'not JSON';
-    return refuse('not-json', `This is not a JSON file: ${reason}`, 'Choose a file exported from here.');
+    return refuse(
+      'not-json',
+      say('server.not-json-file', { reason: verbatim(reason) }),
+      say('server.choose-file-exported-here'),
+    );
   }
   const head = z.looseObject({ format: z.unknown(), version: z.unknown() }).safeParse(json);
   if (!head.success || head.data.format !== SENSOR_FILE_FORMAT) {
     return refuse(
       'wrong-format',
-      `The file does not say "format": "${SENSOR_FILE_FORMAT}".`,
-      'Choose a file of sensors, exported from here or written to the published schema.',
+      say('server.file-does-not-say-format', { format: verbatim(SENSOR_FILE_FORMAT) }),
+      say('server.choose-file-sensors-exported-here'),
     );
   }
   if (head.data.version !== SENSOR_FILE_VERSION) {
     return refuse(
       'wrong-format',
-      `The file has schema version ${JSON.stringify(head.data.version)}; this program reads version ${SENSOR_FILE_VERSION}.`,
-      'Export it again from a program that writes this version.',
+      say('server.file-schema-version-program-reads', {
+        found: verbatim(JSON.stringify(head.data.version) ?? '–'),
+        reads: SENSOR_FILE_VERSION,
+      }),
+      say('server.export-again-program-writes-version'),
     );
   }
   const read = sensorFile.safeParse(json);
@@ -83,8 +91,8 @@ export function readSensorFile(text: string): FileReading {
   }));
   return refuse(
     'faults',
-    `${faults.length} ${faults.length === 1 ? 'thing is' : 'things are'} wrong in this file. Nothing was imported.`,
-    'Correct what is listed and choose the file again.',
+    say('server.wrong-file-nothing-imported', { faults: faults.length }),
+    say('server.correct-listed-choose-file-again'),
     faults,
   );
 }
@@ -92,8 +100,11 @@ export function readSensorFile(text: string): FileReading {
 export function tooLarge(bytes: number): FileReading {
   return refuse(
     'too-large',
-    `The file has ${Math.round(bytes / 1024 / 1024)} MB; ${MOST_FILE_BYTES / 1024 / 1024} MB is the most.`,
-    'Split it into several files.',
+    say('server.file-mb-mb-most', {
+      size: fixed(bytes / 1024 / 1024, 0, 'MB'),
+      most: fixed(MOST_FILE_BYTES / 1024 / 1024, 0, 'MB'),
+    }),
+    say('server.split-into-several-files'),
   );
 }
 

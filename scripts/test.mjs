@@ -13,7 +13,7 @@ const CHECKS = [
   ['Linting', 'lint'],
   ['Types', 'types'],
   ['Import directions', 'imports'],
-  ['Words in the core', 'words'],
+  ['Words and their codes', 'words'],
 ];
 
 await main(async () => {

@@ -7,6 +7,7 @@ import { caseFileOf, jobSheet, lanesOf } from '@lettura/contract';
 import { weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { afterAll, expect, test } from 'vitest';
 import { EXAMPLE_PROFILE } from '../core/judge/checks/exampleCase.ts';
+import { inWords } from '@lettura/words';
 
 const folder = mkdtempSync(join(tmpdir(), 'lettura-weigh-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -84,7 +85,7 @@ test('a job saved to a file is weighed to the same verdict, causes and next read
   expect(status).toBe(0);
   const said = JSON.parse(stdout) as JobWeighing;
   const sheet = jobSheet.parse(JOB);
-  const here = weighJob(caseFileOf(sheet, 'kPa'), lanesOf(sheet.sensor));
+  const here = inWords(weighJob(caseFileOf(sheet), lanesOf(sheet.sensor)));
   expect(said).toEqual(JSON.parse(JSON.stringify(here)));
   expect(said.stage).toBe('reasons');
   expect(said.causes[0]).toMatchObject({ cause: 'wire reference:second', class: 'wire' });

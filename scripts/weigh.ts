@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { caseFileOf, jobSheet, lanesOf, type JobSheet } from '@lettura/contract';
 import { weighJob } from '@lettura/core/judge/weighing';
+import { inWords } from '@lettura/words';
 import { z } from 'zod';
 
 function stop(message: string): never {
@@ -33,4 +34,4 @@ if (path === undefined) stop('Give the file of a job: npm run -s weigh -- job.js
 const sheet = jobIn(path);
 const { sensor, job } = sheet;
 const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
-console.log(JSON.stringify(weighJob(caseFileOf(sheet, 'kPa'), wires), undefined, 2));
+console.log(JSON.stringify(inWords(weighJob(caseFileOf(sheet), wires)), undefined, 2));

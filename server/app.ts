@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { join } from 'node:path';
 import {
   endpoints,
@@ -80,8 +81,8 @@ export function createApp({
   app.use((req, res) =>
     sendProblem(res, {
       code: 'not-found',
-      message: `There is nothing to ${req.method} here.`,
-      next: 'Open the start page, or see /api/openapi.json for what there is.',
+      message: say('server.there-nothing-here', { method: verbatim(req.method) }),
+      next: say('server.open-start-page-see-api'),
     }),
   );
   app.use(errorHandler(log));
@@ -111,8 +112,11 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   api.use((req, res) =>
     sendProblem(res, {
       code: 'not-found',
-      message: `There is no ${req.method} ${req.originalUrl.slice(0, 200)}.`,
-      next: 'See /api/openapi.json for what there is.',
+      message: say('server.there-no', {
+        method: verbatim(req.method),
+        address: verbatim(req.originalUrl.slice(0, 200)),
+      }),
+      next: say('server.see-api-openapi-json-there'),
     }),
   );
   return api;

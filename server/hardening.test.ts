@@ -257,12 +257,12 @@ test('what is not there is a problem outside of the API as well', async () => {
 test('a page of another version is told to reload, and one that names none or ours is answered', async () => {
   const ask = (version?: string) =>
     fetch(`${server.base}/health`, version ? { headers: { 'lettura-api': version } } : {});
-  for (const version of [undefined, '1']) {
+  for (const version of [undefined, '2']) {
     const answer = await ask(version);
     expect(answer.status).toBe(200);
-    expect(answer.headers.get('lettura-api')).toBe('1');
+    expect(answer.headers.get('lettura-api')).toBe('2');
   }
-  const other = await ask('2');
+  const other = await ask('3');
   expect(other.status).toBe(426);
   expect(await other.json()).toMatchObject({ type: 'urn:lettura:problem:other-version' });
 });

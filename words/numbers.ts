@@ -1,4 +1,10 @@
-import { isPressure, MEASURANDS, pressureDecimals, fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
+import {
+  isPressure,
+  MEASURANDS,
+  pressureDecimals,
+  fromKpa,
+  type PressureUnit,
+} from '@lettura/core/measure/quantity';
 import type { Quantity } from '@lettura/core/measure/message';
 import { localeOf, type Reader } from './reader.ts';
 
@@ -11,6 +17,8 @@ const OL_OHMS = 4e7;
 /** So often is more than anybody counts. */
 const MOST_TIMES = 1000;
 const DECIMALS = { '%': 1, '°': 1, 'g/s': 2 } as const;
+/** More are noise of the arithmetic. */
+const MOST_DECIMALS = 6;
 const FINE_STEP_KPA = 0.02;
 
 /** A quantity with its unit, as this reader reads it. */
@@ -18,6 +26,7 @@ export function quantityWords(quantity: Quantity, reader: Reader): string {
   if ('volts' in quantity) return voltsWords(quantity.volts, reader);
   if ('ohms' in quantity) return ohmsWords(quantity.ohms, reader);
   if ('kpa' in quantity) return pressureWords(quantity.kpa, reader.pressureUnit, quantity.as, reader);
+  if ('plain' in quantity) return plainWords(quantity.plain, quantity.unit, reader);
   if ('kpaIn' in quantity)
     return withUnit(String(Number(fromKpa(quantity.kpaIn, quantity.unit).toFixed(3))), quantity.unit);
   if ('times' in quantity) return timesWords(quantity.times, reader);
@@ -37,8 +46,18 @@ export function quantityWords(quantity: Quantity, reader: Reader): string {
   return as === 'with-basis' ? `${shown} ${BASIS[measures]}` : shown;
 }
 
+const plainWords = (value: number, unit: string | undefined, reader: Reader): string => {
+  if (!Number.isFinite(value)) return NO_NUMBER;
+  const number = format('plain', { maximumFractionDigits: MOST_DECIMALS }, reader).format(value);
+  return unit === undefined ? number : withUnit(number, unit);
+};
+
 /** What the same pressure is counted from; written like a unit. */
-const BASIS = { 'absolute-pressure': 'abs', 'gauge-pressure': 'gauge', 'differential-pressure': 'diff' } as const;
+const BASIS = {
+  'absolute-pressure': 'abs',
+  'gauge-pressure': 'gauge',
+  'differential-pressure': 'diff',
+} as const;
 
 function voltsWords(volts: number, reader: Reader): string {
   if (!Number.isFinite(volts)) return NO_NUMBER;
@@ -82,6 +101,8 @@ const format = (key: string, options: Intl.NumberFormatOptions, { language }: Re
   return one;
 };
 const digits = (value: number, decimals: number, reader: Reader): string =>
-  format(`${decimals}`, { minimumFractionDigits: decimals, maximumFractionDigits: decimals }, reader).format(value);
+  format(`${decimals}`, { minimumFractionDigits: decimals, maximumFractionDigits: decimals }, reader).format(
+    value,
+  );
 const threeDigits = (value: number, reader: Reader): string =>
   format('three', { minimumSignificantDigits: 3, maximumSignificantDigits: 3 }, reader).format(value);

@@ -1,6 +1,6 @@
 import { createIntl, createIntlCache, type IntlShape } from '@formatjs/intl';
-import type { Message, MessageList, Quantity, Value } from '@lettura/core/measure/message';
-import { CATALOGUES } from './catalogues.ts';
+import type { Message, MessageList, Value } from '@lettura/core/measure/message';
+import { catalogueOf } from './catalogues.ts';
 import { isBeyondCounting, quantityWords } from './numbers.ts';
 import { localeOf, type Reader } from './reader.ts';
 
@@ -10,8 +10,8 @@ export interface Words {
   say(message: Message): string;
   /** With a capital letter at its beginning: for a heading, a label or a cell of its own. */
   title(message: Message): string;
-  /** A quantity that stands alone. */
-  quantity(quantity: Quantity): string;
+  /** A quantity, a list or anything else that can be said, where it stands alone. */
+  value(value: Value): string;
 }
 
 const kept = new Map<string, Words>();
@@ -30,31 +30,33 @@ function makeWords(reader: Reader): Words {
   const intl = createIntl(
     {
       locale: localeOf(reader.language),
-      messages: CATALOGUES[reader.language],
-      // A code without its message is a bug: the tests meet it, and a reader at least sees the code.
+      messages: catalogueOf(reader.language),
       onError: (error) => {
         throw error;
       },
     },
     cache,
   );
-  const say = (message: Message): string => {
-    const text = worded(message, intl, reader);
-    return /[.?!]$/u.test(text) ? upperFirst(text) : text;
-  };
+  const say = (message: Message): string => worded(message, intl, reader);
   return {
     say,
     title: (message) => upperFirst(say(message)),
-    quantity: (quantity) => quantityWords(quantity, reader),
+    value: (value) => String(valueWords(value, intl, reader)),
   };
 }
 
 function worded({ code, values }: Message, intl: IntlShape<string>, reader: Reader): string {
-  if (!values) return intl.formatMessage({ id: code });
+  // From a newer server, which says what this page has no words for: better its code than nothing.
+  if (!(code in intl.messages)) return code;
+  if (!values) return sentence(code, intl.formatMessage({ id: code }));
   const shown: Record<string, string | number> = {};
   for (const [name, value] of Object.entries(values)) shown[name] = valueWords(value, intl, reader);
-  return intl.formatMessage({ id: code }, shown);
+  return sentence(code, intl.formatMessage({ id: code }, shown));
 }
+
+/** A title begins with a capital letter, and so does what ends like a sentence, whatever value it begins with, alone and within another. */
+const sentence = (code: string, text: string): string =>
+  code.endsWith('.title') || /[.?!]$/u.test(text.trimEnd()) ? upperFirst(text.trimEnd()) : text;
 
 /** Numbers stay numbers, for the plural and the number forms of a message; choices stay what they choose. */
 function valueWords(value: Value, intl: IntlShape<string>, reader: Reader): string | number {
@@ -65,7 +67,10 @@ function valueWords(value: Value, intl: IntlShape<string>, reader: Reader): stri
   if ('list' in value) return listWords(value, intl, reader);
   const words = quantityWords(value, reader);
   if (!('times' in value)) return words;
-  return intl.formatMessage({ id: isBeyondCounting(value.times) ? 'say.over-times' : 'say.times' }, { times: words });
+  return intl.formatMessage(
+    { id: isBeyondCounting(value.times) ? 'say.over-times' : 'say.times' },
+    { times: words },
+  );
 }
 
 function listWords({ list, joined }: MessageList, intl: IntlShape<string>, reader: Reader): string {
@@ -79,8 +84,11 @@ function listWords({ list, joined }: MessageList, intl: IntlShape<string>, reade
       return items.map(upperFirst).join(' ');
     case 'and':
     case 'or':
-      return items.reduce((before, item) =>
-        before === '' ? item : intl.formatMessage({ id: `say.${joined}` }, { before, item }), '');
+      return items.reduce(
+        (before, item) =>
+          before === '' ? item : intl.formatMessage({ id: `say.${joined}` }, { before, item }),
+        '',
+      );
   }
 }
 

@@ -67,10 +67,10 @@ function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate
     .map(({ one }) => one);
 }
 
-const sweepOnRecord = ({ recording, uses }: BenchSweep, { profile, companion, pressureUnit }: CaseFile) => ({
+const sweepOnRecord = ({ recording, uses }: BenchSweep, { profile, companion }: CaseFile) => ({
   name: 'Sweep',
   uses,
-  findings: analyseSweep(recording, { uses, profile, companion, pressureUnit }),
+  findings: analyseSweep(recording, { uses, profile, companion }),
 });
 
 const weighers = new Map<string, Weigher>();

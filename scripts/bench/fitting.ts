@@ -20,7 +20,7 @@ export function fitRatios(): FitRatio[] {
   return (['line', 'polynomial', 'hot-element'] as const).map((form) => {
     const time = best(() => {
       const fit = transferFromPoints(points, { form, degree: 3, ratiometric: false, referenceVolts: 5 });
-      if (!fit.ok) throw new Error(fit.problem.message);
+      if (!fit.ok) throw new Error(fit.problem.code);
     });
     return { form, milliseconds: time, ratio: time / bare };
   });

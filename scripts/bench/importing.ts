@@ -65,7 +65,7 @@ function pandasSeconds(path: string): number | undefined {
   return seconds;
 }
 
-const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'], pressureUnit: 'kPa' };
+const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'] };
 
 function fileOf(): Uint8Array {
   const lines = ['Time [s],Signal [V],Reference [V],Live [kPa]'];
@@ -93,7 +93,7 @@ function layoutIn(bytes: Uint8Array) {
     first.map((line) => line.split(',')),
     ',',
   );
-  if (!layout.ok) throw new Error(layout.problem.message);
+  if (!layout.ok) throw new Error(layout.problem.code);
   return layout.value;
 }
 

@@ -22,6 +22,5 @@ export function openedCase(one: SimulatedMachine, codes: readonly string[]): Cas
     displacementLitres: litres,
     meter: COMMON_METER,
     gauge: COMMON_VACUUM_GAUGE,
-    pressureUnit: 'kPa',
   };
 }

@@ -1,18 +1,10 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import type { Reading } from '@lettura/contract';
-import { pino } from 'pino';
-import pg from 'pg';
 import { v7 } from 'uuid';
 import { expect, test } from 'vitest';
 import { fromRow } from '../readings/readingRow.ts';
-import { connect } from './connect.ts';
+import { oldDatabase } from './oldDatabase.ts';
 import { readingTable } from './schema.ts';
 
-const folder = new URL('./migrations/', import.meta.url);
-const TAGS = readdirSync(folder)
-  .filter((name) => name.endsWith('.sql'))
-  .map((name) => name.slice(0, -'.sql'.length))
-  .sort();
 const STATE = { engine_state: 'koeo', plug_state: 'connected' };
 const state = { engine: 'koeo', plug: 'connected' };
 const pump = { kind: 'pump', kpaAboveAmbient: -20 };
@@ -90,45 +82,7 @@ test.each([
   ['0007_starting', '0006'],
   ['0010_revisions', '0006'],
 ])('a database of %s keeps every line of its record as it was', async (version, newest) => {
-  const clusterUrl = process.env.TEST_CLUSTER_URL ?? '';
-  const name = `old_${v7().replaceAll('-', '')}`;
-  const admin = new pg.Client({ connectionString: clusterUrl });
-  await admin.connect();
-  await admin.query(`create database ${name}`);
-  await admin.end();
-  const { db, pool } = connect(clusterUrl.replace(/\/[^/]*$/u, `/${name}`), pino({ level: 'silent' }));
-  const migrate = async (tag: string) => {
-    for (const statement of readFileSync(new URL(`${tag}.sql`, folder), 'utf8').split(
-      '--> statement-breakpoint',
-    ))
-      await pool.query(statement);
-  };
-  const at = TAGS.indexOf(version);
-  for (const tag of TAGS.slice(0, at + 1)) await migrate(tag);
-
-  const jobId = v7();
-  const insert = (table: string, row: Record<string, unknown>) => {
-    const names = Object.keys(row);
-    const values = Object.values(row);
-    return pool.query(
-      `insert into ${table} (${names.join()}) values (${names.map((_, i) => `$${i + 1}`).join()})`,
-      values,
-    );
-  };
-  const [vehicleId, sensorId] = [v7(), v7()];
-  await insert('vehicle', { id: vehicleId, name: 'Tolland 95 tractor' });
-  const lineage =
-    at >= TAGS.indexOf('0002_measuring') ? { family: 'other', lineage_id: sensorId, version: 1 } : {};
-  await insert('sensor', { id: sensorId, name: 'Old', source: 'workshop', profile: {}, ...lineage });
-  await insert('job', {
-    id: jobId,
-    vehicle_id: vehicleId,
-    sensor_id: sensorId,
-    complaint: 'stalls',
-    codes: [],
-    history: '',
-    opened_at: new Date(),
-  });
+  const { db, pool, jobId, insert, bringUpToDate } = await oldDatabase(version);
   const lines = LINES.filter(([since]) => since <= newest).map(([, columns, reading]) => ({
     id: v7(),
     columns,
@@ -148,7 +102,7 @@ test.each([
     supersedes: first!.id,
   });
 
-  for (const tag of TAGS.slice(at + 1)) await migrate(tag);
+  await bringUpToDate();
 
   const read = new Map(
     (await db.select().from(readingTable)).map((row) => [row.id, { row, reading: fromRow(row) }]),

@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { isDeepStrictEqual } from 'node:util';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import type { Recorded } from '../http/serve.ts';
@@ -18,8 +19,8 @@ export async function recordOnce<T extends { id: string }>(
     ? ok({ record: found, created: false })
     : fail(
         'id-conflict',
-        `The id ${given.id} belongs to a different record.`,
-        'Send it again under a new id.',
+        say('server.id-belongs-different-record', { id: verbatim(given.id) }),
+        say('server.send-again-under-new-id'),
       );
 }
 

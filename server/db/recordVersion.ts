@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import type { Recorded } from '../http/serve.ts';
 import { recordOnce } from './recordOnce.ts';
@@ -46,12 +47,12 @@ async function placeOf<T extends Version>(
   const replaced = await find(replaces);
   return replaced
     ? ok({ lineageId: replaced.lineageId, version: replaced.version + 1 })
-    : fail('unknown-reference', 'What this replaces is not known.', 'Open it again from the list.');
+    : fail('unknown-reference', say('server.replaces-not-known'), say('server.open-again-list'));
 }
 
 const changedElsewhere = () =>
   fail(
     'changed-elsewhere',
-    'Somebody saved a newer version meanwhile.',
-    'Open the newest version, look at it, and make your change there.',
+    say('server.somebody-saved-newer-version-meanwhile'),
+    say('server.open-newest-version-look-make'),
   );

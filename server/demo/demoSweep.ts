@@ -31,7 +31,7 @@ export function demoSweep(
     durationSeconds: seconds.at(-1) ?? 0,
     marks: [],
     note: '',
-    findings: analyseSweep(recording, { profile, companion, uses, pressureUnit: 'kPa' }),
+    findings: analyseSweep(recording, { profile, companion, uses }),
     data: deflateRawSync(Buffer.concat(columns.map((column) => Buffer.from(column.buffer)))).toString(
       'base64',
     ),

@@ -35,7 +35,7 @@ test('a verdict on record in the demo is what its readings prove, with nothing l
   expect(decided.length).toBe(DEMO_JOBS.filter(({ verdict }) => verdict).length);
   for (const sheet of decided) {
     const wires = lanesOf({ ...sheet.sensor, pins: sheet.job.pins ?? sheet.sensor.pins });
-    const { verdict } = weighJob(caseFileOf(sheet, 'kPa'), wires);
+    const { verdict } = weighJob(caseFileOf(sheet), wires);
     expect(verdict).toMatchObject({ decided: true, cause: sheet.verdicts.at(-1)!.cause });
   }
 });

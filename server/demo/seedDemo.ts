@@ -1,3 +1,5 @@
+import { ENGLISH, wordsFor } from '@lettura/words';
+import type { Problem } from '@lettura/core/measure/problem';
 import { newReading, type NewReading } from '@lettura/contract';
 import { toKpa } from '@lettura/core/measure/quantity';
 import type { MachineState } from '@lettura/core/machine/places';
@@ -111,6 +113,6 @@ function readingsOf({ ambient, readings }: DemoJob): Unstamped<NewReading>[] {
 }
 
 /** Demo data that the rules refuse is a mistake in the demo. */
-function must(result: { ok: true } | { ok: false; problem: { message: string } }): void {
-  if (!result.ok) throw new Error(result.problem.message);
+function must(result: { ok: true } | { ok: false; problem: Problem }): void {
+  if (!result.ok) throw new Error(wordsFor(ENGLISH).say(result.problem.message));
 }

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { API_VERSION, API_VERSION_HEADER } from '@lettura/contract';
 import type { RequestHandler } from 'express';
 import { sendProblem } from './problem.ts';
@@ -9,7 +10,7 @@ export const apiVersion: RequestHandler = (req, res, next) => {
   if (asked === undefined || asked === String(API_VERSION)) return next();
   sendProblem(res, {
     code: 'other-version',
-    message: `This page is of another version than the server, which speaks version ${API_VERSION}.`,
-    next: 'Reload the page. What you entered is kept, and sent then.',
+    message: say('server.page-another-version-than-server', { speaks: Number(API_VERSION) }),
+    next: say('server.reload-page-you-entered-kept'),
   });
 };

@@ -1,3 +1,4 @@
+import { fixed, say, verbatim } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
@@ -12,13 +13,13 @@ const BUSY = /^(55P03|57014|40P01)$/u;
 const REFUSED: Record<string, Problem<ProblemCode>> = {
   LT410: {
     code: 'job-deleted',
-    message: 'This job was deleted.',
-    next: 'Restore the job from the list; your entry is kept until then.',
+    message: say('server.job-deleted'),
+    next: say('server.restore-job-list-your-entry'),
   },
   LT409: {
     code: 'corrected-elsewhere',
-    message: 'This reading was corrected or taken back elsewhere meanwhile.',
-    next: 'Look at the newer line; if yours is right all the same, enter it as a new reading.',
+    message: say('server.reading-corrected-taken-back-elsewhere'),
+    next: say('server.look-newer-line-if-yours'),
   },
 };
 const MOST_ERRORS = 20;
@@ -37,11 +38,15 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
         .map(({ path, message }) => ({ path: shortened(path.join('.')), message: shortened(message) }));
       const first = errors[0];
       const message = first
-        ? `${first.path ? `${first.path}: ` : ''}${first.message}`
-        : 'The request is malformed.';
+        ? say('server.at', {
+            path: verbatim(first.path),
+            isNamed: first.path !== '',
+            what: verbatim(first.message),
+          })
+        : say('server.malformed');
       return sendProblem(
         res,
-        { code: 'invalid-request', message, next: 'Correct what is named and send it again.' },
+        { code: 'invalid-request', message, next: say('server.correct-named-send-again') },
         errors,
       );
     }
@@ -54,8 +59,11 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     log.error({ requestId, path: req.path, ...told(error) }, 'unexpected');
     return sendProblem(res, {
       code: 'server-fault',
-      message: 'Something failed on the server.',
-      next: `Try again; if it happens again, tell whoever runs the server what you did${requestId && `, and this number: ${requestId}`}.`,
+      message: say('server.something-failed-server'),
+      next: say('server.try-again-if-happens-again', {
+        number: verbatim(requestId),
+        isNumbered: requestId !== '',
+      }),
     });
   };
 }
@@ -71,8 +79,8 @@ function ofRequest(error: unknown): Problem<ProblemCode> | undefined {
   if (type === 'entity.too.large')
     return {
       code: 'body-too-large',
-      message: `The request is over ${Math.round((limit ?? 0) / 1024)} kB.`,
-      next: 'Shorten the text and send it again.',
+      message: say('server.request-over-kb', { limit: fixed((limit ?? 0) / 1024, 0, 'kB') }),
+      next: say('server.shorten-text-send-again'),
     };
   // A body that says it is compressed and is not: zlib's own codes, and brotli's.
   const broken = /^(Z_|ERR_|ERR__ERROR)/u.test(String(code)) && statusCode === 400;
@@ -84,27 +92,35 @@ function ofRequest(error: unknown): Problem<ProblemCode> | undefined {
   )
     return {
       code: 'malformed-json',
-      message: 'The body could not be read as JSON.',
-      next: 'Send a JSON object in UTF-8.',
+      message: say('server.body-could-not-read-json'),
+      next: say('server.send-json-object-utf-8'),
     };
   if (type === 'request.aborted' || type === 'request.size.invalid')
-    return { code: 'bad-request', message: 'The request broke off.', next: 'Send it again.' };
+    return { code: 'bad-request', message: say('server.request-broke-off'), next: say('server.send-again') };
   if (error instanceof URIError || statusCode === 404)
-    return { code: 'not-found', message: 'There is nothing at this address.', next: 'Check the address.' };
+    return {
+      code: 'not-found',
+      message: say('server.there-nothing-address'),
+      next: say('server.check-address'),
+    };
   if (statusCode === 416)
     return {
       code: 'range-not-satisfiable',
-      message: 'The file has no such part.',
-      next: 'Ask for all of it.',
+      message: say('server.file-no-such-part'),
+      next: say('server.ask-all'),
     };
   if (statusCode === 412)
     return {
       code: 'precondition-failed',
-      message: 'The file is not what the request expects.',
-      next: 'Ask for it again without conditions.',
+      message: say('server.file-not-request-expects'),
+      next: say('server.ask-again-without-conditions'),
     };
   if (statusCode !== undefined && statusCode >= 400 && statusCode < 500)
-    return { code: 'bad-request', message: 'The request cannot be answered.', next: 'Check what is sent.' };
+    return {
+      code: 'bad-request',
+      message: say('server.request-cannot-answered'),
+      next: say('server.check-sent'),
+    };
   return undefined;
 }
 
@@ -115,21 +131,21 @@ function ofDatabase(error: unknown): Problem<ProblemCode> | undefined {
   if (codes.some((code) => BUSY.test(code)) || /query read timeout/iu.test(messageOf(error)))
     return {
       code: 'database-busy',
-      message: 'The database is busy with something else.',
-      next: 'Nothing is lost: what you entered is sent again by itself.',
+      message: say('server.database-busy-something-else'),
+      next: say('server.nothing-lost-you-entered-sent'),
     };
   // Class 22: a value that the check let through and the database cannot hold.
   if (codes.some((code) => code.startsWith('22')))
     return {
       code: 'invalid-request',
-      message: 'A value in the request cannot be kept.',
-      next: 'Check dates and numbers, and send it again.',
+      message: say('server.value-request-cannot-kept'),
+      next: say('server.check-dates-numbers-send-again'),
     };
   return isAway(error)
     ? {
         code: 'database-away',
-        message: 'The database does not answer.',
-        next: 'Nothing is lost: what you entered is sent again by itself.',
+        message: say('server.database-does-not-answer'),
+        next: say('server.nothing-lost-you-entered-sent'),
       }
     : undefined;
 }

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import type { RequestHandler } from 'express';
 import { sendProblem } from './problem.ts';
 
@@ -21,8 +22,8 @@ export function guardRequests(allowedHosts: readonly string[]): RequestHandler {
     if (!isOurs(host)) {
       return sendProblem(res, {
         code: 'foreign-host',
-        message: 'This server is not called by that name.',
-        next: 'Open it by the address that it printed, or name the host in LETTURA_HOSTS.',
+        message: say('server.server-not-called-name'),
+        next: say('server.open-address-printed-name-host'),
       });
     }
     if (READS.includes(req.method)) return next();
@@ -33,8 +34,8 @@ export function guardRequests(allowedHosts: readonly string[]): RequestHandler {
     if (!fromElsewhere) return next();
     sendProblem(res, {
       code: 'foreign-origin',
-      message: 'A page from elsewhere asked for this to be written.',
-      next: 'Write from this application’s own pages.',
+      message: say('server.page-elsewhere-asked-written'),
+      next: say('server.write-applications-own-pages'),
     });
   };
 }

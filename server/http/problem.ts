@@ -1,5 +1,6 @@
 import { problemType, type ProblemDetails } from '@lettura/contract';
 import type { Problem } from '@lettura/core/measure/problem';
+import { ENGLISH, wordsFor } from '@lettura/words';
 import type { Response } from 'express';
 
 const STATUS = {
@@ -33,13 +34,15 @@ export function sendProblem(
   { code, message, next }: Problem<ProblemCode>,
   errors?: ProblemDetails['errors'],
 ): void {
+  // One language so far: whoever asks may say which, once there are more.
+  const words = wordsFor(ENGLISH);
   const [status, title] = STATUS[code];
   const body: ProblemDetails = {
     type: problemType(code),
     title,
     status,
-    detail: message,
-    next,
+    detail: words.say(message),
+    next: words.say(next),
     ...(errors ? { errors } : {}),
   };
   res.status(status).type('application/problem+json').send(JSON.stringify(body));

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 
 /** Whether address and body name one and the same: what is sent to one job is never written onto another. */
@@ -10,6 +11,6 @@ export const sameInBody = (
     ? ok(undefined)
     : fail(
         'unknown-reference',
-        `The address and the body name different ${what}s.`,
-        `Send it to the ${what} it belongs to.`,
+        say('server.address-body-name-different-s', { what }),
+        say('server.send-belongs', { what }),
       );

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 
 /** A file of two thousand sensors has some hundred thousand values. */
@@ -16,8 +17,8 @@ export function storable(body: unknown): Result<true, 'invalid-request' | 'body-
     if (depth > DEEPEST)
       return fail(
         'invalid-request',
-        'The request is nested too deep.',
-        'Send what the description asks for.',
+        say('server.request-nested-too-deep'),
+        say('server.send-description-asks'),
       );
     const below: unknown[] = [];
     for (const value of level) {
@@ -25,14 +26,14 @@ export function storable(body: unknown): Result<true, 'invalid-request' | 'body-
         if (value.includes('\u0000') || !value.isWellFormed())
           return fail(
             'invalid-request',
-            'A text contains characters that cannot be kept (a zero byte, or half of a character).',
-            'Type the text again in plain words.',
+            say('server.text-contains-characters-cannot-kept'),
+            say('server.type-text-again-plain-words'),
           );
       } else if (typeof value === 'object' && value !== null) {
         const inside = Array.isArray(value) ? (value as unknown[]) : Object.values(value);
         values += inside.length;
         if (inside.length > MOST_IN_ONE_LIST || values > MOST_VALUES)
-          return fail('body-too-large', 'The request has too many values.', 'Send fewer at a time.');
+          return fail('body-too-large', say('server.request-too-many-values'), say('server.send-fewer-time'));
         for (const one of inside) below.push(one);
         if (!Array.isArray(value)) below.push(...Object.keys(value));
       }

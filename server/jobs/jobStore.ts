@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { instrumentsNamed, type Job, type JobSheet, type JobSummary, type NewJob } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { and, count, desc, eq, ne, sql } from 'drizzle-orm';
@@ -93,7 +94,11 @@ export const jobStore = (db: Database) => {
       { author }: Actor,
     ): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
       if (!(await this.partsExist(given))) {
-        return fail('unknown-reference', 'The vehicle or the sensor is not known.', 'Choose both again.');
+        return fail(
+          'unknown-reference',
+          say('server.vehicle-sensor-not-known'),
+          say('server.choose-both-again'),
+        );
       }
       return recordOnce<Job>(
         given as Job,
@@ -150,8 +155,8 @@ export const jobStore = (db: Database) => {
         ? ok(toJob(row))
         : fail(
             'job-changed',
-            'Somebody changed this job meanwhile.',
-            'Look at what is on record now, and save yours or take theirs.',
+            say('server.somebody-changed-job-meanwhile'),
+            say('server.look-record-now-save-yours'),
           );
     },
 

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
@@ -7,7 +8,7 @@ export type JobFault = 'not-found' | 'job-deleted';
 export type JobRow = typeof jobTable.$inferSelect;
 
 export const noSuchJob = () =>
-  fail('not-found', 'There is no such job.', 'Go back to the list of jobs and open it from there.');
+  fail('not-found', say('server.there-no-such-job'), say('server.go-back-list-jobs-open'));
 
 export type OpenJob = (jobId: string) => Promise<Result<JobRow, JobFault>>;
 
@@ -24,11 +25,7 @@ export function openJobIn(db: Database): OpenJob {
 function judge(row: JobRow | undefined): Result<JobRow, JobFault> {
   if (!row) return noSuchJob();
   if (row.deletedAt) {
-    return fail(
-      'job-deleted',
-      'This job was deleted.',
-      'Restore the job from the list; your entry is kept until then.',
-    );
+    return fail('job-deleted', say('server.job-deleted'), say('server.restore-job-list-your-entry'));
   }
   return ok(row);
 }

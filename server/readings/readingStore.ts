@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { instrumentsNamed, type NewReading, type Reading } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/measure/problem';
 import { spotOf } from '@lettura/core/machine/places';
@@ -38,25 +39,25 @@ export const readingStore = (db: Database) => {
       if (given.supersedes && corrected?.jobId !== given.jobId) {
         return fail(
           'unknown-reference',
-          'The reading to be replaced is not on this job.',
-          'Reload the job and correct the reading there.',
+          say('server.reading-replaced-not-job'),
+          say('server.reload-job-correct-reading-there'),
         );
       }
       if (corrected && !mayReplace(given, corrected)) {
         return fail(
           'wrong-correction',
           corrected.kind === 'withdrawal'
-            ? 'What takes a reading back cannot itself be taken back or corrected.'
-            : 'A correction is of the same kind and at the same place as what it corrects.',
-          'Take the old reading back, and enter the new one by itself.',
+            ? say('server.takes-reading-back-cannot-itself')
+            : say('server.correction-same-kind-same-place'),
+          say('server.take-old-reading-back-enter'),
         );
       }
       const named = instrumentsNamed(given);
       if ((await instruments.ofIds(named)).length < new Set(named).size) {
         return fail(
           'unknown-reference',
-          'The instrument of this reading is not known.',
-          'Choose the instrument again, or none.',
+          say('server.instrument-reading-not-known'),
+          say('server.choose-instrument-again-none'),
         );
       }
       return recordOnce(

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { Readable } from 'node:stream';
 import { createInflateRaw } from 'node:zlib';
 import type { NewRecording, RecordingInfo, RecordingRevision, RecordingWithNumbers } from '@lettura/contract';
@@ -50,7 +51,7 @@ function asRevised(row: Row, { channels, findings, revisedAt, withdrawn }: LastR
 }
 
 const noSuchRecording = () =>
-  fail('not-found', 'There is no such recording.', 'Go back to the sweeps and open it from there.');
+  fail('not-found', say('server.there-no-such-recording'), say('server.go-back-sweeps-open-there'));
 
 export const recordingStore = (db: Database) => {
   const openJob = openJobIn(db);
@@ -106,8 +107,11 @@ export const recordingStore = (db: Database) => {
       if (given.channels.length !== kept.channels.length)
         return fail(
           'damaged-recording',
-          `The recording has ${kept.channels.length} channels, and ${given.channels.length} were described.`,
-          'Load the recording again, and describe each of its channels.',
+          say('server.recording-channels-were-described', {
+            has: kept.channels.length,
+            described: given.channels.length,
+          }),
+          say('server.load-recording-again-describe-each'),
         );
       return recordOnce<RecordingRevision>(
         given,
@@ -140,8 +144,8 @@ export const recordingStore = (db: Database) => {
       if (!(await holds(deflated, promised)))
         return fail(
           'damaged-recording',
-          'The numbers of this recording are not what its header says.',
-          'Import the file again.',
+          say('server.numbers-recording-not-header-says'),
+          say('server.import-file-again'),
         );
       return recordOnce<RecordingInfo>(
         info,

@@ -28,7 +28,7 @@ const recording = (over: object = {}) => ({
     {
       kind: 'dropout',
       weight: 'fault',
-      sentence: 'Track 1 drops out.',
+      sentence: { code: 'sweep.drops-out', values: { name: { code: 'sweep.track', values: { number: 1 } } } },
       channel: 0,
       fromSeconds: 0.01,
       untilSeconds: 0.02,
@@ -50,6 +50,19 @@ test('a recording is kept once, stands on its job and in the list, and comes bac
   expect((await server.call('GET', `/jobs/${jobId}`)).body.recordings).toEqual([info]);
   expect((await server.call('GET', '/recordings')).body).toEqual([info]);
   expect((await server.call('GET', `/recordings/${given.id}`)).body).toEqual({ ...info, data });
+});
+
+test('what an earlier page says in words of its own is kept word for word', async () => {
+  const given = recording();
+  const [finding] = given.findings;
+  const old = { ...given, findings: [{ ...finding, sentence: 'Track 1 drops out.' }] };
+  expect((await send(old)).status).toBe(201);
+  expect((await server.call('GET', `/recordings/${given.id}`)).body.findings).toEqual([
+    {
+      ...finding,
+      sentence: { code: 'say.at-the-time', values: { text: { verbatim: 'Track 1 drops out.' } } },
+    },
+  ]);
 });
 
 test('numbers that are not what the header says are refused, and so is a bomb of zeros', async () => {

@@ -66,7 +66,7 @@ test('a changed sensor is a new version: the list has the new one, a job keeps t
 test('everything exported can be read again, and imported twice adds nothing', async () => {
   const sensors = await list();
   const read = readSensorFile(JSON.stringify(sensorFileOf(sensors)));
-  if (!read.ok) throw new Error(read.problem.message);
+  if (!read.ok) throw new Error(read.problem.code);
   expect(await server.call('POST', '/sensors/import', read.value)).toMatchObject({
     status: 200,
     body: { added: 0, known: sensors.length },

@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import type { NewSensor, Sensor, SensorFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
@@ -43,7 +44,11 @@ export const sensorStore = (db: Database) => {
     async versions(id: string): Promise<Result<Sensor[], 'not-found'>> {
       const one = await find(id);
       if (!one)
-        return fail('not-found', 'There is no such sensor.', 'Go back to the library and choose one.');
+        return fail(
+          'not-found',
+          say('server.there-no-such-sensor'),
+          say('server.go-back-library-choose-one'),
+        );
       const rows = await db
         .select(sensorColumns)
         .from(sensorTable)
@@ -85,8 +90,11 @@ export const sensorStore = (db: Database) => {
         if (taken >= 0) {
           return fail(
             'id-conflict',
-            `Sensor ${taken + 1}, “${sensors[taken]?.name}”, has the id of a different sensor in this library.`,
-            'Give it a new id in the file, or change the one in the library instead. Nothing was imported.',
+            say('server.sensor-id-different-sensor-library', {
+              number: taken + 1,
+              name: verbatim(sensors[taken]?.name ?? ''),
+            }),
+            say('server.give-new-id-file-change'),
           );
         }
         const fresh = sensors.filter(({ id }) => !byId.has(id));

@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { caseFileOf, lanesOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/measure/problem';
 import { missingProof } from '@lettura/core/judge/weighing';
@@ -32,9 +33,9 @@ export const verdictStore = (db: Database) => {
         if (!sheet.ok) return sheet;
         const { sensor, job } = sheet.value;
         const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
-        const missing = missingProof(given.cause, caseFileOf(sheet.value, 'kPa'), wires);
+        const missing = missingProof(given.cause, caseFileOf(sheet.value), wires);
         if (missing !== undefined) {
-          const next = 'Take the next reading, or record the job as not proven yet.';
+          const next = say('server.take-next-reading-or-record');
           return fail('gate-not-met', missing, next);
         }
       }

@@ -8,6 +8,7 @@ import { selectTheme } from './preferences.ts';
 import { ScreenBoundary } from './ScreenBoundary.tsx';
 import { screen } from './screen.tsx';
 import { themeNamed } from './theme.ts';
+import { say } from '@lettura/core/measure/message';
 
 const JobsPage = screen(() => import('../features/jobs/JobsPage.tsx'));
 const NewJobPage = screen(() => import('../features/jobs/NewJobPage.tsx'));
@@ -57,7 +58,7 @@ export function App() {
                 <Route
                   path="*"
                   element={
-                    <Trouble message="There is no such page." next="The address may be mistyped.">
+                    <Trouble message={say('app.no-such-page')} next={say('app.address-mistyped')}>
                       <Link to="/">All jobs</Link>
                     </Trouble>
                   }

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { Component, type ErrorInfo, type ReactNode } from 'react';
 import { forgetFailedScreens } from './screen.tsx';
 import { Trouble } from '../ui/Centred.tsx';
+import { say } from '@lettura/core/measure/message';
 
 interface State {
   error: unknown;
@@ -35,14 +36,8 @@ export class ScreenBoundary extends Component<{ children: () => ReactNode }, Sta
     const missing = isMissingPart(error);
     return (
       <Trouble
-        message={
-          missing ? 'This screen could not be loaded.' : 'This screen has stopped: a mistake of the program.'
-        }
-        next={
-          missing
-            ? 'The server does not answer, or a newer version has come. It is tried again by itself; what you entered is kept.'
-            : 'What you entered is kept. Try again; if it happens again, tell whoever runs the server what you did.'
-        }
+        message={missing ? say('app.screen-not-loaded') : say('app.screen-stopped')}
+        next={missing ? say('app.screen-tried-again') : say('app.screen-try-again')}
       >
         <Button variant="contained" onClick={() => void this.#again()}>
           Try again

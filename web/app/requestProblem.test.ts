@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { requestProblem } from './requestProblem.ts';
+import { inWords } from '@lettura/words';
 
 test('a problem document is told as it was sent, and a refusal is final', () => {
   const data = JSON.stringify({
@@ -9,7 +10,7 @@ test('a problem document is told as it was sent, and a refusal is final', () => 
     detail: 'This job was deleted.',
     next: 'Restore it.',
   });
-  expect(requestProblem({ status: 'PARSING_ERROR', data })).toEqual({
+  expect(inWords(requestProblem({ status: 'PARSING_ERROR', data }))).toEqual({
     code: 'job-deleted',
     message: 'This job was deleted.',
     next: 'Restore it.',

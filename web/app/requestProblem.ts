@@ -1,3 +1,4 @@
+import { plain, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { problemDetails } from '@lettura/contract';
 import type { Problem } from '@lettura/core/measure/problem';
 
@@ -16,23 +17,26 @@ export function requestProblem(error: unknown): RequestProblem {
     const { type, detail, next, status: code } = parsed.data;
     // What an older page sends is kept until it is reloaded, and then sent as the newer one would.
     const passing = code >= 500 || code === UPGRADE_REQUIRED;
-    return { code: type.split(':').at(-1) ?? type, message: detail, next, passing };
+    return { code: type.split(':').at(-1) ?? type, message: asItIs(detail), next: asItIs(next), passing };
   }
   if (typeof status === 'number' && status < 500) {
     return {
       code: 'refused',
-      message: `The server refused this (${status}).`,
-      next: 'Reload the page and try again.',
+      message: say('app.server-refused', { status: plain(status) }),
+      next: say('app.reload-page-try-again'),
       passing: false,
     };
   }
   return {
     code: 'server-away',
-    message: 'The server does not answer.',
-    next: 'Check the network. What you entered is kept here.',
+    message: say('app.server-does-not-answer'),
+    next: say('app.check-network-you-entered-kept'),
     passing: true,
   };
 }
+
+/** Worded by the server already, which knows what it refused. */
+const asItIs = (text: string): Message => say('say.as-it-is', { text: verbatim(text) });
 
 /** Problem details come as text: their media type is not plain JSON. */
 function asJson(data: unknown): unknown {

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
+import { Said } from './Said.tsx';
+import { type Message } from '@lettura/core/measure/message';
 
 /** While something loads, and where it did not. */
 export function Loading({ what }: { what: string }) {
@@ -17,14 +19,18 @@ export function Trouble({
   next,
   children,
 }: {
-  message: string;
-  next: string;
+  message: Message;
+  next: Message;
   children?: React.ReactNode;
 }) {
   return (
     <Box role="alert" sx={{ p: 6, textAlign: 'center' }}>
-      <Typography variant="h2">{message}</Typography>
-      <Typography sx={{ mb: 2 }}>{next}</Typography>
+      <Typography variant="h2">
+        <Said message={message} />
+      </Typography>
+      <Typography sx={{ mb: 2 }}>
+        <Said message={next} />
+      </Typography>
       {children}
     </Box>
   );

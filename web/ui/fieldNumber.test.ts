@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { fieldNumber } from './fieldNumber.ts';
+import { inWords } from '@lettura/words';
 
 const limits = { lowest: -430, highest: 6000, unit: 'm' };
 
@@ -23,5 +24,5 @@ test.each([
 ])('“%s” is refused as %s, with the range', (text, code) => {
   const result = fieldNumber(text, limits);
   expect(result).toMatchObject({ ok: false, problem: { code } });
-  expect(!result.ok && result.problem.next).toContain('-430 to 6000 m');
+  expect(!result.ok && inWords(result.problem.next)).toContain('-430 to 6000 m');
 });

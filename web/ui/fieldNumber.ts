@@ -1,3 +1,4 @@
+import { plain, say, verbatim } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { oneNumber } from '@lettura/core/measure/quantity';
 
@@ -15,11 +16,16 @@ export function fieldNumber(
   { lowest, highest, unit }: Limits,
 ): Result<number, 'not-a-number' | 'two-readings' | 'out-of-range'> {
   const trimmed = text.trim();
-  const range = `Enter a number from ${lowest} to ${highest}${unit && ` ${unit}`}.`;
+  const range = say('app.enter-number', {
+    lowest: plain(lowest),
+    highest: plain(highest),
+    unit: verbatim(unit),
+    hasUnit: unit !== '',
+  });
   if (!NUMBER.test(trimmed)) {
     return fail(
       'not-a-number',
-      trimmed === '' ? 'There is no value yet.' : `“${trimmed}” is not a number.`,
+      trimmed === '' ? say('app.there-no-value-yet') : say('app.not-number', { text: verbatim(trimmed) }),
       range,
     );
   }
@@ -29,6 +35,6 @@ export function fieldNumber(
   if (!size.ok) return size;
   const value = signOf(size.value);
   if (value < lowest || value > highest)
-    return fail('out-of-range', `${trimmed} is outside the range.`, range);
+    return fail('out-of-range', say('app.outside-range', { text: verbatim(trimmed) }), range);
   return ok(value);
 }

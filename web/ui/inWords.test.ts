@@ -39,9 +39,14 @@ test.each([
   ['volts', 2.24, 2.37, '2.24 to 2.37 V'],
   ['volts', 0, 0.05, '0 to 50 mV'],
 ] as const)('%s from %d to %d is expected as “%s”', (of, lowest, highest, words) =>
-  expect(expectationInWords({ of, lowest, highest, reason: '' }, { kind: 'scan' }, units, ambient)).toBe(
-    words,
-  ),
+  expect(
+    expectationInWords(
+      { of, lowest, highest, reason: { code: 'families.no-air-moves' } },
+      { kind: 'scan' },
+      units,
+      ambient,
+    ),
+  ).toBe(words),
 );
 
 test('a pressure above ambient says so instead of showing a negative vacuum', () => {

@@ -1,11 +1,11 @@
 import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import {
-  driveWords,
-  harnessWords,
-  pairWords,
-  PLUG_WORDS,
-  pointWords,
-  TAP_WORDS,
+  driveSaid,
+  harnessSaid,
+  pairSaid,
+  plugSaid,
+  pointSaid,
+  tapSaid,
   type MachineState,
   type Spot,
   type Target,
@@ -25,13 +25,12 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
-import { voltsInWords } from '@lettura/core/judge/checks';
-import { causeTitle, type CauseClass } from '@lettura/core/judge/weighing';
-import { ohmsInWords } from '@lettura/core/measure/quantity';
-import { upperFirst } from '@lettura/core/judge/wording';
+import { titleOf, type CauseClass } from '@lettura/core/judge/weighing';
 import type { Units } from './units.ts';
+import { voltsInWords, ohmsInWords } from './numbersInWords.ts';
+import { said, valueSaid, upperFirst } from './words.ts';
 
-export { upperFirst };
+export { upperFirst } from './words.ts';
 
 /** A gauge that counts vacuum is read in one unit, everything else in the other: as asked, as shown, as expected. */
 export const gaugeUnit = (basis: PressureBasis, units: Units): PressureUnit =>
@@ -55,7 +54,7 @@ export function valueInWords(reading: Reading, units: Units): string {
         : formatWithBasis(reading.value, reading.measures, units.absolute);
     case 'observation': {
       const { yes, no } = observationOf(reading.observation);
-      return reading.holds ? yes : no;
+      return said(reading.holds ? yes : no);
     }
     case 'ambient':
       return ambientSourceInWords(reading.ambient, units);
@@ -69,16 +68,16 @@ export function placeInWords(
 ): string {
   switch (reading.kind) {
     case 'wire':
-      return upperFirst(pointWords(reading));
+      return upperFirst(said(pointSaid(reading)));
     case 'between':
     case 'ohms':
-      return upperFirst(pairWords(reading.from, reading.to));
+      return upperFirst(said(pairSaid(reading.from, reading.to)));
     case 'gauge':
-      return `Gauge ${TAP_WORDS[reading.tap]}`;
+      return `Gauge ${said(tapSaid(reading.tap))}`;
     case 'scan':
       return 'Live data';
     case 'observation':
-      return observationOf(reading.observation).question;
+      return said(observationOf(reading.observation).question);
     case 'ambient':
       return 'Ambient pressure';
     case 'withdrawal':
@@ -147,13 +146,13 @@ const OPEN_TO_AIR_KPA = 3;
 /** The connected plug goes without saying. */
 export const briefState = (state: MachineState): string =>
   [
-    driveWords(state),
-    ...(state.plug === 'connected' ? [] : [PLUG_WORDS[state.plug]]),
-    ...harnessWords(state.harness),
+    valueSaid(driveSaid(state)),
+    ...(state.plug === 'connected' ? [] : [said(plugSaid(state.plug))]),
+    ...harnessSaid(state.harness).list.map(valueSaid),
   ].join(', ');
 
 export const causeInWords = (cause: JobVerdict['cause']): string =>
-  cause === NOT_PROVEN ? 'Not proven yet' : (causeTitle(cause) ?? cause);
+  cause === NOT_PROVEN ? 'Not proven yet' : said(titleOf(cause));
 
 /** A pressure on the vacuum scale; above ambient it says so instead of showing a minus. */
 export function vacuumInWords(kpaAbs: number, ambient: Ambient, units: Units): string {

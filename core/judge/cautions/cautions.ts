@@ -1,23 +1,18 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import { running, type MachineState, type Target } from '../../machine/places/index.ts';
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 
-const ENGINE_RUNS =
-  'Engine running: hands, leads and sleeves clear of belts and of fans, which start by themselves; exhaust outdoors only; hot parts.';
-const PROBES_APART =
-  'Keep the probe off the neighbouring terminal: a shorted reference can take the control unit with it.';
-const HIGH_PRESSURE =
-  'No gauge on a hose: a fuel rail holds pressure that cuts skin, also with the engine stopped. Only with the maker’s adapter, relieved by the maker’s procedure, by whoever is trained for it.';
-const REFRIGERANT =
-  'No gauge on a hose: a refrigerant circuit is opened only by licensed people with their own equipment, by local rules. Frostbite, and no open flame.';
-const REGENERATION =
-  'A filter that regenerates makes exhaust and its parts hot enough to set fire: nothing that burns near it, and nobody touches its hoses and pipes.';
-const HOT_EXHAUST = 'Exhaust parts and the valve on them stay hot long after the engine has stopped.';
+const ENGINE_RUNS = say('cautions.engine-running-hands-leads-sleeves');
+const PROBES_APART = say('cautions.keep-probe-off-neighbouring-terminal');
+const HIGH_PRESSURE = say('cautions.no-gauge-hose-fuel-rail');
+const REFRIGERANT = say('cautions.no-gauge-hose-refrigerant-circuit');
+const REGENERATION = say('cautions.filter-regenerates-makes-exhaust-parts');
+const HOT_EXHAUST = say('cautions.exhaust-parts-valve-them-stay');
 /** Said wherever somebody works along a loom. */
-export const LOOM_CAUTION =
-  'Know the loom before you probe or move it: airbag wiring (mostly yellow) is never probed, orange is high voltage and left alone. Back-probe, do not pierce.';
+export const LOOM_CAUTION = say('cautions.know-loom-before-you-probe');
 
 /** The cautions of the work that a reading asks for: short, and only where they apply. */
-export function cautionsFor(target: Target, state: MachineState, family?: FamilyId): string[] {
+export function cautionsFor(target: Target, state: MachineState, family?: FamilyId): Message[] {
   const nearReference = target.kind === 'wire' && (target.lane === 'reference' || state.plug === 'unplugged');
   const gauge = target.kind === 'gauge';
   const hazards = family ? (familyOf(family).hazards ?? []) : [];

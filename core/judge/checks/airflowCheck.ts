@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import {
   expectedAirflowGramsPerSecond,
   idleRuleGramsPerSecond,
@@ -25,15 +26,15 @@ export function speedDensityFlow(given: AirflowInputs): MeasuredValue {
   const flow = expectedAirflowGramsPerSecond(given);
   return measuredValue(flow, [
     {
-      source: 'volumetric efficiency, ±0.1',
+      source: say('doubt.volumetric-efficiency-0-1'),
       standardUncertainty: (flow / given.volumetricEfficiency) * fromLimits(VOLUMETRIC_EFFICIENCY_DOUBT),
     },
     {
-      source: 'manifold pressure, ±3 kPa',
+      source: say('doubt.manifold-pressure-3-kpa'),
       standardUncertainty: (flow / given.pressureKpaAbs) * fromLimits(MANIFOLD_KPA_DOUBT),
     },
     {
-      source: 'air temperature, ±10 K',
+      source: say('doubt.air-temperature-10-k'),
       standardUncertainty: (flow / given.temperatureKelvin) * fromLimits(AIR_KELVIN_DOUBT),
     },
   ]);
@@ -43,7 +44,7 @@ export function speedDensityFlow(given: AirflowInputs): MeasuredValue {
 export function litresRuleFlow(displacementLitres: number): MeasuredValue {
   const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);
   return measuredValue((lowest + highest) / 2, [
-    { source: 'the litres rule', standardUncertainty: fromLimits((highest - lowest) / 2) },
+    { source: say('doubt.litres-rule'), standardUncertainty: fromLimits((highest - lowest) / 2) },
   ]);
 }
 
@@ -57,7 +58,11 @@ export function flowAgainst(
   'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter'
 > {
   if (caseFile.family !== 'air-flow') {
-    return fail('not-a-flow-meter', 'This sensor reports no air flow.', 'Compare it with a gauge instead.');
+    return fail(
+      'not-a-flow-meter',
+      say('doubt.sensor-reports-no-air-flow'),
+      say('doubt.compare-gauge-instead'),
+    );
   }
   const sensor = sensorValue(caseFile, { engine });
   if (!sensor.ok) return sensor;

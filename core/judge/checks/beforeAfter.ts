@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { type Evidence, type WireReading } from '../../record/evidence/index.ts';
 import { sameDrive, sameTarget } from '../../machine/places/index.ts';
 import { liveDataStep } from '../../machine/family/index.ts';
@@ -53,8 +54,8 @@ function change(before: Evidence, after: Evidence, caseFile: CaseFile): Comparis
       meter: reading.meter ?? caseFile.meter,
     });
     const terms = wireTerms([
-      { name: 'reading after', input: input(after), resultPerVolt: 1 },
-      { name: 'reading before', input: input(before), resultPerVolt: -1 },
+      { name: say('doubt.reading-after'), input: input(after), resultPerVolt: 1 },
+      { name: say('doubt.reading-before'), input: input(before), resultPerVolt: -1 },
     ]);
     return between(measuredValue(before.volts, []), measuredValue(after.volts, terms));
   }

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { Lane, MachineState } from '../../machine/places/index.ts';
@@ -48,7 +49,7 @@ test.each([
   ['at-or-above', 115, 100, 'disagree'],
   ['at-or-above', 115, 130, 'cannot-tell'],
 ] as const)('%s %d kPa beside %d kPa: %s', (bound, end, other, outcome) => {
-  const doubt = [{ source: 'x', standardUncertainty: 1 }];
+  const doubt = [{ source: { code: 'x' }, standardUncertainty: 1 }];
   const one = measuredValue(end, doubt, bound);
   const two = measuredValue(other, doubt);
   expect(compareValues(one, two, 6.8)).toMatchObject({ outcome, en: undefined });
@@ -62,7 +63,7 @@ test('a signal on ground beside a vacuum gauge is a circuit low, and is compared
   );
   expect(pairs).toEqual([]);
   expect(sources.map(({ name }) => name)).not.toContain('sensor');
-  expect(noSensor).toBe(
+  expect(inWords(noSensor)).toBe(
     'The signal is 0.02 V, below the circuit-low limit of 0.30 V: a matter of the circuit, and no value to compare.',
   );
   const pumped = { ...koeo, stimulus: { kind: 'pump', kpaAboveAmbient: -30 } } as const;
@@ -74,7 +75,7 @@ test('live data and gauge are set beside each other where no signal wire was rea
   const pairsWith = (kpaOfVacuum: number) =>
     comparisonsIn(exampleCase([vacuum(kpaOfVacuum), scan(40)]), idle).pairs;
   expect(pairsWith(60)).toMatchObject([
-    { a: 'live data', b: 'gauge at the manifold', comparison: { outcome: 'agree' } },
+    { a: 'live-data', b: 'gauge-at-manifold', comparison: { outcome: 'agree' } },
   ]);
   expect(pairsWith(40)).toMatchObject([{ comparison: { outcome: 'disagree' }, matters: true }]);
 });
@@ -104,10 +105,12 @@ test('a pump table expects no more volts than the supply gives, nor than the ele
 });
 
 test('an end that a signal is past is said as a side, not as a number', () => {
-  const { findings, remarks } = findingsIn(
-    exampleCase([wire('reference', 5, koeo), wire('return', 0, koeo), wire('signal', 0.68, koeo)], {
-      profile: saturating,
-    }),
+  const { findings, remarks } = inWords(
+    findingsIn(
+      exampleCase([wire('reference', 5, koeo), wire('return', 0, koeo), wire('signal', 0.68, koeo)], {
+        profile: saturating,
+      }),
+    ),
   );
   const said = [...findings, ...remarks].map(({ sentence }) => sentence).join(' ');
   expect(said).toContain('at or below 15.4 kPa');

@@ -1,7 +1,7 @@
 import type { Companion } from '../../measure/companion/index.ts';
 import type { AnyEvidence, Evidence } from '../../record/evidence/index.ts';
 import type { ObservationMade } from '../../record/observation/index.ts';
-import type { Ambient, PressureUnit } from '../../measure/quantity/index.ts';
+import type { Ambient } from '../../measure/quantity/index.ts';
 import type { FamilyId } from '../../machine/family/index.ts';
 import type { ChannelUse, SweepFinding } from '../../recording/sweep/index.ts';
 import type { StartingWeights } from '../priors/index.ts';
@@ -39,6 +39,4 @@ export interface CaseFile {
   /** Taken for readings that do not say what took them. */
   meter: Instrument<MeterAccuracy>;
   gauge: Instrument<GaugeAccuracy>;
-  /** For the sentences only: nothing is decided in it. */
-  pressureUnit: PressureUnit;
 }

@@ -1,5 +1,7 @@
+import { sameMessage, say, type Message } from '../../measure/message/index.ts';
 import { latest, type GaugeReading, type ScanReading } from '../../record/evidence/index.ts';
 import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import { problemSaid } from '../../measure/problem/index.ts';
 import { isPressure } from '../../measure/quantity/index.ts';
 import {
   compareValues,
@@ -12,15 +14,13 @@ import type { CaseFile } from './caseFile.ts';
 import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
 import { liveValue, liveValueOfQuantity } from './liveValue.ts';
 import { signalAtPlug, valueOfSignal } from './sensorValue.ts';
-import { railInWords, signalAtRail } from './signalAtRail.ts';
+import { railSaid, signalAtRail } from './signalAtRail.ts';
 
 export type SourceName =
-  | 'sensor'
-  | 'signal as the unit sees it'
-  | 'gauge at the sensor hose'
-  | 'gauge at the manifold'
-  | 'live data'
-  | 'ambient';
+  'sensor' | 'as-seen' | 'gauge-at-hose' | 'gauge-at-manifold' | 'live-data' | 'ambient';
+
+/** What a source of a value is called. */
+export const sourceSaid = (name: SourceName): Message => say(`source.${name}`);
 
 export interface Source {
   name: SourceName;
@@ -41,7 +41,7 @@ export interface Compared {
   sources: Source[];
   pairs: Pair[];
   /** Why the signal that was read is no value to compare: it is past a limit of its circuit, or has no supply. */
-  noSensor?: string | undefined;
+  noSensor?: Message | undefined;
 }
 
 /**
@@ -51,7 +51,7 @@ export interface Compared {
 export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   const scan = scanIn(caseFile, drive);
   const mechanical = [...gaugeSources(caseFile, drive), ...ambientSource(caseFile, drive)];
-  const live: Source[] = scan ? [{ name: 'live data', measured: liveValue(caseFile, scan) }] : [];
+  const live: Source[] = scan ? [{ name: 'live-data', measured: liveValue(caseFile, scan) }] : [];
   const signal = signalAtPlug(caseFile.readings, drive);
   const limit = caseFile.profile.differenceThatMatters;
   const against = (a: Source, b: Source): Pair => {
@@ -60,13 +60,13 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   };
   if (signal && signalAtRail(signal, caseFile)) {
     // The unit may show a substituted value meanwhile: that is no witness of anything.
-    return { sources: [...mechanical, ...live], pairs: [], noSensor: railInWords(signal, caseFile) };
+    return { sources: [...mechanical, ...live], pairs: [], noSensor: railSaid(signal, caseFile) };
   }
   const sensor = signal && valueOfSignal(caseFile, signal);
   if (!sensor?.ok) {
-    const noSensor = sensor && `${sensor.problem.message} ${sensor.problem.next}`;
+    const noSensor = sensor && problemSaid(sensor.problem);
     if (!scan) return { sources: mechanical, pairs: [], noSensor };
-    const shown: Source = { name: 'live data', measured: liveValueOfQuantity(caseFile, scan) };
+    const shown: Source = { name: 'live-data', measured: liveValueOfQuantity(caseFile, scan) };
     return {
       sources: [...mechanical, shown],
       pairs: mechanical.map((other) => against(shown, other)),
@@ -75,7 +75,7 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   }
   const own: Source = { name: 'sensor', measured: sensor.value.own };
   // The unit does not see the sensor's return: with a raised one, the same signal is two values.
-  const asSeen: Source = { name: 'signal as the unit sees it', measured: sensor.value.asSeen };
+  const asSeen: Source = { name: 'as-seen', measured: sensor.value.asSeen };
   const shiftedByReturn =
     Math.abs(own.measured.value - asSeen.measured.value) > WORTH_TELLING_APART_SHARE * limit;
   // Live data uses the sensor's own curve on what it sees, so the sensor's tolerance is no doubt there.
@@ -86,14 +86,14 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   const others = [...mechanical, ...live];
   return {
     sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others],
-    pairs: others.map((other) => against(other.name === 'live data' ? believed : own, other)),
+    pairs: others.map((other) => against(other.name === 'live-data' ? believed : own, other)),
   };
 }
 
 export const withoutTolerance = ({ value, terms, bound }: MeasuredValue): MeasuredValue =>
   measuredValue(
     value,
-    terms.filter(({ source }) => source !== SENSOR_TOLERANCE),
+    terms.filter(({ source }) => !sameMessage(source, SENSOR_TOLERANCE)),
     bound,
   );
 
@@ -105,7 +105,7 @@ function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Dr
       (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && sameDrive(one.state, drive),
     );
     const measured = reading && gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
-    const name = tap === 'manifold' ? 'gauge at the manifold' : 'gauge at the sensor hose';
+    const name = tap === 'manifold' ? 'gauge-at-manifold' : 'gauge-at-hose';
     return measured?.ok ? [{ name, measured: measured.value } as const] : [];
   });
 }

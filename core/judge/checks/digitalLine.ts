@@ -1,8 +1,8 @@
+import { measured, say, volts } from '../../measure/message/index.ts';
 import { latestWire, type ScanReading } from '../../record/evidence/index.ts';
 import { sameState } from '../../machine/places/index.ts';
-import { formatValue } from '../../measure/quantity/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { voltsInWords, type Remark } from './finding.ts';
+import type { Remark } from './finding.ts';
 import { signalAtRail } from './signalAtRail.ts';
 
 /** The average of a line that goes to and fro moves less than this, whatever it says. */
@@ -13,7 +13,7 @@ const STAYS_VOLTS = 0.1;
  * voltage, such a line sets a second code (common practice).
  */
 export function digitalLine(caseFile: CaseFile): Remark[] {
-  const { readings, profile, pressureUnit } = caseFile;
+  const { readings, profile } = caseFile;
   const seen = readings
     .filter(
       (reading): reading is ScanReading => reading.kind === 'scan' && reading.measures === profile.measures,
@@ -29,10 +29,14 @@ export function digitalLine(caseFile: CaseFile): Remark[] {
       const moved = Math.abs(one.scan.value - other.scan.value);
       const voltsMoved = Math.abs(one.signal.volts - other.signal.volts);
       if (moved <= 2 * profile.differenceThatMatters || voltsMoved > STAYS_VOLTS) continue;
-      const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+      const show = (value: number) => measured(value, profile.measures);
       return [
         {
-          sentence: `Live data moves (${show(one.scan.value)}, ${show(other.scan.value)}) while the signal stays at ${voltsInWords(one.signal.volts)}: the line may be digital, and a meter sees only its average. Do not judge it by volts; a known voltage fed in then sets a second code.`,
+          sentence: say('checks.live-data-moves-while-signal', {
+            first: show(one.scan.value),
+            second: show(other.scan.value),
+            volts: volts(one.signal.volts),
+          }),
           readingIds: [one.scan.id, one.signal.id, other.scan.id, other.signal.id],
         },
       ];

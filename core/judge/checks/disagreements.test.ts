@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
@@ -36,7 +37,7 @@ const pair = {
   companion: { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false },
 } as const;
 const said = (readings: Evidence[]) =>
-  disagreements(exampleCase(readings, pair)).map(({ sentence }) => sentence);
+  inWords(disagreements(exampleCase(readings, pair))).map(({ sentence }) => sentence);
 
 test('a sound pair disagrees with nothing', () => {
   expect(
@@ -71,7 +72,7 @@ test('each fault names the readings that show it', () => {
     wire('signal', 0.8, koeo),
     wire('second-signal', 3.5, koeo),
   ];
-  const [first] = disagreements(exampleCase(readings, pair));
+  const [first] = inWords(disagreements(exampleCase(readings, pair)));
   expect(new Set(first?.readingIds)).toEqual(new Set(readings.map(({ id }) => id)));
 });
 
@@ -86,7 +87,7 @@ test('pump steps are judged with the gauge that showed them: a coarse one cannot
     ...step,
     stimulus: { kind: 'pump', kpaAboveAmbient: -40, gauge: coarse },
   };
-  const told = (state: MachineState) => disagreements(exampleCase([wire('signal', off, state)]));
+  const told = (state: MachineState) => inWords(disagreements(exampleCase([wire('signal', off, state)])));
   expect(told(step)).toHaveLength(1);
   expect(told(withCoarse)).toEqual([]);
 });

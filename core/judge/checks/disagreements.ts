@@ -1,8 +1,8 @@
+import { fixed, measured, say } from '../../measure/message/index.ts';
 import { type WireReading } from '../../record/evidence/index.ts';
-import { driveWords, keyOn, sameDrive } from '../../machine/places/index.ts';
+import { driveSaid, keyOn, sameDrive } from '../../machine/places/index.ts';
 import { expectedValue } from '../../machine/family/index.ts';
-import { formatValue } from '../../measure/quantity/index.ts';
-import { boundWords, COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
+import { boundSaid, COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
 import { pumpPoint } from './pumpSweep.ts';
@@ -36,7 +36,10 @@ function ofTracks(caseFile: CaseFile): Remark[] {
   return signalsByDrive(caseFile).flatMap(({ state }) => {
     const pair = trackPairIn(caseFile, state);
     if (pair?.outcome !== 'apart') return [];
-    const sentence = `The tracks do not belong together (${driveWords(state)}): track 2 is ${Math.abs(pair.deviationPercentOfReference).toFixed(1)} % of the reference off.`;
+    const sentence = say('checks.tracks-do-not-belong-together', {
+      drive: driveSaid(state),
+      percent: fixed(Math.abs(pair.deviationPercentOfReference), 1, '%'),
+    });
     return [{ sentence, readingIds: pair.readingIds }];
   });
 }
@@ -50,14 +53,14 @@ function ofPump(caseFile: CaseFile): Remark[] {
   );
   if (bad.length === 0) return [];
   const readingIds = bad.flatMap(({ reading }) => (reading ? [reading.id] : []));
-  const sentence = `The sensor does not follow the pump: ${bad.length} of ${points.length} steps disagree, and it matters.`;
+  const sentence = say('checks.sensor-does-not-follow-pump', { bad: bad.length, all: points.length });
   return [{ sentence, readingIds }];
 }
 
 /** A manifold's states are weighed already; the others are only set beside what they should be. */
 function ofStates(caseFile: CaseFile): Remark[] {
   if (caseFile.family === 'manifold-pressure') return [];
-  const { profile, pressureUnit } = caseFile;
+  const { profile } = caseFile;
   return signalsByDrive(caseFile).flatMap((signal) => {
     const { state } = signal;
     // At rest the first question of the order of work weighs it; past a circuit limit it is no value at all.
@@ -74,8 +77,13 @@ function ofStates(caseFile: CaseFile): Remark[] {
     const above = bound === 'at-or-below' ? 0 : value - highest;
     const away = Math.max(below, above);
     if (away <= Math.max(expandedUncertainty, profile.differenceThatMatters)) return [];
-    const show = (given: number) => formatValue(given, profile.measures, pressureUnit);
-    const sentence = `The sensor reads ${boundWords(own)}${show(value)} (${driveWords(state)}); ${show(lowest)} to ${show(highest)} would be usual.`;
+    const show = (given: number) => measured(given, profile.measures);
+    const sentence = say('checks.sensor-reads-would-usual', {
+      value: boundSaid(bound, show(value)),
+      drive: driveSaid(state),
+      lowest: show(lowest),
+      highest: show(highest),
+    });
     return [{ sentence, readingIds: [signal.id] }];
   });
 }

@@ -53,6 +53,5 @@ export const exampleCase = (readings: Evidence[], over: Partial<CaseFile> = {}):
   sweeps: [],
   meter: COMMON_METER,
   gauge: COMMON_VACUUM_GAUGE,
-  pressureUnit: 'kPa',
   ...over,
 });

@@ -1,3 +1,4 @@
+import type { Message } from '../../measure/message/index.ts';
 /** What was found, as a name that code may compare: what was asked, and what the readings answer. */
 export type FindingCode =
   | `reference-${'at-plug' | 'at-unit' | 'unplugged'}=${'normal' | 'low' | 'missing' | 'high'}`
@@ -13,25 +14,18 @@ export type FindingCode =
 /** What readings say, in plain words. */
 export interface Finding {
   code: FindingCode;
-  sentence: string;
+  sentence: Message;
   readingIds: readonly string[];
 }
 
 /** A reading that could not be used as it stands, and why. */
 export interface Remark {
-  sentence: string;
+  sentence: Message;
   readingIds: readonly string[];
 }
 
-export const finding = (code: FindingCode, sentence: string, readingIds: readonly string[]): Finding => ({
+export const finding = (code: FindingCode, sentence: Message, readingIds: readonly string[]): Finding => ({
   code,
   sentence,
   readingIds,
 });
-
-/** Volts as a technician says them: millivolts where they are small. */
-export function voltsInWords(volts: number): string {
-  const size = Math.abs(volts);
-  const words = size < 0.6 ? `${Math.round(size * 1000)} mV` : `${size.toFixed(2)} V`;
-  return volts < 0 && /[1-9]/u.test(words) ? `−${words}` : words;
-}

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { GaugeTap, Lane, MachineState, Place } from '../../machine/places/index.ts';
@@ -39,8 +40,9 @@ const scan = (value: number, state = koeo): Evidence => ({
 
 /** 5 · (0.0078·P + 0.02) volts: 4.00 V at 100 kPa, 1.66 V at 40 kPa. */
 const volts = (kpaAbs: number, supplyVolts = 5) => supplyVolts * (0.0078 * kpaAbs + 0.02);
-const supply = (...readings: Evidence[]) => supplyFindings(caseOf(readings)).findings;
-const signal = (readings: Evidence[], over: Partial<CaseFile> = {}) => signalFindings(caseOf(readings, over));
+const supply = (...readings: Evidence[]) => inWords(supplyFindings(caseOf(readings))).findings;
+const signal = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
+  inWords(signalFindings(caseOf(readings, over)));
 const answerOf = (findings: { code: string }[], check: string) =>
   findings.find(({ code }) => code.startsWith(`${check}=`))?.code.slice(check.length + 1);
 
@@ -161,14 +163,16 @@ test.each([
   [13, 'manifold', 'vacuum-at-manifold', 'low'],
   [17.4, 'manifold', 'vacuum-at-manifold', 'healthy'], // 41.1 kPa: within the gauge’s own doubt of 40.4
 ] as const)('%d inHg %s is a %s that is %s, at an ambient of 100 kPa', (inHg, tap, check, outcome) => {
-  expect(answerOf(gaugeFindings(caseOf([gauge(inHg, tap)])).findings, check)).toBe(outcome);
+  expect(answerOf(inWords(gaugeFindings(caseOf([gauge(inHg, tap)]))).findings, check)).toBe(outcome);
 });
 
 test('a gauge and a sensor are set beside each other in the state they share', () => {
   const pair = (kpa: number, state = idle) =>
     answerOf(
-      gaugeFindings(
-        caseOf([wire('signal', 'plug', volts(kpa), state), wire('return', 'plug', 0.01), gauge(18)]),
+      inWords(
+        gaugeFindings(
+          caseOf([wire('signal', 'plug', volts(kpa), state), wire('return', 'plug', 0.01), gauge(18)]),
+        ),
       ).findings,
       'sensor-vs-gauge-hose',
     );
@@ -178,8 +182,8 @@ test('a gauge and a sensor are set beside each other in the state they share', (
 });
 
 test('a gauge that claims more vacuum than there is air, or lacks an ambient, is remarked on', () => {
-  expect(gaugeFindings(caseOf([gauge(30)])).remarks[0]?.sentence).toContain('below nothing');
-  expect(gaugeFindings(caseOf([gauge(18)], { ambient: undefined })).remarks[0]?.sentence).toContain(
+  expect(inWords(gaugeFindings(caseOf([gauge(30)]))).remarks[0]?.sentence).toContain('below nothing');
+  expect(inWords(gaugeFindings(caseOf([gauge(18)], { ambient: undefined }))).remarks[0]?.sentence).toContain(
     'before the ambient',
   );
 });

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { Lane, MachineState } from '../../machine/places/index.ts';
@@ -22,13 +23,13 @@ const goodSupply = () => [wire('reference', 4.99), wire('return', 0.01)];
 test('where the input is pulled up, 5 V with the plug off is both the bias and a short: it settles nothing', () => {
   const pulledUp = { profile: { ...EXAMPLE_PROFILE, bias: 'pull-up' as const } };
   const readings = [wire('signal', 4.98), wire('signal', 4.98, off), ...goodSupply()];
-  const { findings } = findingsIn(caseOf(readings, pulledUp));
+  const { findings } = inWords(findingsIn(caseOf(readings, pulledUp)));
   const unplugged = findings.find(({ code }) => code === 'signal-unplugged=at-bias');
   expect(unplugged?.sentence).toContain('A short to that side would look the same');
 });
 
 test('a return read with the plug off is remarked on, and proves nothing', () => {
-  const { findings, remarks } = findingsIn(caseOf([wire('return', 0, off)]));
+  const { findings, remarks } = inWords(findingsIn(caseOf([wire('return', 0, off)])));
   expect(findings).toEqual([]);
   expect(remarks[0]?.sentence).toContain('plug off');
 });
@@ -44,8 +45,8 @@ test('coarse instruments: “cannot tell” is a remark that names the limit, ne
     basis: 'vacuum',
     state: idle,
   };
-  const { findings, remarks } = findingsIn(
-    caseOf([...goodSupply(), wire('signal', 1.66, idle), gauge], coarse),
+  const { findings, remarks } = inWords(
+    findingsIn(caseOf([...goodSupply(), wire('signal', 1.66, idle), gauge], coarse)),
   );
   expect(findings.map(({ code }) => code).join()).not.toContain('sensor-vs-gauge-hose');
   expect(remarks.map(({ sentence }) => sentence).join()).toContain('class of old gauge');

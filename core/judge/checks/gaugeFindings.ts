@@ -1,8 +1,9 @@
+import { pressure, say } from '../../measure/message/index.ts';
 import { latest, latestWire, type GaugeReading } from '../../record/evidence/index.ts';
 import { GAUGE_TAPS, running, type GaugeTap } from '../../machine/places/index.ts';
 import { HEALTHY_IDLE_KPA_ABS } from '../../machine/family/index.ts';
-import { formatPressure } from '../../measure/quantity/index.ts';
-import { boundWords, compareValues, type MeasuredValue } from '../../measure/uncertainty/index.ts';
+import { problemSaid } from '../../measure/problem/index.ts';
+import { boundSaid, compareValues, type MeasuredValue } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { finding, type Finding, type Remark } from './finding.ts';
 import { gaugeAgainstSensor } from './gaugePressure.ts';
@@ -18,10 +19,10 @@ export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remark
     if (!reading) continue;
     const gauge = gaugeAgainstSensor(reading, caseFile.profile.measures, caseFile.ambient, caseFile.gauge);
     if (!gauge.ok) {
-      remarks.push({ sentence: `${gauge.problem.message} ${gauge.problem.next}`, readingIds: [reading.id] });
+      remarks.push({ sentence: problemSaid(gauge.problem), readingIds: [reading.id] });
       continue;
     }
-    if (reading.state.engine === 'idle') findings.push(vacuumFinding(caseFile, tap, reading, gauge.value));
+    if (reading.state.engine === 'idle') findings.push(vacuumFinding(tap, reading, gauge.value));
     const comparison = sensorAgainst(caseFile, tap, reading, gauge.value);
     if (comparison) ('code' in comparison ? findings : remarks).push(comparison);
   }
@@ -35,20 +36,15 @@ const gaugeAt = (caseFile: CaseFile, tap: GaugeTap): GaugeReading | undefined =>
       reading.kind === 'gauge' && reading.tap === tap && running(reading.state) && !reading.state.stimulus,
   );
 
-function vacuumFinding(
-  caseFile: CaseFile,
-  tap: GaugeTap,
-  reading: GaugeReading,
-  gauge: MeasuredValue,
-): Finding {
+function vacuumFinding(tap: GaugeTap, reading: GaugeReading, gauge: MeasuredValue): Finding {
   const low = gauge.value - gauge.expandedUncertainty > HEALTHY_IDLE_KPA_ABS.highest;
-  const shown = formatPressure(gauge.value, caseFile.pressureUnit);
-  const limit = formatPressure(HEALTHY_IDLE_KPA_ABS.highest, caseFile.pressureUnit);
+  const shown = pressure(gauge.value);
+  const limit = pressure(HEALTHY_IDLE_KPA_ABS.highest);
   return finding(
     `vacuum-at-${tap === 'manifold' ? 'manifold' : 'hose'}=${low ? 'low' : 'healthy'}`,
     low
-      ? `By the gauge the engine idles at ${shown} absolute, above the usual ${limit}: vacuum is low.`
-      : `By the gauge the engine idles at ${shown} absolute: a healthy vacuum.`,
+      ? say('checks.gauge-engine-idles-absolute-above', { shown, limit })
+      : say('checks.gauge-engine-idles-absolute-healthy', { shown }),
     [reading.id],
   );
 }
@@ -71,12 +67,17 @@ function sensorAgainst(
   const { own, asSeen, assumed } = sensor.value;
   const matters = caseFile.profile.differenceThatMatters;
   const readingIds = [...sensor.value.readingIds, reading.id];
-  const show = (kpa: number) => formatPressure(kpa, caseFile.pressureUnit);
-  const pair = `sensor ${boundWords(own)}${show(own.value)}, gauge ${show(gauge.value)} absolute`;
+  const pair = say('checks.sensor-gauge-absolute', {
+    sensor: boundSaid(own.bound, pressure(own.value)),
+    gauge: pressure(gauge.value),
+  });
   const comparison = compareValues(own, gauge, matters);
   if (comparison.outcome === 'cannot-tell') {
     return {
-      sentence: `These instruments cannot tell (${pair}): limited by ${comparison.limitedBy}.`,
+      sentence: say('checks.these-instruments-cannot-tell-limited', {
+        pair,
+        limitedBy: comparison.limitedBy,
+      }),
       readingIds,
     };
   }
@@ -85,13 +86,13 @@ function sensorAgainst(
     const perhaps = assumed.includes('return');
     return finding(
       `${check}=${perhaps ? 'disagree-perhaps-by-return' : 'disagree'}`,
-      `Sensor and gauge disagree: ${pair}.${perhaps ? ' The return has not been measured: it could explain this.' : ''}`,
+      say('checks.sensor-gauge-disagree', { pair, perhaps }),
       readingIds,
     );
   }
   if (Math.abs(compareValues(asSeen, gauge, matters).difference) > matters) {
-    const sentence = `Against its own return the sensor agrees with the gauge (${pair}): the return shifts it.`;
+    const sentence = say('checks.against-own-return-sensor-agrees', { pair });
     return finding(`${check}=disagree-by-return`, sentence, readingIds);
   }
-  return finding(`${check}=agree`, `Sensor and gauge agree: ${pair}.`, readingIds);
+  return finding(`${check}=agree`, say('checks.sensor-gauge-agree', { pair }), readingIds);
 }

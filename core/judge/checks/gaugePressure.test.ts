@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import type { Ambient } from '../../measure/quantity/index.ts';
 import { COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
 import { gaugeAgainstSensor } from './index.ts';
+import { AMBIENT_PRESSURE } from './gaugePressure.ts';
 
 const ambient: Ambient = { pressureKpaAbs: 100, expandedUncertaintyKpa: 2, source: 'altitude' };
 const read = (
@@ -27,10 +28,10 @@ test.each([
 
 test('the doubt of ambient comes in only where the two bases differ', () => {
   const sources = (result: ReturnType<typeof read>) =>
-    result.ok ? result.value.terms.map(({ source }) => source) : [];
-  expect(sources(read(60, 'vacuum', 'absolute-pressure'))).toContain('ambient pressure');
-  expect(sources(read(40, 'absolute', 'absolute-pressure'))).not.toContain('ambient pressure');
-  expect(sources(read(150, 'gauge', 'gauge-pressure'))).not.toContain('ambient pressure');
+    result.ok ? result.value.terms.map(({ source }) => source.code) : [];
+  expect(sources(read(60, 'vacuum', 'absolute-pressure'))).toContain(AMBIENT_PRESSURE.code);
+  expect(sources(read(40, 'absolute', 'absolute-pressure'))).not.toContain(AMBIENT_PRESSURE.code);
+  expect(sources(read(150, 'gauge', 'gauge-pressure'))).not.toContain(AMBIENT_PRESSURE.code);
 });
 
 test('a gauge beside a gauge-pressure sensor needs no barometer; one beside an absolute sensor does', () => {

@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import type { GaugeReading } from '../../record/evidence/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import { fromKpaAbs, toKpaAbs, type Ambient, type Measurand } from '../../measure/quantity/index.ts';
@@ -9,7 +10,7 @@ import {
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 
-export const AMBIENT_PRESSURE = 'ambient pressure';
+export const AMBIENT_PRESSURE = say('checks.ambient-pressure');
 const ambientTerm = ({ expandedUncertaintyKpa }: Ambient) => ({
   source: AMBIENT_PRESSURE,
   standardUncertainty: expandedUncertaintyKpa / 2,
@@ -35,8 +36,8 @@ export function gaugeAgainstSensor(
   if (!ambient) {
     return fail(
       'needs-ambient',
-      'The gauge cannot be set beside the sensor before the ambient pressure is known.',
-      'Give the ambient pressure.',
+      say('checks.gauge-cannot-set-beside-sensor'),
+      say('checks.give-ambient-pressure'),
     );
   }
   const kpaAbs = toKpaAbs(reading, ambient.pressureKpaAbs);

@@ -1,7 +1,7 @@
+import { plain, say, volts, type Message } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
 import { keyOn, PLACES, sameDrive, type Lane, type Place } from '../../machine/places/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { voltsInWords } from './finding.ts';
 import { signalArrives } from './signalArrives.ts';
 import { dropIsSmall, dropOver, ohmsJudged, ohmsOf } from './stretches.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
@@ -13,7 +13,7 @@ export interface SegmentView {
   to: Place;
   state: SegmentState;
   /** What speaks for it, in a sentence. */
-  because: string;
+  because: Message;
   readingIds: string[];
 }
 
@@ -64,14 +64,13 @@ export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
     : measured;
 }
 
-const EXPLAINED_BY_THE_OTHER =
-  'The fault found beside it explains what is read beyond: measure again after the repair.';
+const EXPLAINED_BY_THE_OTHER = say('checks.fault-found-beside-explains-read');
 
-const BECAUSE: Record<SegmentState, string> = {
-  proven: 'What is read beyond it is good: it has passed here.',
-  faulty: 'Good before it, bad after it.',
-  suspect: 'Bad beyond it, and nobody has measured yet where it is lost.',
-  unknown: 'No reading speaks of this stretch yet.',
+const BECAUSE: Record<SegmentState, Message> = {
+  proven: say('checks.read-beyond-good-passed-here'),
+  faulty: say('checks.good-before-bad-after'),
+  suspect: say('checks.bad-beyond-nobody-measured-yet'),
+  unknown: say('checks.no-reading-speaks-stretch-yet'),
 };
 
 /** A drop or ohms taken over the very stretch say more than what can be concluded from its ends. */
@@ -82,14 +81,14 @@ function measuredAlong(view: SegmentView, lane: Lane, caseFile: CaseFile): Segme
     return {
       ...view,
       state: 'proven',
-      because: `Only ${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      because: say('checks.only-lost-over-under-load', { volts: volts(Math.abs(drop.volts)) }),
       readingIds: [drop.id],
     };
   if (drop)
     return {
       ...view,
       state: 'faulty',
-      because: `${voltsInWords(Math.abs(drop.volts))} are lost over it under load.`,
+      because: say('checks.lost-over-under-load', { volts: volts(Math.abs(drop.volts)) }),
       readingIds: [drop.id],
     };
   const ohms = ohmsOf(stretch, caseFile);
@@ -99,7 +98,9 @@ function measuredAlong(view: SegmentView, lane: Lane, caseFile: CaseFile): Segme
     ...view,
     state: judged === 'open' ? 'faulty' : 'suspect',
     because:
-      judged === 'open' ? 'Open with the key off.' : `${ohms.ohms} Ω with the key off: more than a wire has.`,
+      judged === 'open'
+        ? say('checks.open-key-off')
+        : say('checks.key-off-more-than-wire', { ohms: plain(ohms.ohms ?? Infinity, 'Ω') }),
     readingIds: [ohms.id],
   };
 }

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
@@ -17,7 +18,7 @@ const job = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
   exampleCase(readings, { family: 'throttle', profile: THROTTLE_PROFILE, ...over });
 const answers = (readings: Evidence[]) =>
   Object.fromEntries(
-    findingsIn(job(readings)).findings.map(({ code }) => code.split('=') as [string, string]),
+    inWords(findingsIn(job(readings))).findings.map(({ code }) => code.split('=') as [string, string]),
   );
 const supply = () => [wire('reference', 5), wire('return', 0.01)];
 
@@ -36,7 +37,7 @@ test('a throttle that reads 40 % closed is shifted, and one that stays when move
 });
 
 test('full supply on the signal of a throttle is past the circuit limit: no position gives that', () => {
-  const { findings } = findingsIn(job([...supply(), wire('signal', 4.98)]));
+  const { findings } = inWords(findingsIn(job([...supply(), wire('signal', 4.98)])));
   expect(findings.map(({ code }) => code)).toContain('signal-koeo=high');
   expect(findings.map(({ sentence }) => sentence).join(' ')).toContain('no position gives that');
 });
@@ -52,18 +53,20 @@ test('tracks that do not belong together are told', () => {
   ];
   const companion = { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false } as const;
   // By hand, each against the return: (3.84 + 1.59 − 4.99) / 4.99.
-  expect(disagreements(job(readings, { companion }))[0]?.sentence).toMatch(
+  expect(inWords(disagreements(job(readings, { companion })))[0]?.sentence).toMatch(
     /tracks do not belong together .*full travel\): track 2 is 8\.8 %/u,
   );
 });
 
 test('a flow meter that shows 3.4 g/s on a 6.8 L engine at idle is told (common practice)', () => {
-  const found = disagreements(
-    exampleCase([...supply(), wire('signal', 1.65, { engine: 'idle', plug: 'connected' })], {
-      family: 'air-flow',
-      displacementLitres: 6.8,
-      profile: FLOW_PROFILE,
-    }),
+  const found = inWords(
+    disagreements(
+      exampleCase([...supply(), wire('signal', 1.65, { engine: 'idle', plug: 'connected' })], {
+        family: 'air-flow',
+        displacementLitres: 6.8,
+        profile: FLOW_PROFILE,
+      }),
+    ),
   );
   expect(found.map(({ sentence }) => sentence).join(' ')).toMatch(
     /reads 3\.\d\d g\/s \(idle\); 6\.80 g\/s to 10\.20 g\/s would be usual/u,

@@ -22,7 +22,7 @@ const tenthPerInHg: SensorProfile = {
 
 const caseAt = (altitudeM: number, volts: (inHg: number) => number | undefined) => {
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: altitudeM === 0 ? 101.325 : 84.56 });
-  if (!ambient.ok) throw new Error(ambient.problem.message);
+  if (!ambient.ok) throw new Error(ambient.problem.code);
   const steps = pumpSteps(tenthPerInHg, ambient.value.pressureKpaAbs, 'inHg', 10);
   const readings = steps.flatMap((kpa, i) => {
     const v = volts(-kpa / toKpa(1, 'inHg'));

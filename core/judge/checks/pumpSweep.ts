@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
 import { type MachineState } from '../../machine/places/index.ts';
 import { expectedReading, type Expectation } from '../expectation/index.ts';
@@ -15,7 +16,7 @@ import {
 import type { CaseFile } from './caseFile.ts';
 import { expectationContext } from './expectationContext.ts';
 import { ambientPressure } from './gaugePressure.ts';
-import { railInWords, signalAtRail } from './signalAtRail.ts';
+import { railSaid, signalAtRail } from './signalAtRail.ts';
 import { valueOfSignal } from './sensorValue.ts';
 
 /** Deeper than this a hand pump gets slow, and its gauge ends soon (common practice). */
@@ -124,7 +125,8 @@ function judge(
 ): PumpPoint['judged'] {
   const { profile, ambient } = caseFile;
   const rail = signalAtRail(reading, caseFile);
-  if (rail) return fail(`circuit-${rail}`, railInWords(reading, caseFile), 'Follow the signal wire first.');
+  if (rail)
+    return fail(`circuit-${rail}`, railSaid(reading, caseFile), say('checks.follow-signal-wire-first'));
   const sensor = valueOfSignal(caseFile, reading);
   if (!sensor.ok) return sensor;
   const absolute = profile.measures === 'absolute-pressure';

@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { latestWire, type Evidence, type WireReading } from '../../record/evidence/index.ts';
 import { sameDrive, type Drive } from '../../machine/places/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
@@ -45,8 +46,8 @@ export function sensorValue(
   if (!signal)
     return fail(
       'no-signal-reading',
-      'The signal has not been read in this state.',
-      'Read the signal at the plug.',
+      say('checks.signal-not-been-read-state'),
+      say('checks.read-signal-plug'),
     );
   return valueOfSignal(caseFile, signal);
 }

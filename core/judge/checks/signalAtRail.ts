@@ -1,3 +1,4 @@
+import { fixed, say, type Message } from '../../measure/message/index.ts';
 import type { WireReading } from '../../record/evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
@@ -11,11 +12,15 @@ export function signalAtRail(
 }
 
 /** Why nothing is compared with a signal past a limit of its circuit. */
-export function railInWords(
+export function railSaid(
   { volts }: Pick<WireReading, 'volts'>,
   { profile }: Pick<CaseFile, 'profile'>,
-): string {
+): Message {
   const low = volts < profile.circuitLowVolts;
   const limit = low ? profile.circuitLowVolts : profile.circuitHighVolts;
-  return `The signal is ${volts.toFixed(2)} V, ${low ? 'below' : 'above'} the circuit-${low ? 'low' : 'high'} limit of ${limit.toFixed(2)} V: a matter of the circuit, and no value to compare.`;
+  return say('checks.signal-circuit-limit-matter-circuit', {
+    volts: fixed(volts, 2, 'V'),
+    rail: low ? 'low' : 'high',
+    limit: fixed(limit, 2, 'V'),
+  });
 }

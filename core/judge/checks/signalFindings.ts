@@ -1,17 +1,18 @@
+import { measured, say, volts, type Message, type Quantity } from '../../measure/message/index.ts';
 import { latest, latestWire, type ScanReading, type WireReading } from '../../record/evidence/index.ts';
-import { ENGINE_WORDS, keyOn, STIMULUS_WORDS } from '../../machine/places/index.ts';
+import { engineSaid, keyOn, stimulusKindSaid } from '../../machine/places/index.ts';
 import { expectedValue, movedState, mustMove, type ExpectationFault } from '../../machine/family/index.ts';
-import { ok, type Result } from '../../measure/problem/index.ts';
-import { formatValue, isPressure, MEASURANDS } from '../../measure/quantity/index.ts';
+import { ok, problemSaid, type Result } from '../../measure/problem/index.ts';
+import { isPressure, measurandSaid } from '../../measure/quantity/index.ts';
 import {
-  boundWords,
+  boundSaid,
   compareValues,
   fromLimits,
   measuredValue,
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
+import { finding, type Finding, type Remark } from './finding.ts';
 import { ambientPressure } from './gaugePressure.ts';
 import { liveAgainstWire } from './liveAgainstWire.ts';
 import { valueOfSignal, type SensorValue } from './sensorValue.ts';
@@ -47,17 +48,23 @@ const at = (caseFile: CaseFile, place: 'plug' | 'unit', engine: string): WireRea
 function stoppedEngine(caseFile: CaseFile): Partial<Found> {
   const signal = at(caseFile, 'plug', 'koeo');
   if (!signal) return {};
-  const said = `Signal at the sensor plug is ${voltsInWords(signal.volts)} with the engine stopped`;
+  const said = say('checks.signal-sensor-plug-engine-stopped', { volts: volts(signal.volts) });
   const rail = signalAtRail(signal, caseFile);
   if (rail) {
-    const sentence = `${said}: past the circuit-${rail} limit, no ${nounOf(caseFile)} gives that.`;
+    const sentence = say('checks.past-circuit-limit-no-gives', {
+      said,
+      rail,
+      quantity: isPressure(caseFile.profile.measures)
+        ? say('checks.pressure')
+        : measurandSaid(caseFile.profile.measures),
+    });
     return { findings: [finding(`signal-koeo=${rail}`, sentence, [signal.id])] };
   }
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return { remarks: [{ sentence: sensor.problem.message, readingIds: [signal.id] }] };
   const should = expectedStopped(caseFile);
   if (!should.ok) {
-    const sentence = `${said}. ${should.problem.message} ${should.problem.next}`;
+    const sentence = say('checks.no-expectation', { said, problem: problemSaid(should.problem) });
     return { remarks: [{ sentence, readingIds: [signal.id] }] };
   }
   return againstExpected(caseFile, said, sensor.value, should.value);
@@ -65,7 +72,7 @@ function stoppedEngine(caseFile: CaseFile): Partial<Found> {
 
 interface Stopped {
   measured: MeasuredValue;
-  inWords: string;
+  band: Message | Quantity;
 }
 
 /** The band as a value with limits; the doubt of ambient is in it where the sensor counts from nothing. */
@@ -73,59 +80,64 @@ function expectedStopped(caseFile: CaseFile): Result<Stopped, ExpectationFault> 
   const band = expectedValue({ engine: 'koeo', plug: 'connected' }, caseFile);
   if (!band.ok) return band;
   const { lowest, highest } = band.value;
-  const { ambient, profile, pressureUnit } = caseFile;
+  const { ambient, profile } = caseFile;
   const terms = profile.measures === 'absolute-pressure' && ambient ? ambientPressure(ambient).terms : [];
-  const width = { source: 'what it should read', standardUncertainty: fromLimits((highest - lowest) / 2) };
-  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+  const width = {
+    source: say('checks.should-read'),
+    standardUncertainty: fromLimits((highest - lowest) / 2),
+  };
+  const show = (value: number) => measured(value, profile.measures);
   return ok(
     highest > lowest
       ? {
           measured: measuredValue((lowest + highest) / 2, [...terms, width]),
-          inWords: `${show(lowest)} to ${show(highest)}`,
+          band: say('checks.to', { lowest: show(lowest), highest: show(highest) }),
         }
-      : { measured: measuredValue(lowest, terms), inWords: show(lowest) },
+      : { measured: measuredValue(lowest, terms), band: show(lowest) },
   );
 }
 
 function againstExpected(
   caseFile: CaseFile,
-  said: string,
+  said: Message,
   { asSeen, own, assumed, readingIds }: SensorValue,
   should: Stopped,
 ): Partial<Found> {
-  const { profile, family, pressureUnit } = caseFile;
+  const { profile, family } = caseFile;
   const matters = profile.differenceThatMatters;
-  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
+  const show = (value: number) => measured(value, profile.measures);
   const seen = compareValues(asSeen, should.measured, matters);
-  const shown = `${said}: ${boundWords(asSeen)}${show(asSeen.value)}`;
+  const shown = say('checks.signal-is', { said, value: boundSaid(asSeen.bound, show(asSeen.value)) });
   const manifold = family === 'manifold-pressure';
   if (seen.outcome === 'cannot-tell' && seen.ofBound) {
-    const sentence = `${shown}, the end of what the sensor can show; it should be ${should.inWords}. These cannot be compared.`;
+    const sentence = say('checks.end-sensor-can-show-should', { shown, band: should.band });
     return { remarks: [{ sentence, readingIds }] };
   }
   if (seen.outcome === 'cannot-tell') {
     return {
-      remarks: [{ sentence: `${shown}; limited by ${seen.limitedBy}, these cannot tell.`, readingIds }],
+      remarks: [
+        {
+          sentence: say('checks.limited-these-cannot-tell', { shown, limitedBy: seen.limitedBy }),
+          readingIds,
+        },
+      ],
     };
   }
   if (seen.outcome === 'agree' || Math.abs(seen.difference) <= matters) {
-    const sentence = `${shown}, ${manifold ? 'as ambient is' : 'as it should'}.`;
+    const sentence = say('checks.as-expected', { shown, manifold });
     return { findings: [finding('signal-koeo=as-expected', sentence, readingIds)] };
   }
-  const away = `${shown}, but ${manifold ? 'ambient is' : 'it should be'} ${should.inWords}`;
+  const away = say('checks.but', { shown, manifold, band: should.band });
   if (assumed.includes('return')) {
-    const sentence = `${away}. The return has not been measured yet: it could explain this.`;
+    const sentence = say('checks.return-not-been-measured-yet', { away });
     return { findings: [finding('signal-koeo=shifted-perhaps-by-return', sentence, readingIds)] };
   }
   if (Math.abs(compareValues(own, should.measured, matters).difference) > matters) {
-    return { findings: [finding('signal-koeo=shifted', `${away}.`, readingIds)] };
+    return { findings: [finding('signal-koeo=shifted', say('checks.shifted', { away }), readingIds)] };
   }
-  const sentence = `${away}. Taken against its own return the sensor is right: the return shifts it.`;
+  const sentence = say('checks.taken-against-own-return-sensor', { away });
   return { findings: [finding('signal-koeo=shifted-by-return', sentence, readingIds)] };
 }
-
-const nounOf = ({ profile }: CaseFile): string =>
-  isPressure(profile.measures) ? 'pressure' : MEASURANDS[profile.measures].words;
 
 function follows(caseFile: CaseFile): Partial<Found> {
   const stopped = at(caseFile, 'plug', 'koeo');
@@ -145,13 +157,17 @@ function follows(caseFile: CaseFile): Partial<Found> {
   if (!stopped || !driven) return {};
   const stuck = Math.abs(stopped.volts - driven.volts) < STUCK_VOLTS;
   const { engine, stimulus } = driven.state;
-  const where = stimulus ? STIMULUS_WORDS[stimulus.kind] : `at ${ENGINE_WORDS[engine]}`;
-  const path = `from ${voltsInWords(stopped.volts)} with the engine stopped to ${voltsInWords(driven.volts)} ${where}`;
+  const where = stimulus ? stimulusKindSaid(stimulus.kind) : say('checks.at', { engine: engineSaid(engine) });
+  const path = say('checks.engine-stopped', {
+    stopped: volts(stopped.volts),
+    driven: volts(driven.volts),
+    where,
+  });
   return {
     findings: [
       finding(
         `signal-follows=${stuck ? 'stuck' : 'moves'}`,
-        stuck ? `The signal stays put: ${path}.` : `The signal moves ${path}.`,
+        stuck ? say('checks.signal-stays-put', { path }) : say('checks.signal-moves', { path }),
         [stopped.id, driven.id],
       ),
     ],
@@ -164,12 +180,12 @@ function arrivesAtUnit(caseFile: CaseFile): Partial<Found> {
     const unit = at(caseFile, 'unit', engine);
     if (!plug || !unit) continue;
     const same = signalArrives(plug, unit, caseFile);
-    const pair = `${voltsInWords(plug.volts)} at the plug, ${voltsInWords(unit.volts)} at the unit`;
+    const pair = say('checks.plug-unit', { plug: volts(plug.volts), unit: volts(unit.volts) });
     return {
       findings: [
         finding(
           `signal-unit-vs-plug=${same ? 'same' : 'differs'}`,
-          same ? `The signal arrives: ${pair}.` : `The signal does not arrive: ${pair}.`,
+          same ? say('checks.signal-arrives', { pair }) : say('checks.signal-does-not-arrive', { pair }),
           [plug.id, unit.id],
         ),
       ],
@@ -187,19 +203,19 @@ function unplugged(caseFile: CaseFile): Partial<Found> {
   );
   if (!reading) return {};
   const { bias, nominalReferenceVolts } = caseFile.profile;
-  const said = `With the plug off the signal wire goes to ${voltsInWords(reading.volts)}`;
+  const said = say('checks.plug-off-signal-wire-goes', { volts: volts(reading.volts) });
   const high = reading.volts > nominalReferenceVolts - RAIL_VOLTS;
   const low = reading.volts < RAIL_VOLTS;
   if (bias === 'unknown' || (!high && !low)) {
     return {
-      remarks: [{ sentence: `${said}; which level is right here is not known.`, readingIds: [reading.id] }],
+      remarks: [{ sentence: say('checks.level-right-here-not-known', { said }), readingIds: [reading.id] }],
     };
   }
   const atBias = high === (bias === 'pull-up');
   const held = high ? 'held-high' : 'held-low';
   const sentence = atBias
-    ? `${said}: the bias level. A short to that side would look the same.`
-    : `${said}: something in the wiring holds it there.`;
+    ? say('checks.bias-level-short-side-would', { said })
+    : say('checks.something-wiring-holds-there', { said });
   return {
     findings: [finding(`signal-unplugged=${atBias ? 'at-bias' : held}`, sentence, [reading.id])],
   };
@@ -219,23 +235,20 @@ function liveData(caseFile: CaseFile): Partial<Found> {
   if (!scan || !signal) return {};
   const readingIds = [scan.id, signal.id];
   if (signalAtRail(signal, caseFile)) {
-    const sentence =
-      'The signal is past a circuit limit, so live data may be a substituted value: not weighed.';
+    const sentence = say('checks.signal-past-circuit-limit-live');
     return { remarks: [{ sentence, readingIds }] };
   }
   const compared = liveAgainstWire(caseFile, signal, scan);
   if (!compared) return {};
   const { onWire, differs } = compared;
-  const { profile, pressureUnit } = caseFile;
-  const show = (value: number) => formatValue(value, profile.measures, pressureUnit);
-  const pair = `${show(scan.value)} in live data, ${show(onWire)} on the wire`;
+  const { profile } = caseFile;
+  const show = (value: number) => measured(value, profile.measures);
+  const pair = say('checks.live-data-wire', { live: show(scan.value), wire: show(onWire) });
   return {
     findings: [
       finding(
         `live-vs-plug=${differs ? 'differs' : 'agrees'}`,
-        differs
-          ? `Live data is not what is on the wire: ${pair}.`
-          : `Live data shows what is on the wire: ${pair}.`,
+        differs ? say('checks.live-data-not-wire', { pair }) : say('checks.live-data-shows-wire', { pair }),
         readingIds,
       ),
     ],

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import { latestWire, type AnyEvidence } from '../../record/evidence/index.ts';
 import { keyOn, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -11,7 +12,7 @@ export interface SupplyStep {
   spot: Spot;
   state: MachineState;
   /** What it proves. */
-  proves: string;
+  proves: Message;
   reading: AnyEvidence | undefined;
   outcome: SupplyOutcome;
 }
@@ -21,7 +22,7 @@ const UNLOADED: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
 /** Reference loaded and unloaded, return by its drop, and the battery feed where the body has one. */
 export function supplyCheck(caseFile: CaseFile, lanes: readonly Lane[]): SupplyStep[] {
-  const at = (lane: Lane, place: Place, state: MachineState, proves: string): SupplyStep => {
+  const at = (lane: Lane, place: Place, state: MachineState, proves: Message): SupplyStep => {
     const reading = latestWire(
       caseFile.readings,
       lane,
@@ -36,31 +37,26 @@ export function supplyCheck(caseFile: CaseFile, lanes: readonly Lane[]): SupplyS
       case 'reference':
       case 'second-reference':
         return [
-          at(lane, 'plug', LOADED, 'The supply holds under the sensor’s own load.'),
-          at(
-            lane,
-            'plug',
-            UNLOADED,
-            'It is there at all; lower only when plugged in, something draws too much.',
-          ),
-          at(lane, 'unit', LOADED, 'The unit gives it; good here and not at the plug, the wire is at fault.'),
+          at(lane, 'plug', LOADED, say('checks.supply-holds-under-sensors-own')),
+          at(lane, 'plug', UNLOADED, say('checks.there-all-lower-only-when')),
+          at(lane, 'unit', LOADED, say('checks.unit-gives-good-here-not')),
         ];
       case 'return':
       case 'second-return': {
         const drop = dropOver({ lane, from: 'unit', to: 'plug' }, caseFile);
         return [
-          at(lane, 'plug', LOADED, 'The whole way to battery negative, unit ground included.'),
+          at(lane, 'plug', LOADED, say('checks.whole-way-battery-negative-unit')),
           {
             spot: { kind: 'between', from: { lane, place: 'plug' }, to: { lane, place: 'unit' } },
             state: LOADED,
-            proves: 'The wire alone: what is lost over it while current flows.',
+            proves: say('checks.wire-alone-lost-over-while'),
             reading: drop,
             outcome: drop ? (dropIsSmall(drop, caseFile) ? 'good' : 'bad') : 'open',
           },
         ];
       }
       case 'battery-feed':
-        return [at(lane, 'plug', LOADED, 'Battery voltage under the load of the element.')];
+        return [at(lane, 'plug', LOADED, say('checks.battery-voltage-under-load-element'))];
       case 'signal':
       case 'second-signal':
       case 'motor-plus':

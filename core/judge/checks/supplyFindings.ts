@@ -1,9 +1,10 @@
+import { say, volts } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
-import { keyOn, PLACE_WORDS, type MachineState, type Place } from '../../machine/places/index.ts';
+import { keyOn, placeSaid, type MachineState, type Place } from '../../machine/places/index.ts';
 import { FLOATING_RETURN_VOLTS, MISSING_REFERENCE_VOLTS } from '../../machine/limits/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
-import { finding, voltsInWords, type Finding, type Remark } from './finding.ts';
+import { finding, type Finding, type Remark } from './finding.ts';
 
 const loaded = (state: MachineState) => keyOn(state) && state.plug === 'connected';
 const plugOff = (state: MachineState) => keyOn(state) && state.plug === 'unplugged';
@@ -29,11 +30,14 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
       ? 'reference-at-plug'
       : 'reference-at-unit';
   const outcome = referenceOutcome(reading, caseFile);
-  const words = { normal: 'normal', low: 'low', missing: 'missing', high: 'too high' }[outcome];
-  const where = `${PLACE_WORDS[place]}${unloaded ? ' with the plug off' : ''}`;
   return finding(
     `${check}=${outcome}`,
-    `Reference at the ${where} is ${voltsInWords(reading.volts)}: ${words}.`,
+    say('checks.reference-is', {
+      place: placeSaid(place),
+      unloaded,
+      volts: volts(reading.volts),
+      outcome,
+    }),
     [reading.id],
   );
 }
@@ -50,16 +54,16 @@ export function referenceOutcome(
 function returnFinding(caseFile: CaseFile, place: 'plug' | 'unit') {
   const reading = latestWire(caseFile.readings, 'return', place, loaded);
   if (!reading) return undefined;
-  const where = `Return at the ${PLACE_WORDS[place]} is ${voltsInWords(reading.volts)} under load`;
+  const where = say('checks.return-under-load', { place: placeSaid(place), volts: volts(reading.volts) });
   if (supplyIsGood('return', reading, caseFile)) {
-    return finding(`return-at-${place}=good`, `${where}: good.`, [reading.id]);
+    return finding(`return-at-${place}=good`, say('checks.return-good', { where }), [reading.id]);
   }
   if (place === 'plug' && Math.abs(reading.volts) > FLOATING_RETURN_VOLTS) {
-    return finding('return-at-plug=floating', `${where}: it floats, the wire is all but open.`, [
+    return finding('return-at-plug=floating', say('checks.floats-wire-all-but-open', { where }), [
       reading.id,
     ]);
   }
-  return finding(`return-at-${place}=raised`, `${where}: raised, so there is resistance in the way.`, [
+  return finding(`return-at-${place}=raised`, say('checks.raised-there-resistance-way', { where }), [
     reading.id,
   ]);
 }
@@ -69,7 +73,7 @@ function unloadedReturnRemarks(caseFile: CaseFile): Remark[] {
   if (!reading || latestWire(caseFile.readings, 'return', 'plug', loaded)) return [];
   return [
     {
-      sentence: 'The return was read with the plug off: no current flowed, so it does not prove the wire.',
+      sentence: say('checks.return-read-plug-off-no'),
       readingIds: [reading.id],
     },
   ];

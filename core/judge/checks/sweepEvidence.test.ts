@@ -1,14 +1,19 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { SweepFinding } from '../../recording/sweep/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
 import { disagreements } from './disagreements.ts';
 import type { SweepOnRecord } from './caseFile.ts';
 import { sweepFaults } from './sweepEvidence.ts';
+import { verbatim } from '../../measure/message/index.ts';
 
 const dropout = (position: number, over: Partial<SweepFinding> = {}): SweepFinding => ({
   kind: 'dropout',
   weight: 'fault',
-  sentence: `Track 2 drops out at ${position.toFixed(1)} %.`,
+  sentence: {
+    code: 'say.as-it-is',
+    values: { text: verbatim(`Track 2 drops out at ${position.toFixed(1)} %.`) },
+  },
   channel: 1,
   fromSeconds: 3,
   untilSeconds: 3.1,
@@ -17,11 +22,13 @@ const dropout = (position: number, over: Partial<SweepFinding> = {}): SweepFindi
 });
 const pedal = { ...EXAMPLE_PROFILE, measures: 'position', lowest: 0, highest: 100 } as const;
 const said = (findings: SweepFinding[], more: SweepOnRecord[] = []) =>
-  sweepFaults(
-    exampleCase([], {
-      profile: pedal,
-      sweeps: [{ name: 'Slow travel', uses: ['signal', 'second-signal'], findings }, ...more],
-    }),
+  inWords(
+    sweepFaults(
+      exampleCase([], {
+        profile: pedal,
+        sweeps: [{ name: 'Slow travel', uses: ['signal', 'second-signal'], findings }, ...more],
+      }),
+    ),
   ).map(({ sentence }) => sentence.replace('Recorded in “Slow travel”: ', ''));
 
 test('a fault that keeps its place is the track, one that turns up anywhere is a contact or a wire', () => {
@@ -39,7 +46,8 @@ test('a fault that keeps its place is the track, one that turns up anywhere is a
 });
 
 test('other faults are told as they were found; notes are none, and a clean newer recording is told beside them, and does not take their place', () => {
-  const sag = dropout(0, { kind: 'reference', sentence: 'The reference does not hold: 4.60 V.' });
+  const sagged = { code: 'say.as-it-is', values: { text: verbatim('The reference does not hold: 4.60 V.') } };
+  const sag = dropout(0, { kind: 'reference', sentence: sagged });
   expect(said([sag])).toEqual(['The reference does not hold: 4.60 V.']);
   expect(said([dropout(41, { weight: 'note' })])).toEqual([]);
   const after: SweepOnRecord = { name: 'After', uses: ['signal'], findings: [] };

@@ -1,4 +1,11 @@
-import { formatWithBasis } from '../../measure/quantity/index.ts';
+import {
+  list,
+  measured,
+  say,
+  verbatim,
+  type Message,
+  type MessageList,
+} from '../../measure/message/index.ts';
 import { faultPlaces, type ChannelUse, type SweepFinding } from '../../recording/sweep/index.ts';
 import type { CaseFile, SweepOnRecord } from './caseFile.ts';
 import type { Remark } from './finding.ts';
@@ -8,7 +15,7 @@ import type { Remark } from './finding.ts';
  * keeps its place is in the track, which alone knows where it stands; one that turns up anywhere is in a contact or a wire,
  * which does not. Only a recording whose signal is plausible volts is evidence.
  */
-export function sweepFaults(caseFile: Pick<CaseFile, 'sweeps' | 'profile' | 'pressureUnit'>): Remark[] {
+export function sweepFaults(caseFile: Pick<CaseFile, 'sweeps' | 'profile'>): Remark[] {
   const telling = caseFile.sweeps.filter(speaksOfSensor);
   const faults = telling.flatMap((sweep) =>
     sweep.findings.filter(({ weight }) => weight === 'fault').map((fault) => ({ fault, sweep })),
@@ -27,15 +34,26 @@ export function sweepFaults(caseFile: Pick<CaseFile, 'sweeps' | 'profile' | 'pre
       ).map((sentence) =>
         since.length === 0
           ? sentence
-          : `${sentence} Recorded since, ${since.map(({ name }) => `“${name}”`).join(', ')} ${since.length > 1 ? 'show' : 'shows'} nothing of it.`,
+          : say('checks.recorded-since-nothing', {
+              sentence,
+              names: namesOf(since),
+              count: since.length,
+            }),
       );
     }),
   );
   const others = faults
     .filter(({ fault }) => !placed(fault))
-    .map(({ fault, sweep }) => `Recorded in “${sweep.name}”: ${fault.sentence}`);
+    .map(({ fault, sweep }) =>
+      say('checks.recorded-in', { names: namesOf([sweep]), sentence: fault.sentence }),
+    );
   return [...tracks, ...others].map((sentence) => ({ sentence, readingIds: [] }));
 }
+
+const namesOf = (sweeps: readonly SweepOnRecord[]): MessageList =>
+  list(
+    [...new Set(sweeps.map(({ name }) => name))].map((name) => say('sweep.named', { name: verbatim(name) })),
+  );
 
 /** Some channel of it is the signal, and could be read as volts. */
 export const speaksOfSensor = ({ uses, findings }: SweepOnRecord): boolean =>
@@ -50,42 +68,50 @@ function ofTrack(
   faults: readonly SweepFinding[],
   use: 'signal' | 'second-signal',
   sweeps: readonly SweepOnRecord[],
-  { profile, pressureUnit }: Pick<CaseFile, 'profile' | 'pressureUnit'>,
-): string[] {
+  { profile }: Pick<CaseFile, 'profile'>,
+): Message[] {
   const [first] = faults;
   if (!first) return [];
   const two = sweeps.some(({ uses }) => uses.includes('second-signal'));
-  const track = two ? (use === 'second-signal' ? 'Track 2' : 'Track 1') : 'The signal';
-  const does = first.kind === 'pair' ? 'parts from its pair' : 'drops out';
-  const names = [...new Set(sweeps.map(({ name }) => `“${name}”`))];
-  const recorded = (sentence: string) => `Recorded in ${names.join(', ')}: ${sentence}`;
+  const track = two
+    ? say('sweep.track', { number: use === 'second-signal' ? 2 : 1 })
+    : say('sweep.the-signal');
+  const parts = first.kind === 'pair';
+  const recorded = (sentence: Message) => say('checks.recorded-in', { names: namesOf(sweeps), sentence });
   const places = faults.flatMap(({ position }) => (position === undefined ? [] : [position]));
   if (places.length === 0) return [recorded(first.sentence)];
-  const at = (position: number) => formatWithBasis(position, profile.measures, pressureUnit);
+  const at = (position: number) => measured(position, profile.measures, 'with-basis');
   const middle = places.reduce((sum, place) => sum + place, 0) / places.length;
   switch (faultPlaces(places, profile)) {
     case 'once':
-      return [
-        recorded(
-          `${first.sentence} Once only: record it again. The same place twice is the track; elsewhere it is a contact or a wire.`,
-        ),
-      ];
+      return [recorded(say('checks.once-only-record-again-same', { sentence: first.sentence }))];
     case 'same-place':
       return [
         recorded(
-          `${track} ${does} at ${at(middle)} each of the ${places.length} times that it passes: worn there, inside the sensor. A loose wire does not know where the sensor stands.`,
+          say('checks.each-times-passes-worn-there', { track, parts, at: at(middle), times: places.length }),
         ),
       ];
     case 'scattered':
       return [
         recorded(
-          `${track} ${does} ${places.length} times, anywhere between ${at(Math.min(...places))} and ${at(Math.max(...places))}: a loose contact or wire rather than the track. Move the loom while it is recorded.`,
+          say('checks.times-anywhere-between-loose-contact', {
+            track,
+            parts,
+            times: places.length,
+            from: at(Math.min(...places)),
+            to: at(Math.max(...places)),
+          }),
         ),
       ];
     case 'unclear':
       return [
         recorded(
-          `${track} ${does} ${places.length} times near ${at(middle)}: record it again, slower, to see whether it keeps its place.`,
+          say('checks.times-near-record-again-slower', {
+            track,
+            parts,
+            times: places.length,
+            at: at(middle),
+          }),
         ),
       ];
   }

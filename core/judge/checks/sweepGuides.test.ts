@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase } from './exampleCase.ts';
 import { sweepGuides } from './index.ts';
@@ -5,7 +6,7 @@ import { sweepGuides } from './index.ts';
 const UNITS = { vacuum: 'inHg', absolute: 'kPa' } as const;
 
 test('a manifold sensor is pumped in steps of its own unit, each with what the signal should be, or revved', () => {
-  const [pump, revs, ...others] = sweepGuides(exampleCase([]), UNITS);
+  const [pump, revs, ...others] = inWords(sweepGuides(exampleCase([]), UNITS));
   expect(others).toEqual([]);
   expect(pump).toMatchObject({ id: 'pump', cautions: [] });
   expect(pump!.steps.map(({ words }) => words)).toEqual([
@@ -23,10 +24,12 @@ test('a manifold sensor is pumped in steps of its own unit, each with what the s
 });
 
 test('without the ambient pressure there is no pump table for an absolute sensor; what has an arm is moved and snapped', () => {
-  expect(sweepGuides(exampleCase([], { ambient: undefined }), UNITS).map(({ id }) => id)).toEqual(['revs']);
-  expect(sweepGuides(exampleCase([], { family: 'pedal' }), UNITS).map(({ id }) => id)).toEqual([
+  expect(inWords(sweepGuides(exampleCase([], { ambient: undefined }), UNITS)).map(({ id }) => id)).toEqual([
+    'revs',
+  ]);
+  expect(inWords(sweepGuides(exampleCase([], { family: 'pedal' }), UNITS)).map(({ id }) => id)).toEqual([
     'slow-travel',
     'snap',
   ]);
-  expect(sweepGuides(exampleCase([], { family: 'fuel-rail-pressure' }), UNITS)).toEqual([]);
+  expect(inWords(sweepGuides(exampleCase([], { family: 'fuel-rail-pressure' }), UNITS))).toEqual([]);
 });

@@ -1,7 +1,8 @@
+import { say, withoutRepeats, type Message } from '../../measure/message/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import { expectedReading } from '../expectation/index.ts';
 import { canBePumped, type FamilyId } from '../../machine/family/index.ts';
-import { fromKpa, type PressureUnit } from '../../measure/quantity/index.ts';
+import type { PressureUnit } from '../../measure/quantity/index.ts';
 import { cautionsFor } from '../cautions/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { expectationContext } from './expectationContext.ts';
@@ -10,7 +11,7 @@ import { pumpState, pumpSteps } from './pumpSweep.ts';
 /** One thing to do while a recording runs. */
 export interface GuideStep {
   /** Short enough to stand beside its mark in a plot. */
-  words: string;
+  words: Message;
   state: MachineState;
   /** Of the signal at the plug, where it can be said. */
   expectedVolts: { lowest: number; highest: number } | undefined;
@@ -19,10 +20,10 @@ export interface GuideStep {
 /** A way to move a sensor while it is recorded. */
 export interface SweepGuide {
   id: 'pump' | 'slow-travel' | 'snap' | 'revs';
-  name: string;
-  how: string;
+  name: Message;
+  how: Message;
   steps: GuideStep[];
-  cautions: string[];
+  cautions: Message[];
 }
 
 const SIGNAL = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
@@ -31,10 +32,10 @@ const AT_REST: MachineState = { engine: 'koeo', plug: 'connected' };
 const AT_FAR_STOP: MachineState = { ...AT_REST, stimulus: { kind: 'full-travel' } };
 const engineAt = (engine: MachineState['engine']): MachineState => ({ engine, plug: 'connected' });
 
-const MOVED_BY_HAND: Partial<Record<FamilyId, string>> = {
-  throttle: 'Key on, engine off. Turn the throttle by the pedal or by hand, evenly: five seconds each way.',
-  pedal: 'Key on, engine off. Press the pedal evenly: five seconds down, five seconds up.',
-  flap: 'Key on, engine off. Move the arm by hand, evenly: five seconds each way. The percentage must follow the arm.',
+const MOVED_BY_HAND: Partial<Record<FamilyId, Message>> = {
+  throttle: say('checks.key-engine-off-turn-throttle'),
+  pedal: say('checks.key-engine-off-press-pedal'),
+  flap: say('checks.key-engine-off-move-arm'),
 };
 const SNAPPED: readonly FamilyId[] = ['throttle', 'pedal', 'flap'];
 const REVVED: readonly FamilyId[] = [
@@ -51,7 +52,7 @@ export function sweepGuides(
   { vacuum, absolute }: { vacuum: PressureUnit; absolute: PressureUnit },
 ): SweepGuide[] {
   const context = expectationContext(caseFile);
-  const step = (words: string, state: MachineState): GuideStep => {
+  const step = (words: Message, state: MachineState): GuideStep => {
     const expected = expectedReading(SIGNAL, state, context);
     return {
       words,
@@ -59,22 +60,22 @@ export function sweepGuides(
       expectedVolts: expected && { lowest: expected.lowest, highest: expected.highest },
     };
   };
-  const guide = (id: SweepGuide['id'], name: string, how: string, steps: GuideStep[]): SweepGuide => ({
+  const guide = (id: SweepGuide['id'], name: Message, how: Message, steps: GuideStep[]): SweepGuide => ({
     id,
     name,
     how,
     steps,
-    cautions: [...new Set(steps.flatMap(({ state }) => cautionsFor(SIGNAL, state, caseFile.family)))],
+    cautions: withoutRepeats(steps.flatMap(({ state }) => cautionsFor(SIGNAL, state, caseFile.family))),
   });
   const { family, profile, ambient } = caseFile;
   const byHand = MOVED_BY_HAND[family];
   const guides: SweepGuide[] = [];
   if (byHand)
     guides.push(
-      guide('slow-travel', 'Slow full travel', byHand, [
-        step('At rest', AT_REST),
-        step('At the far stop', AT_FAR_STOP),
-        step('At rest again', AT_REST),
+      guide('slow-travel', say('checks.slow-full-travel'), byHand, [
+        step(say('checks.at-rest'), AT_REST),
+        step(say('checks.far-stop'), AT_FAR_STOP),
+        step(say('checks.rest-again'), AT_REST),
       ]),
     );
   const down = profile.measures === 'absolute-pressure';
@@ -84,13 +85,13 @@ export function sweepGuides(
     guides.push(
       guide(
         'pump',
-        'Pump in steps',
-        'Key on, engine off, hose off the engine and on the pump. Hold each step for about three seconds.',
+        say('checks.pump-steps'),
+        say('checks.key-engine-off-hose-off'),
         steps.map((kpa) =>
           step(
             kpa === 0
-              ? 'Pump off'
-              : `${Number(fromKpa(Math.abs(kpa), unit).toFixed(3))} ${unit}${down ? ' vacuum' : ''}`,
+              ? say('checks.pump-off')
+              : say('checks.pump-step', { pressure: { kpaIn: Math.abs(kpa), unit }, vacuum: down }),
             pumpState(kpa),
           ),
         ),
@@ -99,25 +100,20 @@ export function sweepGuides(
   }
   if (REVVED.includes(family))
     guides.push(
-      guide('revs', 'Idle, revs, snap', 'Engine warm and out of gear. Hold each state for a few seconds.', [
-        step('Idle', engineAt('idle')),
-        step('Revs held', engineAt('held-revs')),
-        step('Snap and let go', engineAt('snap-open')),
-        step('Idle again', engineAt('idle')),
+      guide('revs', say('checks.idle-revs-snap'), say('checks.engine-warm-out-gear-hold'), [
+        step(say('checks.idle'), engineAt('idle')),
+        step(say('checks.revs-held'), engineAt('held-revs')),
+        step(say('checks.snap-let-go'), engineAt('snap-open')),
+        step(say('checks.idle-again'), engineAt('idle')),
       ]),
     );
   if (SNAPPED.includes(family))
     guides.push(
-      guide(
-        'snap',
-        'Snap',
-        'Key on, engine off. Snap it to the far stop, hold, let it spring back: shows how fast the signal answers.',
-        [
-          step('At rest', AT_REST),
-          step('Snapped to the far stop', AT_FAR_STOP),
-          step('Sprung back', AT_REST),
-        ],
-      ),
+      guide('snap', say('checks.snap'), say('checks.key-engine-off-snap-far'), [
+        step(say('checks.at-rest'), AT_REST),
+        step(say('checks.snapped-far-stop'), AT_FAR_STOP),
+        step(say('checks.sprung-back'), AT_REST),
+      ]),
     );
   return guides;
 }

@@ -1,6 +1,14 @@
+import { say } from '../../measure/message/index.ts';
 import { pairLimitPercent, type SecondTrack } from '../../measure/companion/index.ts';
 import { latestWire } from '../../record/evidence/index.ts';
-import { isReturn, isSecond, sameDrive, type Lane, type MachineState } from '../../machine/places/index.ts';
+import {
+  isReturn,
+  laneSaid,
+  isSecond,
+  sameDrive,
+  type Lane,
+  type MachineState,
+} from '../../machine/places/index.ts';
 import { pairDeviation } from '../../measure/positionPair/index.ts';
 import {
   CONCEIVABLE_REFERENCE_SHARE,
@@ -79,10 +87,18 @@ export function trackPairIn(caseFile: CaseFile, state: MachineState): TrackPair 
     return (moved(SLOPE_VOLTS) - moved(-SLOPE_VOLTS)) / (2 * SLOPE_VOLTS);
   };
   const influences = [
-    { name: 'track 1', names: ['first'] as const, input: input(first.volts, first.meter ?? meter) },
-    { name: 'track 2', names: ['second'] as const, input: input(second.volts, second.meter ?? meter) },
+    {
+      name: say('doubt.track', { number: 1 }),
+      names: ['first'] as const,
+      input: input(first.volts, first.meter ?? meter),
+    },
+    {
+      name: say('doubt.track', { number: 2 }),
+      names: ['second'] as const,
+      input: input(second.volts, second.meter ?? meter),
+    },
     ...wires.map(({ lane, input: of }) => ({
-      name: CALLED[lane],
+      name: laneSaid(lane),
       names: movedBy(lane, companion),
       input: of,
     })),
@@ -186,12 +202,6 @@ const movedBy = (lane: PairWire, { separateFeeds }: SecondTrack): readonly (keyo
 const WITH_FIRST: Partial<Record<PairWire, PairWire>> = {
   'second-reference': 'reference',
   'second-return': 'return',
-};
-const CALLED: Record<PairWire, string> = {
-  reference: 'reference',
-  return: 'return',
-  'second-reference': 'second reference',
-  'second-return': 'second return',
 };
 const input = (volts: number, meter: Extract<WireInput, { meter: unknown }>['meter']): WireInput => ({
   volts,

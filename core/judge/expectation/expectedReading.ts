@@ -1,3 +1,5 @@
+import { fixed, say, type Message } from '../../measure/message/index.ts';
+import { problemSaid } from '../../measure/problem/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
 import { keyOn, running, type Lane, type MachineState, type Target } from '../../machine/places/index.ts';
 import {
@@ -16,7 +18,7 @@ export interface Expectation {
   of: 'volts' | Measurand;
   lowest: number;
   highest: number;
-  reason: string;
+  reason: Message;
 }
 
 export interface ExpectationContext extends ValueContext {
@@ -76,30 +78,27 @@ function expectedOnGauge(
   return { of: measures, lowest: lowest - doubtKpa, highest: highest + doubtKpa, reason: sentence(reason) };
 }
 
-export function whyNoExpectation(target: Target, state: MachineState, context: ExpectationContext): string {
-  if (state.harness) return 'Something is attached: under Isolate stands what each answer would mean.';
-  if (state.stimulus?.kind === 'held')
-    return 'Held somewhere on its way: the value is what the hand makes it. It must follow without a jump.';
-  if (target.kind === 'wire' && isMotor(target.lane))
-    return 'A motor wire is driven both ways: its voltage at rest proves nothing.';
-  if (target.kind === 'scan' && !keyOn(state)) return 'Live data needs the key on.';
+export function whyNoExpectation(target: Target, state: MachineState, context: ExpectationContext): Message {
+  if (state.harness) return say('expectation.something-attached-under-isolate-stands');
+  if (state.stimulus?.kind === 'held') return say('expectation.held-somewhere-way-value-hand');
+  if (target.kind === 'wire' && isMotor(target.lane)) return say('expectation.motor-wire-driven-both-ways');
+  if (target.kind === 'scan' && !keyOn(state)) return say('expectation.live-data-needs-key');
   if (target.kind !== 'gauge' && state.plug === 'unplugged') {
     return target.kind === 'scan'
-      ? 'With the plug off, live data shows the unit’s bias or a substituted value.'
-      : 'Which way this input is biased is not known: note what it reads.';
+      ? say('expectation.plug-off-live-data-shows')
+      : say('expectation.way-input-biased-not-known');
   }
   if (target.kind === 'wire' && target.lane === 'second-signal') {
-    if (!context.companion) return 'This sensor has no second signal in the library.';
+    if (!context.companion) return say('expectation.sensor-no-second-signal-library');
     if (context.companion.kind === 'temperature')
-      return 'Give the air temperature with the ambient pressure: the signal follows from it.';
-    if (context.signalVolts?.(state) !== undefined)
-      return 'Track 1 reads what no sound track gives here: nothing follows from it for track 2.';
+      return say('expectation.give-air-temperature-ambient-pressure');
+    if (context.signalVolts?.(state) !== undefined) return say('expectation.track-1-reads-no-sound');
   }
   const value = expectedValue(state, context);
-  if (!value.ok) return `${value.problem.message} ${value.problem.next}`;
+  if (!value.ok) return problemSaid(value.problem);
   return context.ambient
-    ? 'Nothing can be said before the reading is taken.'
-    : 'Give the ambient pressure first: the expected value follows from it.';
+    ? say('expectation.nothing-can-said-before-reading')
+    : say('expectation.give-ambient-pressure-first-expected');
 }
 
 function expectedVolts(
@@ -117,18 +116,21 @@ function expectedVolts(
     return volts(
       sound,
       state.plug === 'connected'
-        ? 'A sound return stays within 50 mV of battery negative under load.'
-        : 'No current flows with the plug off: a good value here does not prove the wire.',
+        ? say('expectation.sound-return-stays-within-50')
+        : say('expectation.no-current-flows-plug-off'),
     );
   }
   if (!keyOn(state))
-    return volts({ lowest: -UNFED_VOLTS, highest: UNFED_VOLTS }, 'With the key off nothing feeds this wire.');
+    return volts(
+      { lowest: -UNFED_VOLTS, highest: UNFED_VOLTS },
+      say('expectation.key-off-nothing-feeds-wire'),
+    );
   if (sound && lane === 'battery-feed') {
     return volts(
       sound,
       running(state)
-        ? 'The alternator charges: battery voltage, under load.'
-        : 'Battery voltage, loaded by the element.',
+        ? say('expectation.alternator-charges-battery-voltage-under')
+        : say('expectation.battery-voltage-loaded-element'),
     );
   }
   if (lane === 'second-signal') return secondSignal(state, context);
@@ -136,8 +138,10 @@ function expectedVolts(
     return volts(
       sound,
       state.plug === 'connected'
-        ? `The reference is ${profile.nominalReferenceVolts.toFixed(1)} V, and the sensor loads it.`
-        : 'Unloaded: this shows that the reference is there, not that the wire carries current.',
+        ? say('expectation.reference-sensor-loads', {
+            nominalReferenceVolts: fixed(profile.nominalReferenceVolts, 1, 'V'),
+          })
+        : say('expectation.unloaded-shows-reference-there-not'),
     );
   }
   return state.plug === 'unplugged' ? unpluggedSignal(profile) : connectedSignal(state, context);
@@ -152,7 +156,7 @@ function secondSignal(state: MachineState, context: ExpectationContext): Expecta
     if (state.plug === 'unplugged') {
       return volts(
         offset(referenceVolts, OPEN_INPUT_VOLTS.thermistor),
-        'The unit’s pull-up takes an open thermistor to the reference.',
+        say('expectation.units-pull-up-takes-open'),
       );
     }
     if (ambient?.airCelsius === undefined) return undefined;
@@ -185,8 +189,11 @@ function secondSignal(state: MachineState, context: ExpectationContext): Expecta
 function unpluggedSignal({ bias, nominalReferenceVolts }: SensorProfile): Expectation | undefined {
   if (bias === 'unknown') return undefined;
   return bias === 'pull-up'
-    ? volts(offset(nominalReferenceVolts, OPEN_INPUT_VOLTS['pull-up']), 'The unit pulls its open input up.')
-    : volts(OPEN_INPUT_VOLTS['pull-down'], 'The unit pulls its open input down.');
+    ? volts(
+        offset(nominalReferenceVolts, OPEN_INPUT_VOLTS['pull-up']),
+        say('expectation.unit-pulls-open-input-up'),
+      )
+    : volts(OPEN_INPUT_VOLTS['pull-down'], say('expectation.unit-pulls-open-input-down'));
 }
 
 function connectedSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
@@ -218,7 +225,7 @@ function withinOutput(
   return Math.min(Math.max(signalVolts, lowest), highest);
 }
 
-const volts = ({ lowest, highest }: VoltBand, reason: string): Expectation => ({
+const volts = ({ lowest, highest }: VoltBand, reason: Message): Expectation => ({
   of: 'volts',
   lowest,
   highest,
@@ -228,4 +235,5 @@ const offset = (volts: number, { lowest, highest }: VoltBand): VoltBand => ({
   lowest: volts + lowest,
   highest: volts + highest,
 });
-const sentence = (reason: string): string => `${reason.charAt(0).toUpperCase()}${reason.slice(1)}.`;
+/** A reason that stands alone. */
+const sentence = (reason: Message): Message => say('expectation.reason', { reason });

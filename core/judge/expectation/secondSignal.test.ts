@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { FEED_VOLTS } from '../../machine/limits/index.ts';
 import { expect, test } from 'vitest';
 import type { MachineState, Target } from '../../machine/places/index.ts';
@@ -24,9 +25,9 @@ const context: ExpectationContext = {
 };
 
 test('a mirrored track 2 is expected where it makes up the reference with track 1', () => {
-  const measured = expectedReading(second, koeo, { ...context, signalVolts: () => 0.8 });
+  const measured = inWords(expectedReading(second, koeo, { ...context, signalVolts: () => 0.8 }));
   expect(measured).toMatchObject({ lowest: 4, highest: 4.4 }); // 5 − 0.8 ± 4 % of 5 V
-  const unmeasured = expectedReading(second, koeo, context);
+  const unmeasured = inWords(expectedReading(second, koeo, context));
   expect(unmeasured?.reason).toContain('should be');
   expect(unmeasured?.highest).toBeGreaterThan(4.4);
 });
@@ -41,19 +42,21 @@ test('a temperature signal is expected from the air: 2 kΩ of 25 °C below 2 kΩ
       pullUpOhms: 2000,
     },
   };
-  const expected = expectedReading(second, koeo, temperature);
+  const expected = inWords(expectedReading(second, koeo, temperature));
   expect(expected?.lowest).toBeLessThan(2.5);
   expect(expected?.highest).toBeGreaterThan(2.5);
   const cold = { ...temperature, ambient: undefined };
-  expect(expectedReading(second, koeo, cold)).toBeUndefined();
-  expect(whyNoExpectation(second, koeo, cold)).toContain('air temperature');
+  expect(inWords(expectedReading(second, koeo, cold))).toBeUndefined();
+  expect(inWords(whyNoExpectation(second, koeo, cold))).toContain('air temperature');
 });
 
 test('the battery feed of a hot element is expected at battery voltage, and a body without one says so', () => {
   const feed: Target = { kind: 'wire', lane: 'battery-feed', place: 'plug' };
-  expect(expectedReading(feed, koeo, context)).toMatchObject(FEED_VOLTS.stopped);
-  expect(expectedReading(feed, { ...koeo, engine: 'idle' }, context)).toMatchObject(FEED_VOLTS.running);
+  expect(inWords(expectedReading(feed, koeo, context))).toMatchObject(FEED_VOLTS.stopped);
+  expect(inWords(expectedReading(feed, { ...koeo, engine: 'idle' }, context))).toMatchObject(
+    FEED_VOLTS.running,
+  );
   const alone: ExpectationContext = { ...context, companion: undefined };
-  expect(expectedReading(second, koeo, alone)).toBeUndefined();
-  expect(whyNoExpectation(second, koeo, alone)).toContain('second signal');
+  expect(inWords(expectedReading(second, koeo, alone))).toBeUndefined();
+  expect(inWords(whyNoExpectation(second, koeo, alone))).toContain('second signal');
 });

@@ -1,3 +1,4 @@
+import { fixed, plain, say, type Message } from '../../measure/message/index.ts';
 import { pairLimitPercent, type Companion, type SecondTrack } from '../../measure/companion/index.ts';
 import { pairDeviation } from '../../measure/positionPair/index.ts';
 import { temperatureSignalVolts } from '../../measure/thermistor/index.ts';
@@ -8,7 +9,7 @@ const AIR_AND_SENSOR_KELVIN = 8;
 export interface VoltBand {
   lowest: number;
   highest: number;
-  reason: string;
+  reason: Message;
 }
 
 /** The supply that both tracks stand in. */
@@ -38,15 +39,17 @@ export function expectedSecondTrack(
   });
   const limitPercent = pairLimitPercent(companion);
   const slack = (limitPercent / 100) * referenceVolts;
-  const limit = `within ${limitPercent} % of the reference${companion.limitPercentOfReference === undefined ? ' (the usual limit)' : ''}`;
-  const unread =
-    referenceDoubtVolts > 0 && pair.law === 'mirrored' ? '; the reference has not been read' : '';
+  const limit = say('expectation.within-limit', {
+    percent: plain(limitPercent, '%'),
+    usual: companion.limitPercentOfReference === undefined,
+    unread: referenceDoubtVolts > 0 && pair.law === 'mirrored',
+  });
   return {
     lowest: Math.max(Math.min(...ends) - slack, 0),
     highest: Math.min(Math.max(...ends) + slack, referenceVolts + referenceDoubtVolts),
     reason: measured
-      ? `From track 1, which reads ${(firstVolts[0] as number).toFixed(2)} V here, ${limit}${unread}.`
-      : `From where track 1 should be, ${limit}${unread}.`,
+      ? say('expectation.track-1-reads-here', { first: fixed(firstVolts[0] as number, 2, 'V'), limit })
+      : say('expectation.where-track-1-should', { limit }),
   };
 }
 
@@ -60,6 +63,9 @@ export function expectedTemperatureSignal(
   return {
     lowest: at(airCelsius + AIR_AND_SENSOR_KELVIN),
     highest: at(airCelsius - AIR_AND_SENSOR_KELVIN),
-    reason: `The air is at ${airCelsius} °C, and a cold engine is about as warm (± ${AIR_AND_SENSOR_KELVIN} °C).`,
+    reason: say('expectation.air-c-cold-engine-about', {
+      air: plain(airCelsius, '°C'),
+      within: plain(AIR_AND_SENSOR_KELVIN, '°C'),
+    }),
   };
 }

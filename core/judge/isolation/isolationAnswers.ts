@@ -1,5 +1,6 @@
+import { list, say, withoutRepeats, type Message } from '../../measure/message/index.ts';
 import type { Lane } from '../../machine/places/index.ts';
-import { briefSite, lanesOf, type Fault } from '../../machine/fault/index.ts';
+import { briefSite, lanesOf, type Fault, type FaultKind } from '../../machine/fault/index.ts';
 
 /** Volts against battery negative where the test is read, and all that would give them. */
 export interface IsolationAnswer {
@@ -7,8 +8,8 @@ export interface IsolationAnswer {
   highestVolts: number;
   /** Whether wire, supply and unit are in order up to the plug if this is read. */
   sound: boolean;
-  /** What gives it, in words, each kind of fault once; beside a sound answer, what this test cannot tell from sound. */
-  meanings: readonly string[];
+  /** What gives it, each kind of fault once; beside a sound answer, what this test cannot tell from sound. */
+  meanings: readonly Message[];
 }
 
 /** What a sound circuit gives may be off by this much in another car of the same kind. */
@@ -76,13 +77,13 @@ function zoneAround(volts: number, soundVolts: number, slackVolts: number): numb
 }
 
 /** Each kind of fault once, with the wires or parts that it would be about. */
-function meaningsOf(faults: readonly Fault[]): string[] {
-  const byKind = new Map<string, Set<string>>();
-  for (const { kind, site } of faults) {
-    const name = `${kind.name.charAt(0).toLowerCase()}${kind.name.slice(1)}`;
-    byKind.set(name, (byKind.get(name) ?? new Set()).add(briefSite(kind.id, site.at)));
-  }
-  return [...byKind].map(([name, places]) => `${name} (${[...places].join('; ')})`);
+function meaningsOf(faults: readonly Fault[]): Message[] {
+  const byKind = new Map<FaultKind, Message[]>();
+  for (const { kind, site } of faults)
+    byKind.set(kind, [...(byKind.get(kind) ?? []), briefSite(kind.id, site.at)]);
+  return [...byKind].map(([{ name }, places]) =>
+    say('isolation.meaning', { name, places: list(withoutRepeats(places), 'semicolons') }),
+  );
 }
 
 /** Which of the answers a reading is; undefined where it is none that the circuit can give. */

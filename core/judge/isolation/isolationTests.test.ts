@@ -1,9 +1,10 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { signalFromValue } from '../../measure/transfer/index.ts';
 import { EXAMPLE_SENSORS } from '../../machine/wiring/exampleSensors.ts';
 import { answerRead, isolationTests, ohmsFromDrop, shiftByOhms, type IsolationTest } from './index.ts';
 
-const testsFor = (name: string): IsolationTest[] => {
+const rawTestsFor = (name: string) => {
   const { family, profile, companion, wiring } = EXAMPLE_SENSORS.find((one) => one.name.includes(name))!;
   return isolationTests({
     family,
@@ -12,6 +13,7 @@ const testsFor = (name: string): IsolationTest[] => {
     wires: wiring.wires.map(({ wire }) => wire),
   });
 };
+const testsFor = (name: string) => inWords(rawTestsFor(name));
 const answersOf = (name: string, id: IsolationTest['id']) =>
   testsFor(name).find((one) => one.id === id)!.answers;
 /** What reads about so many volts. */
@@ -109,9 +111,9 @@ test('the reference that comes back past a jumper had an open wire; past an unpl
 });
 
 test('a reading is found among the answers, and one that no circuit gives is not', () => {
-  const answers = answersOf('pulled up', 'unplug');
+  const { answers } = rawTestsFor('pulled up').find(({ id }) => id === 'unplug')!;
   expect(answerRead(answers, 4.85)?.sound).toBe(true);
-  expect(answerRead(answers, 0.03)?.meanings.join()).toContain('ground');
+  expect(inWords(answerRead(answers, 0.03))?.meanings.join()).toContain('ground');
   expect(answerRead(answers, -7)).toBeUndefined();
 });
 

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import type { AnyEvidence, OhmsReading } from '../../record/evidence/index.ts';
 import type { Lane, ProbePoint } from '../../machine/places/index.ts';
 import { samePoint } from '../../machine/places/index.ts';
@@ -13,9 +14,9 @@ export interface PinTest {
   lowestOhms: number;
   highestOhms: number;
   /** What to do meanwhile, and what it should do. */
-  watch: string;
+  watch: Message;
   /** What a value outside means. */
-  otherwise: string;
+  otherwise: Message;
 }
 
 const TRACK_OHMS = [1000, 12_000] as const;
@@ -35,33 +36,33 @@ export function pinTests(sensor: IsolatedSensor): PinTest[] {
     from: Lane,
     to: Lane,
     [lowestOhms, highestOhms]: readonly [number, number],
-    watch: string,
-    otherwise: string,
+    watch: Message,
+    otherwise: Message,
   ) => {
     if (wires.includes(from) && wires.includes(to))
       tests.push({ from: pin(from), to: pin(to), lowestOhms, highestOhms, watch, otherwise });
   };
-  const track = (reference: Lane, signal: Lane, back: Lane, name: string) => {
+  const track = (reference: Lane, signal: Lane, back: Lane, track: Message) => {
     add(
       reference,
       back,
       TRACK_OHMS,
-      'Must not change when the sensor is moved.',
-      `OL: ${name} is open end to end, or its feed is lost inside the housing.`,
+      say('isolation.must-not-change-when-sensor'),
+      say('isolation.ol-open-end-end-feed', { track }),
     );
     add(
       signal,
       back,
       [0, TRACK_OHMS[1]],
-      'Move slowly from stop to stop: it must follow without a jump, and never show OL.',
-      `OL: the wiper of ${name} has no contact; OL at one place only is a dead spot.`,
+      say('isolation.move-slowly-stop-stop-must'),
+      say('isolation.ol-wiper-no-contact-ol', { track }),
     );
     add(
       signal,
       reference,
       [0, TRACK_OHMS[1]],
-      'Must go the other way.',
-      `OL here and not to the return: ${name} is open at its upper end.`,
+      say('isolation.must-go-other-way'),
+      say('isolation.ol-here-not-return-open', { track }),
     );
   };
   if (model.kind === 'stage') {
@@ -69,17 +70,22 @@ export function pinTests(sensor: IsolatedSensor): PinTest[] {
       model.feed,
       'return',
       BODY_OHMS,
-      'Compare with a known-good part: makers differ widely.',
-      'OL or megohms: the electronics are not connected to their supply; next to nothing: shorted, it pulls the supply down.',
+      say('isolation.compare-known-good-part-makers'),
+      say('isolation.ol-megohms-electronics-not-connected'),
     );
   } else {
-    track('reference', 'signal', 'return', model.kind === 'two-tracks' ? 'track 1' : 'the track');
+    track(
+      'reference',
+      'signal',
+      'return',
+      model.kind === 'two-tracks' ? say('site.track-of-two', { track: 1 }) : say('site.only-track'),
+    );
     if (model.kind === 'two-tracks')
       track(
         wires.includes('second-reference') ? 'second-reference' : 'reference',
         'second-signal',
         wires.includes('second-return') ? 'second-return' : 'return',
-        'track 2',
+        say('site.track-of-two', { track: 2 }),
       );
   }
   if (thermistor && companion?.kind === 'temperature') {
@@ -88,16 +94,16 @@ export function pinTests(sensor: IsolatedSensor): PinTest[] {
       'second-signal',
       'return',
       [at(CELSIUS[1]), at(CELSIUS[0])],
-      'Warm it in the hand: the ohms fall.',
-      'OL: the thermistor is open; the temperature then reads as cold as it can.',
+      say('isolation.warm-hand-ohms-fall'),
+      say('isolation.ol-thermistor-open-temperature-then'),
     );
   }
   add(
     'motor-plus',
     'motor-minus',
     MOTOR_OHMS,
-    'Turn the plate a little: brushes may lie on one bad bar.',
-    'OL: the winding or a brush is open.',
+    say('isolation.turn-plate-little-brushes-may'),
+    say('isolation.ol-winding-brush-open'),
   );
   return tests;
 }

@@ -1,3 +1,4 @@
+import { plain, say, type Message } from '../../measure/message/index.ts';
 import {
   NO_HARNESS_WORK,
   type HarnessWork,
@@ -11,10 +12,10 @@ export interface Recipe {
   id: string;
   /** What it isolates: the signal's path, or the supply. */
   about: 'signal' | 'supply';
-  name: string;
+  name: Message;
   /** What to do, and where to read. */
-  how: string;
-  caution: string;
+  how: Message;
+  caution: Message;
   plugged: boolean;
   lane: Lane;
   place: Place;
@@ -34,10 +35,9 @@ export const RECIPES = [
   {
     id: 'unplug',
     about: 'signal',
-    name: 'Unplug the sensor',
-    how: 'Plug off, key on. Read the signal on the harness side of the plug.',
-    caution:
-      'Note the codes before: those that unplugging sets, also of a temperature in the same body, are consequences.',
+    name: say('isolation.unplug-sensor'),
+    how: say('isolation.plug-off-key-read-signal'),
+    caution: say('isolation.note-codes-before-those-unplugging'),
     plugged: false,
     lane: 'signal',
     place: 'plug',
@@ -46,10 +46,9 @@ export const RECIPES = [
   {
     id: 'bridge-return',
     about: 'signal',
-    name: 'Bridge signal to return',
-    how: 'Plug off, a jumper from signal to return on the harness side. Read the signal at the control unit.',
-    caution:
-      'Be sure of the terminals first: reference bridged to return shorts the supply of every sensor on it.',
+    name: say('isolation.bridge-signal-return'),
+    how: say('isolation.plug-off-jumper-signal-return'),
+    caution: say('isolation.sure-terminals-first-reference-bridged'),
     plugged: false,
     lane: 'signal',
     place: 'unit',
@@ -59,10 +58,9 @@ export const RECIPES = [
   {
     id: 'bridge-reference',
     about: 'signal',
-    name: 'Bridge signal to reference',
-    how: 'Plug off, a jumper from signal to reference on the harness side. Read the signal at the control unit.',
-    caution:
-      'Never to battery positive. A fuse or a resistor of some hundred ohms in the jumper does no harm.',
+    name: say('isolation.bridge-signal-reference'),
+    how: say('isolation.plug-off-jumper-signal-reference'),
+    caution: say('isolation.never-battery-positive-fuse-resistor'),
     plugged: false,
     lane: 'signal',
     place: 'unit',
@@ -72,9 +70,9 @@ export const RECIPES = [
   {
     id: 'substitute',
     about: 'signal',
-    name: `Substitute ${SUBSTITUTE_VOLTS} V`,
-    how: `Plug off, ${SUBSTITUTE_VOLTS} V from a source on the signal, against battery negative. Read the signal at the control unit, and live data.`,
-    caution: 'No more than the reference, through some hundred ohms, and on the signal wire only.',
+    name: say('isolation.substitute-v', { volts: plain(SUBSTITUTE_VOLTS, 'V') }),
+    how: say('isolation.plug-off-v-source-signal', { volts: plain(SUBSTITUTE_VOLTS, 'V') }),
+    caution: say('isolation.no-more-than-reference-through'),
     plugged: false,
     lane: 'signal',
     place: 'unit',
@@ -87,9 +85,9 @@ export const RECIPES = [
   {
     id: 'jumper',
     about: 'signal',
-    name: 'Jump past the signal wire',
-    how: 'Plug connected, key on, engine off: a jumper along the signal wire from plug to control unit. Read the signal there.',
-    caution: 'Back-probe both ends. The jumper proves a broken wire; it is no repair.',
+    name: say('isolation.jump-past-signal-wire'),
+    how: say('isolation.plug-connected-key-engine-off'),
+    caution: say('isolation.back-probe-both-ends-jumper'),
     plugged: true,
     lane: 'signal',
     place: 'unit',
@@ -99,9 +97,9 @@ export const RECIPES = [
   {
     id: 'jumper-reference',
     about: 'supply',
-    name: 'Jump past the reference wire',
-    how: 'Plug connected, key on, engine off: a jumper along the reference wire from control unit to plug. Read the reference at the plug.',
-    caution: 'Reference to reference only: touched to anything else, the jumper shorts every sensor on it.',
+    name: say('isolation.jump-past-reference-wire'),
+    how: say('isolation.plug-connected-key-engine-off-jumper'),
+    caution: say('isolation.reference-reference-only-touched-anything'),
     plugged: true,
     lane: 'reference',
     place: 'plug',
@@ -111,9 +109,9 @@ export const RECIPES = [
   {
     id: 'jumper-return',
     about: 'supply',
-    name: 'Jump past the return wire',
-    how: 'Plug connected, key on, engine off: a jumper along the return wire from plug to control unit. Read the return at the plug.',
-    caution: 'To the unit’s own return terminal, not to the body: they need not be the same.',
+    name: say('isolation.jump-past-return-wire'),
+    how: say('isolation.plug-connected-key-engine-off-jumper-along'),
+    caution: say('isolation.units-own-return-terminal-not'),
     plugged: true,
     lane: 'return',
     place: 'plug',
@@ -123,9 +121,9 @@ export const RECIPES = [
   {
     id: 'neighbours-off',
     about: 'supply',
-    name: 'Unplug the other sensors on the reference',
-    how: 'Plug connected, key on, engine off: unplug the other sensors that share this reference, one by one. Read the reference at the plug.',
-    caution: 'Note the codes before: each sensor unplugged sets its own.',
+    name: say('isolation.unplug-other-sensors-reference'),
+    how: say('isolation.plug-connected-key-engine-off-unplug'),
+    caution: say('isolation.note-codes-before-each-sensor'),
     plugged: true,
     lane: 'reference',
     place: 'plug',

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import { isInPlug, type FaultClass, type FaultSite } from '../../machine/fault/index.ts';
 
 export const CIRCUMSTANCE_IDS = ['sensor-replaced', 'loom-damaged', 'worked-on', 'old-part'] as const;
@@ -10,32 +11,32 @@ interface Suspect {
 }
 
 interface Circumstance {
-  words: string;
+  words: Message;
   /** How it shifts a weight before anything is read; our own starting values. */
   factor(suspect: Suspect): number;
 }
 
 const CIRCUMSTANCES: Record<CircumstanceId, Circumstance> = {
   'sensor-replaced': {
-    words: 'The sensor was replaced for this already',
+    words: say('priors.sensor-replaced-already'),
     factor: ({ class: sort }) => (sort === 'sensor' ? 0.3 : sort === 'wrong-part' ? 2.5 : 1),
   },
   'loom-damaged': {
-    words: 'Damage to the loom is visible',
+    words: say('priors.damage-loom-visible'),
     factor: ({ class: sort }) => (sort === 'wire' ? 3 : 1),
   },
   'worked-on': {
-    words: 'Somebody worked near it shortly before',
+    words: say('priors.somebody-worked-near-shortly-before'),
     factor: ({ class: sort, site }) =>
       sort === 'physical' || (site !== undefined && isInPlug(site.at)) ? 2.5 : 1,
   },
   'old-part': {
-    words: 'The sensor is older than ten years',
+    words: say('priors.sensor-older-than-ten-years'),
     factor: ({ class: sort }) => (sort === 'sensor' ? 1.7 : 1),
   },
 };
 
-export const circumstanceWords = (id: CircumstanceId): string => CIRCUMSTANCES[id].words;
+export const circumstanceWords = (id: CircumstanceId): Message => CIRCUMSTANCES[id].words;
 
 /** Of all of them together. */
 export const circumstancesFactor = (ids: readonly CircumstanceId[], suspect: Suspect): number =>

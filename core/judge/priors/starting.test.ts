@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { FAMILY_IDS } from '../../machine/family/index.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../weighing/hypotheses/hypotheses.ts';
@@ -48,7 +49,7 @@ test('worn parts weigh more in the families that wear them', () => {
 
 test('the usual weights change nothing', () => {
   expect(isUsual(USUAL_WEIGHTS)).toBe(true);
-  expect(startingInWords(USUAL_WEIGHTS)).toEqual([]);
+  expect(inWords(startingInWords(USUAL_WEIGHTS))).toEqual([]);
   under({}).forEach(({ prior }, h) => expect(prior).toBeCloseTo(hypotheses[h]!.prior, 14));
 });
 
@@ -100,7 +101,7 @@ test('circumstances multiply, and each has an eye for something', () => {
 test('what was changed is said, circumstances first', () => {
   const changed: StartingWeights = { circumstances: ['old-part'], priors: { hose: 20, [NOTHING]: 0 } };
   expect(isUsual(changed)).toBe(false);
-  expect(startingInWords(changed)).toEqual([
+  expect(inWords(startingInWords(changed))).toEqual([
     'The sensor is older than ten years',
     expect.stringMatching(/: weight 20$/u),
     'Nothing is wrong now: weight 0',

@@ -1,3 +1,4 @@
+import { plain, say, type Message } from '../../measure/message/index.ts';
 import { faultKind } from '../../machine/fault/index.ts';
 import { circumstanceWords, type CircumstanceId } from './circumstances.ts';
 import { NOTHING, WEIGHED_KINDS, type WeighedKind } from './kindPriors.ts';
@@ -17,13 +18,13 @@ export const MOST_PRIOR = 100;
 export const isUsual = ({ circumstances, priors }: StartingWeights): boolean =>
   circumstances.length === 0 && Object.keys(priors).length === 0;
 
-export const kindName = (id: WeighedKind): string =>
-  id === NOTHING ? 'Nothing is wrong now' : faultKind(id).name;
+export const kindName = (id: WeighedKind): Message =>
+  id === NOTHING ? say('priors.nothing-wrong-now') : faultKind(id).name;
 
 /** What was changed, for whoever reads the record later. */
-export const startingInWords = ({ circumstances, priors }: StartingWeights): string[] => [
+export const startingInWords = ({ circumstances, priors }: StartingWeights): Message[] => [
   ...circumstances.map(circumstanceWords),
   ...WEIGHED_KINDS.flatMap((id) =>
-    priors[id] === undefined ? [] : [`${kindName(id)}: weight ${priors[id]}`],
+    priors[id] === undefined ? [] : [say('priors.weight', { kind: kindName(id), weight: plain(priors[id]) })],
   ),
 ];

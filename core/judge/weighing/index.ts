@@ -25,11 +25,10 @@ export { MISTAKEN_SHARE } from './likelihood/readingLikelihood.ts';
 export { TOLERANCES, type WeighedCase, type WeighedReading } from './hypotheses/weighedCase.ts';
 export { weigherFor } from './likelihood/keptWeighers.ts';
 export { Weigher } from './likelihood/weigher.ts';
-export { causeTitle } from './posterior/causeTitle.ts';
+export { causeTitle, titleOf } from './posterior/causeSaid.ts';
 export { costOfGuessing, type CostOfGuessing, type Guess } from './explanation/costOfGuessing.ts';
-export { decisionWords, titleOf } from './posterior/decisionWords.ts';
 export type { Doubtful, Statement, Strength } from './explanation/explain.ts';
-export type { NextReading } from './explanation/nextWords.ts';
+export type { NextReading } from './explanation/nextReading.ts';
 export { missingProof } from './gate/provenByReadings.ts';
 export { changesNothing, NO_WHAT_IF, type WhatIf } from './outlook/whatIf.ts';
 export {

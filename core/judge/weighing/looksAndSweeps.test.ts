@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import {
   isCodeLook,
@@ -22,7 +23,7 @@ const answers = new Answers({ family: 'pedal', profile: pedal, wires }, hypothes
 
 test('every look has its question, two answers and a way to take it, for some family', () => {
   for (const id of OBSERVATION_IDS) {
-    const { question, yes, no, how, minutes } = observationOf(id);
+    const { question, yes, no, how, minutes } = inWords(observationOf(id));
     expect(question.endsWith('?')).toBe(true);
     expect(yes).not.toBe(no);
     expect(how.length).toBeGreaterThan(20);
@@ -58,7 +59,7 @@ test('a recording shows which tracks drop out; one in which nothing moved shows 
             kind,
             ...(position === undefined ? {} : { position }),
             weight: kind === 'dropout' ? 'fault' : 'note',
-            sentence: '',
+            sentence: { code: 'sweep.the-signal' },
             channel,
             fromSeconds: 0,
             untilSeconds: 1,

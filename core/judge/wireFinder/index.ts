@@ -2,10 +2,10 @@ export { TERMINAL_COUNTS, type TerminalCount } from './bodies.ts';
 export { findWires, type TerminalFinding, type WireFinding } from './findWires.ts';
 export {
   PLUG_TESTS,
-  ROLE_WORDS,
+  roleSaid,
   ROLES,
   roleOf,
-  TEST_WORDS,
+  testSaid,
   type PlugReading,
   type PlugTest,
   type Role,

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import type { Lane } from '../../machine/places/index.ts';
 
 /** What a terminal turns out to be. Tracks of a pair are both signals: which is the first follows from their voltages. */
@@ -20,22 +21,9 @@ export interface PlugReading {
   value: number;
 }
 
-export const ROLE_WORDS: Record<Role, string> = {
-  reference: 'reference',
-  return: 'return',
-  signal: 'signal',
-  temperature: 'temperature signal',
-  'battery-feed': 'battery feed',
-  motor: 'motor',
-};
-
-export const TEST_WORDS: Record<PlugTest, string> = {
-  'open-volts': 'plug off, key on: volts on the harness side, against battery negative',
-  'connected-volts': 'plug connected, key on, at rest: volts by back-probe, against battery negative',
-  'open-ohms': 'plug off, key off: ohms on the harness side, to battery negative',
-  moves: 'plug connected, key on: does its voltage follow when the sensor is pumped or moved?',
-  fed: 'plug off, key on: 1.6 V fed in through some hundred ohms. Which value in live data follows?',
-};
+/** What a terminal turns out to be, and what is measured at it. */
+export const roleSaid = (role: Role): Message => say(`role.${role}`);
+export const testSaid = (test: PlugTest): Message => say(`plug-test.${test}`);
 
 /** Minutes that a measurement takes once the plug and the key are as it needs them (common practice at best). */
 export const TEST_MINUTES: Record<PlugTest, number> = {

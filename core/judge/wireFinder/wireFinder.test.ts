@@ -75,10 +75,9 @@ test.each([
   ['', 'open-volts'],
   ['5 V', 'open-ohms'],
   ['high', 'open-ohms'],
-] as const)('“%s” as %s is refused with what to do', (text, test_) => {
+] as const)('“%s” as %s is refused', (text, test_) => {
   const read = readPlugValue(text, test_);
   expect(read.ok).toBe(false);
-  if (!read.ok) expect(read.problem.next.length).toBeGreaterThan(10);
 });
 
 test('two unknown signals with the plug off: fed with a known voltage, each says which value it belongs to', () => {

@@ -1,3 +1,4 @@
+import { fixed, say, type Message } from '../../measure/message/index.ts';
 import type { EngineState } from '../places/index.ts';
 import { SEA_LEVEL_KPA, toKpa } from '../../measure/quantity/index.ts';
 
@@ -14,37 +15,37 @@ export const HEALTHY_IDLE_KPA_ABS = {
 export interface PressureBand {
   lowestKpaAbs: number;
   highestKpaAbs: number;
-  reason: string;
+  reason: Message;
 }
 
 /** What the manifold should hold in a state, before anything is probed. */
 export function expectedManifoldPressure(engine: EngineState, ambientKpaAbs: number): PressureBand {
-  const ambient = `${ambientKpaAbs.toFixed(1)} kPa`;
+  const ambient = fixed(ambientKpaAbs, 1, 'kPa');
   switch (engine) {
     case 'key-off':
     case 'koeo':
       return {
         lowestKpaAbs: ambientKpaAbs,
         highestKpaAbs: ambientKpaAbs,
-        reason: `the engine is stopped, so the manifold holds ambient pressure, ${ambient}`,
+        reason: say('families.engine-stopped-manifold-holds-ambient', { ambient }),
       };
     case 'idle':
       return {
         lowestKpaAbs: HEALTHY_IDLE_KPA_ABS.lowest,
         highestKpaAbs: HEALTHY_IDLE_KPA_ABS.highest,
-        reason: 'a healthy petrol engine idles at 18 to 23 inHg of vacuum at sea level (common practice)',
+        reason: say('families.healthy-petrol-engine-idles-18-23'),
       };
     case 'held-revs':
       return {
         lowestKpaAbs: 20,
         highestKpaAbs: 45,
-        reason: 'revs held without load keep about the vacuum of idle, or a little more (common practice)',
+        reason: say('families.revs-held-without-load-keep'),
       };
     case 'snap-open':
       return {
         lowestKpaAbs: ambientKpaAbs - 12,
         highestKpaAbs: ambientKpaAbs,
-        reason: `an open throttle lets the manifold up to nearly ambient, ${ambient}`,
+        reason: say('families.open-throttle-lets-manifold-up', { ambient }),
       };
   }
 }

@@ -1,3 +1,4 @@
+import { fixed, say, plain, verbatim, type Message } from '../../measure/message/index.ts';
 import { idleRuleGramsPerSecond } from '../../measure/airflow/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import { saturationKpaAbs } from '../../measure/refrigerant/index.ts';
@@ -6,13 +7,13 @@ import { expectedManifoldPressure } from './enginePressure.ts';
 import type { Expects, ValueBand, ValueContext } from './valueBand.ts';
 
 const isStopped = (engine: EngineState): boolean => engine === 'key-off' || engine === 'koeo';
-const band = (lowest: number, highest: number, reason: string) => ok({ lowest, highest, reason });
+const band = (lowest: number, highest: number, reason: Message) => ok({ lowest, highest, reason });
 
 const needsAmbient = () =>
   fail(
     'needs-ambient',
-    'The expected value follows from the ambient pressure.',
-    'Give the ambient pressure first.',
+    say('families.expected-value-follows-ambient-pressure'),
+    say('families.give-ambient-pressure-first'),
   );
 
 /** A pressure against ambient, in the basis that the sensor reports. */
@@ -20,7 +21,7 @@ export function atAmbient(
   { profile, ambient }: ValueContext,
   lowestAbove: number,
   highestAbove: number,
-  reason: string,
+  reason: Message,
 ): Result<ValueBand, 'needs-ambient'> {
   if (profile.measures !== 'absolute-pressure') return band(lowestAbove, highestAbove, reason);
   if (!ambient) return needsAmbient();
@@ -28,12 +29,12 @@ export function atAmbient(
   return band(
     pressureKpaAbs + lowestAbove,
     pressureKpaAbs + highestAbove,
-    `${reason}; ambient is ${pressureKpaAbs.toFixed(1)} kPa`,
+    say('families.ambient-is', { reason, ambient: fixed(pressureKpaAbs, 1, 'kPa') }),
   );
 }
 
 export const alwaysAmbient: Expects = (_state, context) =>
-  atAmbient(context, 0, 0, 'it always reads ambient pressure');
+  atAmbient(context, 0, 0, say('families.always-reads-ambient-pressure'));
 
 export const inManifold: Expects = ({ engine }, { ambient }) => {
   if (!ambient) return needsAmbient();
@@ -42,26 +43,22 @@ export const inManifold: Expects = ({ engine }, { ambient }) => {
 };
 
 export const boosted: Expects = ({ engine }, context) => {
-  if (isStopped(engine)) return atAmbient(context, 0, 0, 'the engine is stopped, so there is no boost');
+  if (isStopped(engine)) return atAmbient(context, 0, 0, say('families.engine-stopped-there-no-boost'));
   if (engine === 'idle') {
-    return atAmbient(context, -5, 5, 'an unloaded engine at idle makes next to no boost (common practice)');
+    return atAmbient(context, -5, 5, say('families.unloaded-engine-idle-makes-next'));
   }
   return fail(
     'makers-data',
-    'Boost under load or on a snap depends on the engine.',
-    'Look that it rises and falls with the revs, and take the value from the maker’s data.',
+    say('families.boost-under-load-snap-depends'),
+    say('families.look-rises-falls-revs-take'),
   );
 };
 
 /** Common practice says zero at rest and rising with revs; how far is from memory, for a clean filter. */
 export const acrossFilter: Expects = ({ engine }, { profile }) => {
-  if (isStopped(engine)) return band(0, 0, 'no gas flows through the filter');
-  if (engine === 'idle') return band(0, 3, 'a clean filter holds back little at idle (from memory)');
-  return band(
-    0.5,
-    Math.min(15, profile.highest),
-    'it rises with revs; a clean filter stays low (from memory)',
-  );
+  if (isStopped(engine)) return band(0, 0, say('families.no-gas-flows-through-filter'));
+  if (engine === 'idle') return band(0, 3, say('families.clean-filter-holds-back-little'));
+  return band(0.5, Math.min(15, profile.highest), say('families.rises-revs-clean-filter-stays'));
 };
 
 export const exhaustFlow: Expects = ({ engine, stimulus }, { profile }) => {
@@ -69,10 +66,14 @@ export const exhaustFlow: Expects = ({ engine, stimulus }, { profile }) => {
     return band(
       profile.lowest + 0.5 * (profile.highest - profile.lowest),
       profile.highest,
-      'the valve is forced open at about 1,500 rpm: the signal rises towards 4 V (common practice)',
+      say('families.valve-forced-open-about-1'),
     );
   }
-  return band(0, 0, isStopped(engine) ? 'no gas flows' : 'with the valve shut no gas flows past the orifice');
+  return band(
+    0,
+    0,
+    isStopped(engine) ? say('families.no-gas-flows') : say('families.valve-shut-no-gas-flows'),
+  );
 };
 
 /** A share of travel may be a little short of its stops. */
@@ -86,57 +87,57 @@ const moved =
   (state, context) => {
     const { highest } = context.profile;
     return state.stimulus?.kind === 'full-travel'
-      ? band(highest - stopSlack(context), highest, 'moved to its far stop')
+      ? band(highest - stopSlack(context), highest, say('families.moved-far-stop'))
       : otherwise(state, context);
   };
 
 export const flapRests = moved((_state, { profile: { lowest, highest } }) =>
-  band(lowest, highest, 'it may rest anywhere between its stops: move the arm by hand'),
+  band(lowest, highest, say('families.may-rest-anywhere-between-stops')),
 );
 
 export const pedalRests = moved((_state, context) =>
-  band(context.profile.lowest, context.profile.lowest + stopSlack(context), 'the pedal is at rest'),
+  band(context.profile.lowest, context.profile.lowest + stopSlack(context), say('families.pedal-rest')),
 );
 
 export const throttleRests = moved(({ engine }, context) => {
   const { lowest, highest } = context.profile;
   switch (engine) {
     case 'snap-open':
-      return band(lowest + 0.6 * (highest - lowest), highest, 'the throttle is snapped open');
+      return band(lowest + 0.6 * (highest - lowest), highest, say('families.throttle-snapped-open'));
     case 'idle':
     case 'held-revs':
       return band(
         lowest,
         lowest + 4 * stopSlack(context),
-        'little opening is needed without load (common practice)',
+        say('families.little-opening-needed-without-load'),
       );
     case 'key-off':
     case 'koeo':
-      return band(lowest, lowest + stopSlack(context), 'the throttle is at its closed stop');
+      return band(lowest, lowest + stopSlack(context), say('families.throttle-closed-stop'));
   }
 });
 
 export const flowing: Expects = ({ engine }, { displacementLitres }) => {
-  if (isStopped(engine)) return band(0, 0.3, 'no air moves');
+  if (isStopped(engine)) return band(0, 0.3, say('families.no-air-moves'));
   if (engine !== 'idle') {
     return fail(
       'makers-data',
-      'The flow follows from speed, pressure and temperature.',
-      'Work it out under Reference, Airflow, from the revs and the manifold pressure.',
+      say('families.flow-follows-speed-pressure-temperature'),
+      say('families.work-out-under-reference-airflow'),
     );
   }
   if (displacementLitres === undefined) {
     return fail(
       'needs-displacement',
-      'At idle the flow in g/s is about the engine’s litres, or a little more.',
-      'Give the engine’s displacement, under Job.',
+      say('families.idle-flow-g-s-about'),
+      say('families.give-engines-displacement-under-job'),
     );
   }
   const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);
   return band(
     lowest,
     highest,
-    `at warm idle about the engine’s ${displacementLitres} litres in g/s, or a little more (common practice)`,
+    say('families.warm-idle-about-engines-litres', { litres: plain(displacementLitres) }),
   );
 };
 
@@ -144,15 +145,15 @@ export const saturated: Expects = ({ engine }, { ambient, profile, refrigerant =
   if (!isStopped(engine)) {
     return fail(
       'makers-data',
-      'With the compressor running the pressure depends on the load.',
-      'Read it at rest, with the engine stopped for some hours.',
+      say('families.compressor-running-pressure-depends-load'),
+      say('families.read-rest-engine-stopped-some'),
     );
   }
   if (ambient?.airCelsius === undefined) {
     return fail(
       'needs-temperature',
-      'At rest the pressure follows from the air temperature.',
-      'Give the air temperature with the ambient pressure.',
+      say('families.rest-pressure-follows-air-temperature'),
+      say('families.give-air-temperature-ambient-pressure'),
     );
   }
   // A rested system is hardly ever within a few degrees of the air all through.
@@ -163,15 +164,22 @@ export const saturated: Expects = ({ engine }, { ambient, profile, refrigerant =
   if (!cold?.ok || !warm?.ok) {
     return fail(
       'makers-data',
-      `${ambient.airCelsius} °C is outside the table of ${refrigerant}.`,
-      'Read it when the system has rested between −18 and 58 °C.',
+      say('families.c-outside-table', {
+        celsius: plain(ambient.airCelsius, '°C'),
+        refrigerant: verbatim(refrigerant),
+      }),
+      say('families.read-when-system-rested-between'),
     );
   }
   const basisKpa = profile.measures === 'gauge-pressure' ? ambient.pressureKpaAbs : 0;
   return band(
     cold.value - basisKpa,
     warm.value - basisKpa,
-    `at rest it is the saturation pressure of ${refrigerant} at ${ambient.airCelsius} ± ${RESTED_KELVIN} °C`,
+    say('families.rest-saturation-pressure-c', {
+      refrigerant: verbatim(refrigerant),
+      celsius: plain(ambient.airCelsius),
+      within: plain(RESTED_KELVIN, '°C'),
+    }),
   );
 };
 
@@ -180,15 +188,15 @@ const RESTED_KELVIN = 2;
 export const makersRail: Expects = () =>
   fail(
     'makers-data',
-    'Rail pressure differs from maker to maker.',
-    'Take the value for this state from the maker’s data.',
+    say('families.rail-pressure-differs-maker-maker'),
+    say('families.take-value-state-makers-data'),
   );
 
 export const unknownQuantity: Expects = ({ engine }, context) =>
   isStopped(engine)
-    ? atAmbient(context, 0, 0, 'nothing drives the port')
+    ? atAmbient(context, 0, 0, say('families.nothing-drives-port'))
     : fail(
         'makers-data',
-        'What its port sees with the engine running is not known.',
-        'Read it with the engine stopped, or put the hand pump on it.',
+        say('families.port-sees-engine-running-not'),
+        say('families.read-engine-stopped-put-hand'),
       );

@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { fail, type Result } from '../../measure/problem/index.ts';
 import { isPressure } from '../../measure/quantity/index.ts';
 import { toleranceAt } from '../../measure/transfer/index.ts';
@@ -18,8 +19,8 @@ export function expectedValue(
 
 const pumped = (kpaAboveAmbient: number, context: ValueContext): Result<ValueBand, ExpectationFault> =>
   isPressure(context.profile.measures)
-    ? atAmbient(context, kpaAboveAmbient, kpaAboveAmbient, 'the hand pump sets the pressure')
-    : fail('makers-data', 'A pump does nothing to this sensor.', 'Choose another state.');
+    ? atAmbient(context, kpaAboveAmbient, kpaAboveAmbient, say('families.hand-pump-sets-pressure'))
+    : fail('makers-data', say('families.pump-does-nothing-sensor'), say('families.choose-another-state'));
 
 /** The band of a sound sensor: with its tolerance and the doubt of ambient around it. */
 export function withTolerance(

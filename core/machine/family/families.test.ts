@@ -16,11 +16,11 @@ test('no hand pump is asked for where it cannot go or must not', () => {
 
 test('what a family measures is known by its unit, and named once', () => {
   for (const id of FAMILY_IDS) {
-    const { measures, words } = familyOf(id);
-    expect(new Set(measures).size, words).toBe(measures.length);
-    for (const one of measures) expect(MEASURANDS[one].unit, words).toMatch(/^(kPa|%|°|g\/s)$/u);
+    const { measures } = familyOf(id);
+    expect(new Set(measures).size, id).toBe(measures.length);
+    for (const one of measures) expect(MEASURANDS[one].unit, id).toMatch(/^(kPa|%|°|g\/s)$/u);
   }
-  expect(new Set(FAMILY_IDS.map((id) => FAMILIES[id].words)).size).toBe(FAMILY_IDS.length);
+  expect(new Set(FAMILY_IDS.map((id) => FAMILIES[id].words.code)).size).toBe(FAMILY_IDS.length);
 });
 
 // SAE J1979 service 01 (from memory): items 0B and 33 count 1 kPa, 23 10 kPa, 11 and 49 100/255 %, 10 0.01 g/s.

@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import type { Measurand } from '../../measure/quantity/index.ts';
 import type { FaultKindId, PhysicalKindId } from '../kinds/index.ts';
 import type { MachineState } from '../places/index.ts';
@@ -23,11 +24,11 @@ type LowHigh = readonly [low: string, high: string];
 
 /** Everything that is known of a family of sensors: a new one is one entry here. */
 export interface FamilySpec {
-  words: string;
+  words: Message;
   /** What sensors of this family report; the first is the usual one. */
   measures: readonly [Measurand, ...Measurand[]];
   /** Trade notes, all common practice: starting points that the maker's data overrules. */
-  notes: readonly string[];
+  notes: readonly Message[];
   /** Whether a hand pump can be put on it. */
   pumped: boolean;
   /** Where the machine itself drives the quantity away from its resting value; left out where it cannot. */
@@ -62,12 +63,12 @@ const AIR_TEMPERATURE: LowHigh = ['P0112', 'P0113'];
 /** The sensor families of the trade. */
 export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
   'manifold-pressure': {
-    words: 'Manifold absolute pressure',
+    words: say('families.manifold-absolute-pressure'),
     measures: ['absolute-pressure'],
     notes: [
-      'With the engine stopped it must equal barometric pressure.',
-      'A healthy petrol engine idles at 18 to 23 inHg of vacuum at sea level; about 15 with late timing.',
-      'At or below 13 kPa, or under 0.5 V, suggests circuit low; 119 kPa and more, or over 4.4 V, circuit high.',
+      say('families.engine-stopped-must-equal-barometric'),
+      say('families.healthy-petrol-engine-idles-18'),
+      say('families.below-13-kpa-under-0'),
     ],
     pumped: true,
     moves: IDLE,
@@ -78,9 +79,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x0b,
   },
   'barometric-pressure': {
-    words: 'Barometric pressure',
+    words: say('families.barometric-pressure'),
     measures: ['absolute-pressure'],
-    notes: ['Pairs with manifold pressure with the key on and the engine off: both must read the same.'],
+    notes: [say('families.pairs-manifold-pressure-key-engine')],
     // A barometer often has no port.
     pumped: false,
     mustMove: true,
@@ -90,12 +91,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x33,
   },
   'boost-pressure': {
-    words: 'Boost pressure',
+    words: say('families.boost-pressure'),
     measures: ['absolute-pressure', 'gauge-pressure'],
-    notes: [
-      'One common diesel family idles around 2.0 V.',
-      'A reading stuck above 5 V that follows no drive cycle is electrical, not boost.',
-    ],
+    notes: [say('families.one-common-diesel-family-idles'), say('families.reading-stuck-above-5-v')],
     pumped: true,
     moves: REVS_HELD,
     // Without load a turbocharger hardly moves.
@@ -106,13 +104,13 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x0b,
   },
   'filter-differential': {
-    words: 'Filter differential pressure',
+    words: say('families.filter-differential-pressure'),
     measures: ['differential-pressure'],
     notes: [
-      'About zero with the engine stopped; rises with revs, and with a hand pump on the high side.',
-      'Two hoses, before and after the filter: swapped or blocked hoses imitate a bad sensor.',
-      'After replacement it often needs a zero or relearn.',
-      'Ohms across the supply pins, old part beside new, tell a dead one: kilohms in a sound part, far more or next to none in a dead one.',
+      say('families.about-zero-engine-stopped-rises'),
+      say('families.two-hoses-before-after-filter'),
+      say('families.after-replacement-often-needs-zero'),
+      say('families.ohms-across-supply-pins-old'),
     ],
     pumped: true,
     moves: REVS_HELD,
@@ -126,13 +124,13 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     hazards: ['regeneration', 'hot-exhaust'],
   },
   'exhaust-flow-differential': {
-    words: 'Exhaust-gas flow differential pressure',
+    words: say('families.exhaust-gas-flow-differential-pressure'),
     measures: ['differential-pressure'],
     notes: [
-      'The offset with the engine stopped is 0.8 to 1.2 V in one variant, 0.3 to 0.7 V in another.',
-      'Rises towards 4 V when the valve is forced open at about 1,500 rpm.',
-      'Engine stumbles and the voltage stays: the passages flow, the sensor or its circuit does not report.',
-      'No stumble: restricted passage or valve.',
+      say('families.offset-engine-stopped-0-8'),
+      say('families.rises-towards-4-v-when'),
+      say('families.engine-stumbles-voltage-stays-passages'),
+      say('families.no-stumble-restricted-passage-valve'),
     ],
     pumped: true,
     moves: { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
@@ -144,12 +142,12 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     hazards: ['hot-exhaust'],
   },
   throttle: {
-    words: 'Throttle position',
+    words: say('families.throttle-position'),
     measures: ['position', 'angle'],
     notes: [
-      'A single track gives about 0.9 V closed and 3.9 V wide open.',
-      'Full supply on the signal: no return, or signal shorted to reference.',
-      'Both tracks of a pair dead together point at a shared feed or return, also inside the housing.',
+      say('families.single-track-gives-about-0'),
+      say('families.full-supply-signal-no-return'),
+      say('families.both-tracks-pair-dead-together'),
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -162,12 +160,12 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x11,
   },
   pedal: {
-    words: 'Accelerator pedal position',
+    words: say('families.accelerator-pedal-position'),
     measures: ['position', 'angle'],
     notes: [
-      'Track 1 rests at 0.88 to 1.1 V, track 2 at about half of it (up to 0.59 V).',
-      'Tracks often have separate references.',
-      'Correlation out of limits at one point only: sweep for a dead spot.',
+      say('families.track-1-rests-0-88'),
+      say('families.tracks-often-separate-references'),
+      say('families.correlation-out-limits-one-point'),
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -180,11 +178,11 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x49,
   },
   flap: {
-    words: 'Flap, runner or valve position',
+    words: say('families.flap-runner-valve-position'),
     measures: ['position', 'angle'],
     notes: [
-      'Move the arm by hand: the percentage must follow.',
-      'Arm moves and the percentage stays: linkage. It follows and the target is missed: actuator.',
+      say('families.move-arm-hand-percentage-must'),
+      say('families.arm-moves-percentage-stays-linkage'),
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -195,12 +193,12 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     codes: { signal: ['P2077', 'P2078'], 'second-signal': ['P2082', 'P2083'], apart: 'P2079' },
   },
   'air-flow': {
-    words: 'Air flow, hot element',
+    words: say('families.air-flow-hot-element'),
     measures: ['air-flow'],
     notes: [
-      'Grams per second at idle are roughly the engine’s litres, or a little more.',
-      'Reads low when air bypasses it, when it sits loose in its housing, and when dirty.',
-      'Tapping it must not interrupt the signal.',
+      say('families.grams-per-second-idle-roughly'),
+      say('families.reads-low-when-air-bypasses'),
+      say('families.tapping-must-not-interrupt-signal'),
     ],
     pumped: false,
     moves: IDLE,
@@ -213,12 +211,12 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     liveItem: 0x10,
   },
   'refrigerant-pressure': {
-    words: 'Refrigerant pressure',
+    words: say('families.refrigerant-pressure'),
     measures: ['gauge-pressure', 'absolute-pressure'],
     notes: [
-      'About 0.3 V to 3.5 V over its working range.',
-      'Live data pegged near 500 psi: signal lost.',
-      'At rest the pressure is the refrigerant’s saturation pressure at ambient temperature.',
+      say('families.about-0-3-v-3'),
+      say('families.live-data-pegged-near-500'),
+      say('families.rest-pressure-refrigerants-saturation-pressure'),
     ],
     // None goes on a refrigerant line.
     pumped: false,
@@ -231,12 +229,12 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     hazards: ['refrigerant'],
   },
   'fuel-rail-pressure': {
-    words: 'Fuel rail pressure',
+    words: say('families.fuel-rail-pressure'),
     measures: ['gauge-pressure', 'absolute-pressure'],
     notes: [
-      'A substituted absurd constant in live data is not a reading.',
-      'An analogue voltage fed into a digital line sets a second code: the clue that it is not analogue.',
-      'Relieve the pressure before opening anything.',
+      say('families.substituted-absurd-constant-live-data'),
+      say('families.analogue-voltage-fed-into-digital'),
+      say('families.relieve-pressure-before-opening-anything'),
     ],
     // No pump reaches a fuel rail.
     pumped: false,
@@ -251,7 +249,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     hazards: ['high-pressure'],
   },
   other: {
-    words: 'Other pressure sensor',
+    words: say('families.other-pressure-sensor'),
     measures: ['absolute-pressure', 'gauge-pressure', 'differential-pressure'],
     notes: [],
     pumped: true,

@@ -10,7 +10,7 @@ test('where a family must move, its value there is not the one at rest', () => {
     if (!moved || !mustMove(family) || family === 'flap') continue;
     const at = (state: Parameters<typeof expectedValue>[0]) => {
       const band = expectedValue(state, { family, profile: MPX4115A, ambient, displacementLitres: 2 });
-      if (!band.ok) throw new Error(band.problem.message);
+      if (!band.ok) throw new Error(band.problem.code);
       return band.value;
     };
     const rest = at({ engine: 'koeo', plug: 'connected' });

@@ -1,3 +1,4 @@
+import type { Message } from '../../measure/message/index.ts';
 import type { Result } from '../../measure/problem/index.ts';
 import type { Ambient } from '../../measure/quantity/index.ts';
 import type { Refrigerant } from '../../measure/refrigerant/index.ts';
@@ -9,7 +10,7 @@ import type { FamilyId } from './familyIds.ts';
 export interface ValueBand {
   lowest: number;
   highest: number;
-  reason: string;
+  reason: Message;
 }
 
 export interface ValueContext {

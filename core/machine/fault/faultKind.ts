@@ -1,3 +1,4 @@
+import type { Message } from '../../measure/message/index.ts';
 import type { FamilyId } from '../family/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import type { Effect } from './effect.ts';
@@ -37,13 +38,13 @@ export interface FaultSubject {
 export interface FaultKind {
   id: FaultKindId;
   class: FaultClass;
-  name: string;
+  name: Message;
   /** One plain sentence: what is the matter. */
-  sentence: string;
+  sentence: Message;
   /** What a technician sees. */
-  looksLike: string;
+  looksLike: Message;
   /** Where such faults hide, or what brings them about. */
-  hides: string;
+  hides: Message;
   size?: SizeRange;
   /** The sites that this wiring has; none where the kind does not apply. */
   sites(subject: FaultSubject): readonly FaultSite[];

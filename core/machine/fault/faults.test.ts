@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import type { Lane } from '../places/index.ts';
 import { expect, test } from 'vitest';
 import { EXAMPLE_SENSORS, type ExampleSensor } from '../wiring/exampleSensors.ts';
@@ -47,8 +48,8 @@ function reading(
 test('every kind of fault says in words what it is, looks like and where it hides, and has a site somewhere', () => {
   expect(new Set(FAULT_KINDS.map(({ id }) => id)).size).toBe(FAULT_KINDS.length);
   for (const { id, name, sentence, looksLike, hides, sites } of FAULT_KINDS) {
-    expect(name, id).toMatch(/^[A-Z]/u);
-    for (const words of [sentence, looksLike, hides]) expect(words, id).toMatch(/^[A-Z].{15,}\.$/u);
+    expect(inWords(name), id).toMatch(/^[a-z].*\S$/u);
+    for (const words of [sentence, looksLike, hides]) expect(inWords(words), id).toMatch(/^[A-Z].{15,}\.$/u);
     const everywhere = EXAMPLE_SENSORS.flatMap(({ family, wiring }) => sites({ family, wiring }));
     expect(everywhere.length, id).toBeGreaterThan(0);
   }

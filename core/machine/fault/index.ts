@@ -11,7 +11,7 @@ export {
   type SizeRange,
 } from './faultKind.ts';
 export { effectsOf, situate, valueMet, type SensorElement, type Situation } from './situate.ts';
-export { JOINT_WORDS, LOOM_HIDES } from './wireWords.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';
-export { briefSite, siteWords } from './siteWords.ts';
+export { briefSite, jointSaid, siteSaid } from './siteSaid.ts';
+export { LOOM_HIDES } from './wireFaults.ts';

@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { familyOf } from '../family/index.ts';
 import type { PhysicalKindId } from '../kinds/index.ts';
 import { faultSite, type FaultKind, type FaultSite, type FaultSubject } from './faultKind.ts';
@@ -10,10 +11,10 @@ const at = (id: PhysicalKindId, site: FaultSite) => ({
 
 const HOSE: FaultKind = {
   class: 'physical',
-  name: 'Hose blocked, split or off',
-  sentence: 'What the sensor should measure does not get to it.',
-  looksLike: 'The sensor is right with a pump on its port and wrong on its hose.',
-  hides: 'Soot and oil in the pipe, a split at the barb, a hose left off after other work.',
+  name: say('faults.hose-blocked-split-off'),
+  sentence: say('faults.sensor-should-measure-does-not'),
+  looksLike: say('faults.sensor-right-pump-port-wrong'),
+  hides: say('faults.soot-oil-pipe-split-barb'),
   size: { unit: 'share', lowest: 0, highest: 0.6, spread: 'even' },
   ...at(
     'hose',
@@ -23,10 +24,10 @@ const HOSE: FaultKind = {
 
 const SWAPPED: FaultKind = {
   class: 'physical',
-  name: 'Hoses swapped',
-  sentence: 'Upstream and downstream hose sit on each other’s port.',
-  looksLike: 'Right at rest; with flow the signal goes the wrong way or stays on its stop.',
-  hides: 'Any work on filter or sensor shortly before.',
+  name: say('faults.hoses-swapped'),
+  sentence: say('faults.upstream-downstream-hose-sit-each'),
+  looksLike: say('faults.right-rest-flow-signal-goes'),
+  hides: say('faults.any-work-filter-sensor-shortly'),
   ...at(
     'hoses-swapped',
     faultSite({ in: 'hoses' }, () => [{ on: 'quantity', does: 'reversed' }]),
@@ -35,10 +36,10 @@ const SWAPPED: FaultKind = {
 
 const LINKAGE: FaultKind = {
   class: 'physical',
-  name: 'Linkage loose or detached',
-  sentence: 'The part that should move the sensor does not move it all the way.',
-  looksLike: 'Moved by hand at its arm the signal follows; moved by the actuator it does not.',
-  hides: 'A ball joint popped off, a worn cam, a bent arm.',
+  name: say('faults.linkage-loose-detached'),
+  sentence: say('faults.part-should-move-sensor-does'),
+  looksLike: say('faults.moved-hand-arm-signal-follows'),
+  hides: say('faults.ball-joint-popped-off-worn'),
   size: { unit: 'share', lowest: 0, highest: 0.7, spread: 'even' },
   ...at(
     'linkage',
@@ -48,10 +49,10 @@ const LINKAGE: FaultKind = {
 
 const UNMETERED_AIR: FaultKind = {
   class: 'physical',
-  name: 'Air goes past the sensor',
-  sentence: 'Part of the air reaches the engine without passing the element.',
-  looksLike: 'Steady and too low at every speed; right again with the joint sealed by hand.',
-  hides: 'A split duct, a body that does not sit on its seal, a clamp left loose.',
+  name: say('faults.air-goes-past-sensor'),
+  sentence: say('faults.part-air-reaches-engine-without'),
+  looksLike: say('faults.steady-too-low-every-speed'),
+  hides: say('faults.split-duct-body-does-not'),
   size: { unit: 'share', lowest: 0.2, highest: 0.8, spread: 'even' },
   ...at(
     'unmetered-air',
@@ -61,10 +62,10 @@ const UNMETERED_AIR: FaultKind = {
 
 const PASSAGES: FaultKind = {
   class: 'physical',
-  name: 'Exhaust-gas passages restricted',
-  sentence: 'The valve opens and hardly any gas flows.',
-  looksLike: 'With the valve forced open neither the engine stumbles nor the signal rises.',
-  hides: 'Soot in valve, cooler and pipe.',
+  name: say('faults.exhaust-gas-passages-restricted'),
+  sentence: say('faults.valve-opens-hardly-any-gas'),
+  looksLike: say('faults.valve-forced-open-neither-engine'),
+  hides: say('faults.soot-valve-cooler-pipe'),
   size: { unit: 'share', lowest: 0, highest: 0.3, spread: 'even' },
   ...at(
     'restricted-passages',
@@ -74,10 +75,10 @@ const PASSAGES: FaultKind = {
 
 const LOW_VACUUM: FaultKind = {
   class: 'physical',
-  name: 'Engine vacuum really is low',
-  sentence: 'The manifold holds more pressure than it should, and the sensor says so truly.',
-  looksLike: 'A gauge at the manifold agrees with the sensor.',
-  hides: 'Leaks, late timing, a restricted exhaust.',
+  name: say('faults.engine-vacuum-really-low'),
+  sentence: say('faults.manifold-holds-more-pressure-than'),
+  looksLike: say('faults.gauge-manifold-agrees-sensor'),
+  hides: say('faults.leaks-late-timing-restricted-exhaust'),
   size: { unit: 'share', lowest: 0.5, highest: 0.8, spread: 'even' },
   ...at(
     'low-vacuum',

@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
 
@@ -17,10 +18,10 @@ const inSensor = (effects: FaultSite['effects']): FaultSite => faultSite({ in: '
 const STUCK: FaultKind = {
   id: 'sensor-stuck',
   class: 'sensor',
-  name: 'Sensor stuck',
-  sentence: 'The sensor gives one voltage whatever it is exposed to.',
-  looksLike: 'A plausible voltage that does not move when the quantity does.',
-  hides: 'Oil, soot or water in the port; a broken cell behind it.',
+  name: say('faults.sensor-stuck'),
+  sentence: say('faults.sensor-gives-one-voltage-whatever'),
+  looksLike: say('faults.plausible-voltage-does-not-move'),
+  hides: say('faults.oil-soot-water-port-broken'),
   size: { unit: 'share', lowest: 0.06, highest: 0.94, spread: 'even' },
   sites: () => [inSensor((share) => [{ on: 'element', does: 'stuck', share }])],
 };
@@ -28,10 +29,10 @@ const STUCK: FaultKind = {
 const SHIFTED: FaultKind = {
   id: 'sensor-shifted',
   class: 'sensor',
-  name: 'Sensor reads shifted',
-  sentence: 'The sensor follows, but stands off by the same voltage everywhere.',
-  looksLike: 'Moves as it should and never meets the gauge.',
-  hides: 'Age, heat, a part that was never zeroed.',
+  name: say('faults.sensor-reads-shifted'),
+  sentence: say('faults.sensor-follows-but-stands-off'),
+  looksLike: say('faults.moves-should-never-meets-gauge'),
+  hides: say('faults.age-heat-part-never-zeroed'),
   size: { unit: 'V', lowest: 0.2, highest: 1.2, spread: 'even' },
   sites: () => [
     faultSite({ in: 'element', reads: 'up' }, (volts) => [{ on: 'element', does: 'shifted', volts }]),
@@ -44,10 +45,10 @@ const SHIFTED: FaultKind = {
 const STRETCHED: FaultKind = {
   id: 'sensor-gain',
   class: 'sensor',
-  name: 'Sensor moves too little',
-  sentence: 'The sensor follows, but by less than its curve says.',
-  looksLike: 'Right at one point and wrong at every other.',
-  hides: 'A dirty hot element, a tired diaphragm, a port half closed by soot.',
+  name: say('faults.sensor-moves-too-little'),
+  sentence: say('faults.sensor-follows-but-less-than'),
+  looksLike: say('faults.right-one-point-wrong-every'),
+  hides: say('faults.dirty-hot-element-tired-diaphragm'),
   size: { unit: 'factor', lowest: 0.3, highest: 0.85, spread: 'even' },
   sites: () => [inSensor((factor) => [{ on: 'element', does: 'stretched', factor }])],
 };
@@ -55,10 +56,10 @@ const STRETCHED: FaultKind = {
 const WIPER_OPEN: FaultKind = {
   id: 'wiper-open',
   class: 'sensor',
-  name: 'Wiper lifted',
-  sentence: 'The wiper of a track no longer touches it anywhere.',
-  looksLike: 'The signal sits at the bias of the input, whatever the position.',
-  hides: 'Worn fingers, a cracked arm.',
+  name: say('faults.wiper-lifted'),
+  sentence: say('faults.wiper-track-no-longer-touches'),
+  looksLike: say('faults.signal-sits-bias-input-whatever'),
+  hides: say('faults.worn-fingers-cracked-arm'),
   sites: ({ wiring }) =>
     tracksOf(wiring).map((number) =>
       onTrack('wiper', number, wiring, () => [{ on: 'part', part: `wiper:${number}`, setOhms: Infinity }]),
@@ -68,10 +69,10 @@ const WIPER_OPEN: FaultKind = {
 const TRACK_OPEN: FaultKind = {
   id: 'track-open',
   class: 'sensor',
-  name: 'Track broken',
-  sentence: 'The resistance track is cracked between the wiper and one of its ends.',
-  looksLike: 'The signal jumps to the supply or to the return while the wiper is past the crack.',
-  hides: 'The spot where the wiper rests most of its life.',
+  name: say('faults.track-broken'),
+  sentence: say('faults.resistance-track-cracked-between-wiper'),
+  looksLike: say('faults.signal-jumps-supply-return-while'),
+  hides: say('faults.spot-where-wiper-rests-most'),
   sites: ({ wiring }) =>
     tracksOf(wiring).flatMap((number) =>
       (['upper', 'lower'] as const).map((half) =>
@@ -85,10 +86,10 @@ const DEAD_SPOT_SHARE = 0.03;
 const DEAD_SPOT: FaultKind = {
   id: 'dead-spot',
   class: 'sensor',
-  name: 'Dead spot in a track',
-  sentence: 'At one position the wiper loses its track.',
-  looksLike: 'Right at rest and at full travel; only a slow sweep shows the dropout between.',
-  hides: 'The position of idle, of cruising, or just off rest.',
+  name: say('faults.dead-spot-track'),
+  sentence: say('faults.one-position-wiper-loses-track'),
+  looksLike: say('faults.right-rest-full-travel-only'),
+  hides: say('faults.position-idle-cruising-just-off'),
   size: { unit: 'share', lowest: 0.15, highest: 0.8, spread: 'even' },
   sites: ({ wiring }) =>
     tracksOf(wiring).map((number) =>
@@ -101,10 +102,10 @@ const DEAD_SPOT: FaultKind = {
 const LOST_INSIDE: FaultKind = {
   id: 'feed-lost-inside',
   class: 'sensor',
-  name: 'Supply or return lost inside the housing',
-  sentence: 'Behind the sensor’s pin a joint is open: the plug has everything, the element has not.',
-  looksLike: 'Supply and return are right at the plug. Tracks that share the lost joint die together.',
-  hides: 'The joint between pin and board, cracked by a pull at the plug.',
+  name: say('faults.supply-return-lost-inside-housing'),
+  sentence: say('faults.behind-sensors-pin-joint-open'),
+  looksLike: say('faults.supply-return-right-plug-tracks'),
+  hides: say('faults.joint-between-pin-board-cracked'),
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind !== 'input' && end.kind !== 'driver')
@@ -118,10 +119,10 @@ const LOST_INSIDE: FaultKind = {
 const OUTPUT_LOST: FaultKind = {
   id: 'output-lost-inside',
   class: 'sensor',
-  name: 'Signal lost inside the housing',
-  sentence: 'Behind the signal pin the joint is open: the sensor works and nobody hears it.',
-  looksLike: 'Supply and return are right at the plug; the signal sits at the bias level, plugged or not.',
-  hides: 'The joint between pin and board, cracked by a pull at the plug.',
+  name: say('faults.signal-lost-inside-housing'),
+  sentence: say('faults.behind-signal-pin-joint-open'),
+  looksLike: say('faults.supply-return-right-plug-signal'),
+  hides: say('faults.joint-between-pin-board-cracked'),
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'input')
@@ -135,10 +136,10 @@ const OUTPUT_LOST: FaultKind = {
 const LOADS_REFERENCE: FaultKind = {
   id: 'sensor-loads-reference',
   class: 'sensor',
-  name: 'Sensor pulls the reference down',
-  sentence: 'The sensor is shorted across its supply.',
-  looksLike: 'The reference is low while it is plugged in and comes back when it is unplugged.',
-  hides: 'Water in the housing, a burnt chip.',
+  name: say('faults.sensor-pulls-reference-down'),
+  sentence: say('faults.sensor-shorted-across-supply'),
+  looksLike: say('faults.reference-low-while-plugged-comes'),
+  hides: say('faults.water-housing-burnt-chip'),
   size: { unit: 'Ω', lowest: 0.5, highest: 30, spread: 'decades' },
   sites: ({ wiring }) =>
     isStage(wiring) ? [inSensor((ohms) => [{ on: 'part', part: 'supply', setOhms: ohms }])] : [],
@@ -147,10 +148,10 @@ const LOADS_REFERENCE: FaultKind = {
 const THERMISTOR_OPEN: FaultKind = {
   id: 'thermistor-open',
   class: 'sensor',
-  name: 'Temperature element open',
-  sentence: 'The thermistor in the same body is open.',
-  looksLike: 'The temperature signal sits at 5 V, as it does with the plug off.',
-  hides: 'A broken leg of the bead that hangs in the air flow.',
+  name: say('faults.temperature-element-open'),
+  sentence: say('faults.thermistor-same-body-open'),
+  looksLike: say('faults.temperature-signal-sits-5-v'),
+  hides: say('faults.broken-leg-bead-hangs-air'),
   sites: ({ wiring }) =>
     wiring.thermistor
       ? [faultSite({ in: 'thermistor' }, () => [{ on: 'part', part: 'thermistor', setOhms: Infinity }])]
@@ -160,11 +161,10 @@ const THERMISTOR_OPEN: FaultKind = {
 const OTHER_CURVE: FaultKind = {
   id: 'wrong-part',
   class: 'wrong-part',
-  name: 'Wrong part fitted',
-  sentence: 'The sensor is sound, but of another variant than this circuit is made for.',
-  looksLike:
-    'Steady, plausible, follows everything, and is wrong nearly everywhere. Compare the part numbers.',
-  hides: 'Parts that look alike; figures from the internet for another variant.',
+  name: say('faults.wrong-part-fitted'),
+  sentence: say('faults.sensor-sound-but-another-variant'),
+  looksLike: say('faults.steady-plausible-follows-everything-wrong'),
+  hides: say('faults.parts-look-alike-figures-internet'),
   size: { unit: 'factor', lowest: 0.4, highest: 0.75, spread: 'even' },
   sites: ({ wiring }) =>
     isStage(wiring)
@@ -175,11 +175,10 @@ const OTHER_CURVE: FaultKind = {
 const DIGITAL: FaultKind = {
   id: 'digital-part',
   class: 'wrong-part',
-  name: 'Digital part on an analogue circuit',
-  sentence: 'The part sends telegrams on its line instead of a voltage.',
-  looksLike:
-    'A meter shows a steady middle voltage that hardly moves; a known voltage fed in sets another code.',
-  hides: 'Parts that look alike but for a letter in the number.',
+  name: say('faults.digital-part-analogue-circuit'),
+  sentence: say('faults.part-sends-telegrams-line-instead'),
+  looksLike: say('faults.meter-shows-steady-middle-voltage'),
+  hides: say('faults.parts-look-alike-but-letter'),
   size: { unit: 'share', lowest: 0.35, highest: 0.7, spread: 'even' },
   sites: ({ wiring }) =>
     isStage(wiring) ? [inSensor((highShare) => [{ on: 'element', does: 'digital', highShare }])] : [],

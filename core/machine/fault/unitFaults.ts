@@ -1,12 +1,13 @@
+import { say } from '../../measure/message/index.ts';
 import { faultSite, type FaultKind } from './faultKind.ts';
 
 const RAIL_PULLED_DOWN: FaultKind = {
   id: 'rail-pulled-down',
   class: 'wire',
-  name: 'Another sensor pulls the reference down',
-  sentence: 'A neighbour on the same reference is shorted and takes its voltage away from all.',
-  looksLike: 'The reference is low at unit and plug; it comes back when the neighbour is unplugged.',
-  hides: 'Any other sensor on that reference, and the wires to it.',
+  name: say('faults.another-sensor-pulls-reference-down'),
+  sentence: say('faults.neighbour-same-reference-shorted-takes'),
+  looksLike: say('faults.reference-low-unit-plug-comes'),
+  hides: say('faults.any-other-sensor-reference-wires'),
   size: { unit: 'Ω', lowest: 0.2, highest: 30, spread: 'decades' },
   sites: ({ wiring }) => {
     let number = 0;
@@ -24,11 +25,10 @@ const RAIL_PULLED_DOWN: FaultKind = {
 const NO_REFERENCE: FaultKind = {
   id: 'unit-gives-no-reference',
   class: 'control-unit',
-  name: 'Control unit gives no proper reference',
-  sentence: 'The unit’s own sensor supply is dead or weak, with nothing pulling at it.',
-  looksLike:
-    'Low at the unit’s pin with every sensor on it unplugged, while the unit itself is fed and grounded.',
-  hides: 'Prove the unit’s feeds and grounds first: a unit without supply gives no reference either.',
+  name: say('faults.control-unit-gives-no-proper'),
+  sentence: say('faults.units-own-sensor-supply-dead'),
+  looksLike: say('faults.low-units-pin-every-sensor'),
+  hides: say('faults.prove-units-feeds-grounds-first'),
   size: { unit: 'V', lowest: 0, highest: 4.4, spread: 'even' },
   sites: ({ wiring }) =>
     wiring.rails.map((_, rail) =>
@@ -39,10 +39,10 @@ const NO_REFERENCE: FaultKind = {
 const GROUND_RAISED: FaultKind = {
   id: 'unit-ground-raised',
   class: 'control-unit',
-  name: 'Control unit’s own ground raised',
-  sentence: 'The unit’s ground point has a resistance: everything it measures stands on a step.',
-  looksLike: 'Reference, return and signal are all raised by the same amount against battery negative.',
-  hides: 'Ground eyelets under paint or rust, a shared ground point that carries a pump or a fan.',
+  name: say('faults.control-units-own-ground-raised'),
+  sentence: say('faults.units-ground-point-resistance-everything'),
+  looksLike: say('faults.reference-return-signal-all-raised'),
+  hides: say('faults.ground-eyelets-under-paint-rust'),
   size: { unit: 'Ω', lowest: 0.2, highest: 5, spread: 'decades' },
   sites: () => [
     faultSite({ in: 'unit-ground' }, (ohms) => [{ on: 'part', part: 'unit-ground', addOhms: ohms }]),
@@ -52,10 +52,10 @@ const GROUND_RAISED: FaultKind = {
 const INPUT_OPEN: FaultKind = {
   id: 'unit-pin-open',
   class: 'control-unit',
-  name: 'Control unit lost contact to one of its pins',
-  sentence: 'Inside the unit a joint to one pin is open.',
-  looksLike: 'At that pin the supply is missing; the wire beyond it is sound.',
-  hides: 'Cracked solder at the unit’s header, after knocks, heat or water.',
+  name: say('faults.control-unit-lost-contact-one'),
+  sentence: say('faults.inside-unit-joint-one-pin'),
+  looksLike: say('faults.pin-supply-missing-wire-beyond'),
+  hides: say('faults.cracked-solder-units-header-after'),
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'rail' || end.kind === 'ground')
@@ -67,10 +67,10 @@ const INPUT_OPEN: FaultKind = {
 const BIAS_LOST: FaultKind = {
   id: 'unit-bias-lost',
   class: 'control-unit',
-  name: 'Control unit lost its bias',
-  sentence: 'The resistor that holds the input while nothing drives it is gone.',
-  looksLike: 'Unplugged, the wire drifts and a meter shows a ghost voltage instead of 5 V or 0 V.',
-  hides: 'The unit’s board; rare, and found only after wire and sensor are proven.',
+  name: say('faults.control-unit-lost-bias'),
+  sentence: say('faults.resistor-holds-input-while-nothing'),
+  looksLike: say('faults.unplugged-wire-drifts-meter-shows'),
+  hides: say('faults.units-board-rare-found-only'),
   sites: ({ wiring }) =>
     wiring.wires.flatMap(({ wire, end }) =>
       end.kind !== 'input'
@@ -95,10 +95,10 @@ const BIAS_LOST: FaultKind = {
 const CONVERTER_STUCK: FaultKind = {
   id: 'unit-does-not-read',
   class: 'control-unit',
-  name: 'Control unit does not read its input',
-  sentence: 'The voltage is right at the unit’s pin, and live data does not follow it.',
-  looksLike: 'A known voltage fed in at the pin moves nothing in live data.',
-  hides: 'Prove it with a substituted voltage before a unit is named.',
+  name: say('faults.control-unit-does-not-read'),
+  sentence: say('faults.voltage-right-units-pin-live'),
+  looksLike: say('faults.known-voltage-fed-pin-moves'),
+  hides: say('faults.prove-substituted-voltage-before-unit'),
   size: { unit: 'V', lowest: 0.1, highest: 4.9, spread: 'even' },
   sites: ({ wiring }) =>
     wiring.wires

@@ -1,7 +1,10 @@
+import { say } from '../../measure/message/index.ts';
 import { isMotor, type Lane } from '../places/index.ts';
 import type { Joint, WiringSpec } from '../wiring/index.ts';
 import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
-import { LOOM_HIDES } from './wireWords.ts';
+
+/** Common practice. */
+export const LOOM_HIDES = say('faults.breaks-hide-where-loom-bends');
 
 const HARNESS: readonly Joint[] = ['first', 'second', 'plug'];
 
@@ -19,10 +22,9 @@ const jointSites = (wiring: WiringSpec, ohmsOf: (size: number) => number): Fault
 const OPEN: FaultKind = {
   id: 'wire-open',
   class: 'wire',
-  name: 'Wire open',
-  sentence: 'A wire is interrupted: what is on one side of the break is missing on the other.',
-  looksLike:
-    'Right at the last point before the break, gone or at the bias level at the first one behind it.',
+  name: say('faults.wire-open'),
+  sentence: say('faults.wire-interrupted-one-side-break'),
+  looksLike: say('faults.right-last-point-before-break'),
   hides: LOOM_HIDES,
   sites: ({ wiring }) => jointSites(wiring, () => Infinity),
 };
@@ -30,10 +32,10 @@ const OPEN: FaultKind = {
 const HIGH_RESISTANCE: FaultKind = {
   id: 'wire-high-resistance',
   class: 'wire',
-  name: 'High resistance in a wire',
-  sentence: 'A wire or contact still conducts, but drops voltage under load.',
-  looksLike: 'Continuity beeps and the unloaded voltage is right; with the plug connected there is a drop.',
-  hides: 'Green contacts, a crimp with a few strands left, a spread terminal, a splice that drew water.',
+  name: say('faults.high-resistance-wire'),
+  sentence: say('faults.wire-contact-still-conducts-but'),
+  looksLike: say('faults.continuity-beeps-unloaded-voltage-right'),
+  hides: say('faults.green-contacts-crimp-few-strands'),
   size: { unit: 'Ω', lowest: 2, highest: 5000, spread: 'decades' },
   sites: ({ wiring }) => jointSites(wiring, (ohms) => ohms),
 };
@@ -41,10 +43,10 @@ const HIGH_RESISTANCE: FaultKind = {
 const TO_GROUND: FaultKind = {
   id: 'wire-to-ground',
   class: 'wire',
-  name: 'Wire touches ground',
-  sentence: 'A wire has rubbed through on metal at ground.',
-  looksLike: 'The wire sits near 0 V plugged or not; a reference at 0 V takes every sensor on it along.',
-  hides: 'Brackets, sharp edges, clamps, behind the engine where the loom moves.',
+  name: say('faults.wire-touches-ground'),
+  sentence: say('faults.wire-rubbed-through-metal-ground'),
+  looksLike: say('faults.wire-sits-near-0-v'),
+  hides: say('faults.brackets-sharp-edges-clamps-behind'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
   sites: ({ wiring }) =>
     wiresOf(wiring)
@@ -59,10 +61,10 @@ const TO_GROUND: FaultKind = {
 const TO_BATTERY: FaultKind = {
   id: 'wire-to-battery',
   class: 'wire',
-  name: 'Wire touches a battery feed',
-  sentence: 'A wire touches one that carries battery voltage.',
-  looksLike: 'More than 5 V on a wire of the 5 V side, plugged or not.',
-  hides: 'Chafed looms beside lamp, relay or heater wires; a repair with the wrong wire.',
+  name: say('faults.wire-touches-battery-feed'),
+  sentence: say('faults.wire-touches-one-carries-battery'),
+  looksLike: say('faults.more-than-5-v-wire'),
+  hides: say('faults.chafed-looms-beside-lamp-relay'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
   sites: ({ wiring }) =>
     wiresOf(wiring)
@@ -77,10 +79,10 @@ const TO_BATTERY: FaultKind = {
 const TO_NEIGHBOUR: FaultKind = {
   id: 'wires-together',
   class: 'wire',
-  name: 'Two wires touch each other',
-  sentence: 'Two wires of the same loom touch.',
-  looksLike: 'Both carry one voltage. A signal that touches the reference sits at it, plugged or not.',
-  hides: 'Crushed or melted looms, water in a plug, a pin bent over.',
+  name: say('faults.two-wires-touch-each-other'),
+  sentence: say('faults.two-wires-same-loom-touch'),
+  looksLike: say('faults.both-carry-one-voltage-signal'),
+  hides: say('faults.crushed-melted-looms-water-plug'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
   sites: ({ wiring }) => {
     const wires = wiresOf(wiring);
@@ -99,9 +101,9 @@ const TO_NEIGHBOUR: FaultKind = {
 const CUT_TOGETHER: FaultKind = {
   id: 'two-wires-open',
   class: 'wire',
-  name: 'Two wires open in one place',
-  sentence: 'Two wires are interrupted where the loom was damaged: one-fault logic misses it.',
-  looksLike: 'The first repair brings half of it back; the other half still behaves like an open wire.',
+  name: say('faults.two-wires-open-one-place'),
+  sentence: say('faults.two-wires-interrupted-where-loom'),
+  looksLike: say('faults.first-repair-brings-half-back'),
   hides: LOOM_HIDES,
   sites: ({ wiring }) => {
     const wires = wiresOf(wiring).filter((wire) => !isMotor(wire));

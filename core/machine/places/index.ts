@@ -51,18 +51,3 @@ export {
   tapSaid,
   targetSaid,
 } from './said.ts';
-export {
-  attachmentWords,
-  driveWords,
-  ENGINE_WORDS,
-  harnessWords,
-  LANE_WORDS,
-  pairWords,
-  PLACE_WORDS,
-  pointWords,
-  PLUG_WORDS,
-  stateWords,
-  STIMULUS_WORDS,
-  TAP_WORDS,
-  targetWords,
-} from './words.ts';

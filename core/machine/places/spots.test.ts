@@ -1,5 +1,6 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
-import { LANES, PLACES, sameTarget, targetWords, type ProbePoint, type Spot } from './index.ts';
+import { LANES, PLACES, sameTarget, targetSaid, type ProbePoint, type Spot } from './index.ts';
 
 const points: ProbePoint[] = [
   'battery-negative',
@@ -27,8 +28,8 @@ const spots: Spot[] = [
 test('every spot is itself and no other, and no two are called the same', () => {
   spots.forEach((a, i) =>
     spots.forEach((b, j) => {
-      expect(sameTarget(a, structuredClone(b)), `${targetWords(a)} and ${targetWords(b)}`).toBe(i === j);
+      expect(sameTarget(a, structuredClone(b)), JSON.stringify([a, b])).toBe(i === j);
     }),
   );
-  expect(new Set(spots.map(targetWords)).size).toBe(spots.length);
+  expect(new Set(spots.map((spot) => inWords(targetSaid(spot)))).size).toBe(spots.length);
 });

@@ -1,12 +1,25 @@
 export {
+  isMessage,
   list,
   NOTHING_TO_SAY,
   sameMessage,
   say,
   verbatim,
+  withoutRepeats,
   type Message,
   type MessageList,
   type Value,
   type Verbatim,
 } from './message.ts';
-export { fixed, measured, ohms, pressure, times, volts, type FixedUnit, type Quantity } from './quantities.ts';
+export {
+  fixed,
+  measured,
+  ohms,
+  plain,
+  pressure,
+  times,
+  volts,
+  FIXED_UNITS,
+  type FixedUnit,
+  type Quantity,
+} from './quantities.ts';

@@ -27,8 +27,9 @@ type Values = Readonly<Record<string, Value>>;
 /** A choice has to be one of a few: any text at all would be shown, and then it is in no language. */
 type Choices<V> = { readonly [K in keyof V]: string extends V[K] ? never : V[K] };
 
-export function say(code: string): Message;
-export function say<const V extends Values>(code: string, values: V & Choices<V>): Message;
+/** The code is written out, or put together of what is one of a few, so that a check can compare it with the catalogues. */
+export function say<const C extends string>(code: C): Message;
+export function say<const C extends string, const V extends Values>(code: C, values: V & Choices<V>): Message;
 export function say(code: string, values?: Values): Message {
   return values ? { code, values } : { code };
 }
@@ -42,6 +43,18 @@ export const list = (values: readonly Value[], joined: MessageList['joined'] = '
 
 /** Where there may be something more to say, and is not. */
 export const NOTHING_TO_SAY: MessageList = { list: [], joined: 'commas' };
+
+/** Each once, in the order of their first. */
+export const withoutRepeats = (messages: readonly Message[]): Message[] =>
+  messages.filter((one, i) => messages.findIndex((other) => sameMessage(other, one)) === i);
+
+/** Of anything at all: whether it is a message. */
+export const isMessage = (value: unknown): value is Message =>
+  typeof value === 'object' &&
+  value !== null &&
+  'code' in value &&
+  typeof value.code === 'string' &&
+  Object.keys(value).every((key) => key === 'code' || key === 'values');
 
 /** The same code with the same values. */
 export const sameMessage = (a: Message, b: Message): boolean => JSON.stringify(a) === JSON.stringify(b);

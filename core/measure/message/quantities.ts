@@ -1,4 +1,5 @@
-import type { Measurand, PressureUnit } from '../quantity/index.ts';
+import type { Measurand } from '../quantity/measurands.ts';
+import type { PressureUnit } from '../quantity/pressureUnits.ts';
 
 /** A number with what it counts, as it is to be shown; its digits and the reader's unit are chosen where it is worded. */
 export type Quantity =
@@ -14,17 +15,43 @@ export type Quantity =
   | { readonly times: number }
   /** So many digits after the point, in a unit that is the same for every reader. */
   | { readonly fixed: number; readonly decimals: number; readonly unit?: FixedUnit | undefined }
+  /** As many digits as it has. */
+  | { readonly plain: number; readonly unit?: FixedUnit | undefined }
   /** A pressure in the unit that somebody chose for it, which stays. */
   | { readonly kpaIn: number; readonly unit: PressureUnit };
 
-export type FixedUnit =
-  | 'V' | 'mV' | 'mA' | 'Ω' | '%' | '°C' | '°' | 'K' | 'kPa' | 'm' | 's' | 'ms' | 'Hz' | 'rpm' | 'g/s';
+/** Units that are the same for every reader. */
+export const FIXED_UNITS = [
+  'V',
+  'mV',
+  'mA',
+  'Ω',
+  '%',
+  '°C',
+  '°',
+  'K',
+  'kPa',
+  'm',
+  's',
+  'ms',
+  'Hz',
+  'rpm',
+  'g/s',
+  'MB',
+  'GB',
+  'kB',
+] as const;
+export type FixedUnit = (typeof FIXED_UNITS)[number];
 
 export const volts = (value: number): Quantity => ({ volts: value });
-export const ohms = (value: number): Quantity => ({ ohms: value });
+/** Past every range of a meter; a number, since Infinity does not survive being written down. */
+const OPEN_OHMS = 1e12;
+export const ohms = (value: number): Quantity => ({ ohms: Math.min(value, OPEN_OHMS) });
 export const times = (factor: number): Quantity => ({ times: factor });
 export const pressure = (kpa: number, as?: 'fine'): Quantity => (as ? { kpa, as } : { kpa });
 export const measured = (value: number, measures: Measurand, as?: 'fine' | 'with-basis'): Quantity =>
   as ? { value, measures, as } : { value, measures };
+export const plain = (value: number, unit?: FixedUnit): Quantity =>
+  unit ? { plain: value, unit } : { plain: value };
 export const fixed = (value: number, decimals: number, unit?: FixedUnit): Quantity =>
   unit ? { fixed: value, decimals, unit } : { fixed: value, decimals };

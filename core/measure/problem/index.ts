@@ -1,1 +1,1 @@
-export { fail, ok, type Problem, type Result } from './problem.ts';
+export { fail, ok, problemSaid, type Problem, type Result } from './problem.ts';

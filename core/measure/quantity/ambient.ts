@@ -1,3 +1,4 @@
+import { fixed, plain, say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import {
   HIGHEST_ALTITUDE_M,
@@ -49,18 +50,22 @@ export function ambientFrom(
   ) {
     return fail(
       'altitude-out-of-range',
-      `An altitude of ${given.altitudeM} m is outside ${LOWEST_ALTITUDE_M} to ${HIGHEST_ALTITUDE_M} m.`,
-      'Enter the altitude above sea level in metres.',
+      say('quantity.altitude-m-outside-m', {
+        altitude: plain(given.altitudeM, 'm'),
+        lowest: plain(LOWEST_ALTITUDE_M),
+        highest: plain(HIGHEST_ALTITUDE_M, 'm'),
+      }),
+      say('quantity.enter-altitude-above-sea-level'),
     );
   }
   const pressureKpaAbs = stationPressure(given);
   if (!(pressureKpaAbs >= PLAUSIBLE_KPA_ABS[0] && pressureKpaAbs <= PLAUSIBLE_KPA_ABS[1])) {
     return fail(
       'ambient-implausible',
-      `An ambient pressure of ${pressureKpaAbs.toFixed(1)} kPa does not occur on a road.`,
+      say('quantity.ambient-pressure-does-not-occur', { pressureKpaAbs: fixed(pressureKpaAbs, 1, 'kPa') }),
       given.source === 'barometer' || given.source === 'vehicle'
-        ? 'Enter the pressure at this place (station pressure), not reduced to sea level, and check the unit.'
-        : 'Check the sea-level pressure, its unit and the altitude.',
+        ? say('quantity.enter-pressure-place-station-pressure')
+        : say('quantity.check-sea-level-pressure-unit'),
     );
   }
   return ok({

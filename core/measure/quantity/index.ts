@@ -1,3 +1,4 @@
+export { measurandSaid } from './measurandSaid.ts';
 export {
   formatFine,
   formatValue,

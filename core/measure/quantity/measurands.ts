@@ -3,12 +3,12 @@
  * only ambient pressure connects them.
  */
 export const MEASURANDS = {
-  'absolute-pressure': { unit: 'kPa', words: 'absolute pressure' },
-  'gauge-pressure': { unit: 'kPa', words: 'gauge pressure' },
-  'differential-pressure': { unit: 'kPa', words: 'differential pressure' },
-  position: { unit: '%', words: 'position' },
-  angle: { unit: '°', words: 'angle' },
-  'air-flow': { unit: 'g/s', words: 'air flow' },
+  'absolute-pressure': { unit: 'kPa' },
+  'gauge-pressure': { unit: 'kPa' },
+  'differential-pressure': { unit: 'kPa' },
+  position: { unit: '%' },
+  angle: { unit: '°' },
+  'air-flow': { unit: 'g/s' },
 } as const;
 export type Measurand = keyof typeof MEASURANDS;
 export const MEASURAND_NAMES = Object.keys(MEASURANDS) as Measurand[];

@@ -1,3 +1,4 @@
+import { plain, say, verbatim } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 
 /** One to three digits, a mark and three digits: a decimal in one place of the world, thousands in another. */
@@ -19,7 +20,14 @@ export function oneNumber(digits: string, fits: (value: number) => boolean): Res
   if (!fits(decimal)) return ok(whole);
   return fail(
     'two-readings',
-    `“${digits}” can be read as ${decimal} or as ${whole}.`,
-    `Type ${decimal} or ${whole}, without the zeros at the end or without the mark.`,
+    say('quantity.can-read', {
+      digits: verbatim(digits),
+      decimal: plain(decimal),
+      whole: plain(whole),
+    }),
+    say('quantity.type-without-zeros-end-without', {
+      decimal: plain(decimal),
+      whole: plain(whole),
+    }),
   );
 }

@@ -1,3 +1,4 @@
+import { plain, say, verbatim } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { oneNumber } from './oneNumber.ts';
 import { HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M } from './standardAtmosphere.ts';
@@ -18,8 +19,10 @@ export function parseAltitude(
   if (digits === undefined) {
     return fail(
       'not-a-number',
-      trimmed === '' ? 'There is no altitude yet.' : `“${trimmed}” is not an altitude.`,
-      'Enter metres or feet above sea level, for example 1200 or 3900 ft.',
+      trimmed === ''
+        ? say('quantity.there-no-altitude-yet')
+        : say('quantity.not-altitude', { text: verbatim(trimmed) }),
+      say('quantity.enter-metres-feet-above-sea'),
     );
   }
   const metresEach = unit && !/^m/iu.test(unit) ? FOOT_M : 1;
@@ -31,8 +34,12 @@ export function parseAltitude(
   if (!isOnLand(number.value)) {
     return fail(
       'altitude-out-of-range',
-      `An altitude of ${Math.round(inMetres(number.value))} m is outside ${LOWEST_ALTITUDE_M} to ${HIGHEST_ALTITUDE_M} m.`,
-      'Enter the altitude above sea level, in metres or feet.',
+      say('quantity.altitude-m-outside-m', {
+        altitude: plain(Math.round(inMetres(number.value)), 'm'),
+        lowest: plain(LOWEST_ALTITUDE_M),
+        highest: plain(HIGHEST_ALTITUDE_M, 'm'),
+      }),
+      say('quantity.enter-altitude-above-sea-level-metres'),
     );
   }
   return ok(inMetres(number.value));

@@ -1,3 +1,4 @@
+import { say, verbatim } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 
 const OHMS = /^(\d{1,7}(?:[.,]\d{0,6})?)\s*(k|kΩ|kohm|M|MΩ|Mohm|Ω|ohm|ohms|R)?$/iu;
@@ -15,8 +16,10 @@ export function parseOhms(text: string): Result<number, 'not-ohms'> {
   if (digits === undefined)
     return fail(
       'not-ohms',
-      trimmed === '' ? 'There is no value yet.' : `“${trimmed}” is not a resistance.`,
-      'Type ohms as shown: 1.8, 470k, 2M or OL.',
+      trimmed === ''
+        ? say('quantity.there-no-value-yet')
+        : say('quantity.not-resistance', { text: verbatim(trimmed) }),
+      say('quantity.type-ohms-shown-1-8'),
     );
   // A small m would be milliohms, which no hand-held meter shows here: M is always mega.
   const factor = /^k/iu.test(unit) ? 1e3 : /^m/iu.test(unit) ? 1e6 : 1;

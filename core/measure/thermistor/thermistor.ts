@@ -1,3 +1,4 @@
+import { say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 
 const ZERO_CELSIUS_K = 273.15;
@@ -56,10 +57,14 @@ export function temperatureFromSignal(
 ): Result<{ celsius: number; ohms: number }, 'open' | 'shorted'> {
   const share = signalVolts / referenceVolts;
   if (!(share < 0.99)) {
-    return fail('open', 'The temperature signal sits at the reference.', 'Look for an open sensor or wire.');
+    return fail(
+      'open',
+      say('transfer.temperature-signal-sits-reference'),
+      say('transfer.look-open-sensor-wire'),
+    );
   }
   if (!(share > 0.01)) {
-    return fail('shorted', 'The temperature signal sits at ground.', 'Look for a short to ground.');
+    return fail('shorted', say('transfer.temperature-signal-sits-ground'), say('transfer.look-short-ground'));
   }
   const ohms = (pullUpOhms * share) / (1 - share);
   return ok({ ohms, celsius: thermistorCelsius(ohms, thermistor) });

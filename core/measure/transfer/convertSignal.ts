@@ -1,3 +1,4 @@
+import { fixed, say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
 import { boundOf, type Bound } from './rangeEnd.ts';
@@ -37,16 +38,16 @@ export function valueFromSignal(
   if (![signalVolts, referenceVolts, returnVolts].every(Number.isFinite)) {
     return fail(
       'not-a-number',
-      'One of the voltages is not a number: nothing follows from it.',
-      'Read it again and type what the meter shows.',
+      say('transfer.one-voltages-not-number-nothing'),
+      say('transfer.read-again-type-meter-shows'),
     );
   }
   const supplyVolts = referenceVolts - returnVolts;
   if (!(supplyVolts >= LOWEST_USABLE_REFERENCE_VOLTS)) {
     return fail(
       'reference-missing',
-      `The sensor has only ${supplyVolts.toFixed(2)} V between reference and return: its signal means nothing.`,
-      'Find the missing supply first.',
+      say('transfer.sensor-only-between-reference-return', { supplyVolts: fixed(supplyVolts, 2, 'V') }),
+      say('transfer.find-missing-supply-first'),
     );
   }
   const ownVolts = signalVolts - returnVolts;

@@ -1,3 +1,4 @@
+import { say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
 import { distinctValues, type CurveFit } from './curveFit.ts';
@@ -21,8 +22,8 @@ export function fitHotElement(
   if (distinctValues(points) < 4) {
     return fail(
       'too-few-points',
-      'The hot-element law needs four different flows.',
-      'Enter more points, from still air to full flow.',
+      say('transfer.hot-element-law-needs-four'),
+      say('transfer.enter-more-points-still-air'),
     );
   }
   const law = points.every(({ volts, value }) => volts > 0 && value >= 0) && settled(points);
@@ -30,8 +31,8 @@ export function fitHotElement(
   if (!law || !fit || !(law.b > 0) || !within(law.n)) {
     return fail(
       'no-such-law',
-      'No law V² = A + B·flowⁿ with n between 0.2 and 1 goes through these points.',
-      'Check the points, or choose the curve through every point.',
+      say('transfer.no-law-v-b-flow'),
+      say('transfer.check-points-choose-curve-through'),
     );
   }
   const transfer: HotElementTransfer = { form: 'hot-element', ...law };

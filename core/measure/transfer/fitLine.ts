@@ -1,3 +1,4 @@
+import { say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { distinctValues, type CurveFit } from './curveFit.ts';
 import { doubtfulPoint, LEAST_SCATTER_VOLTS } from './doubtfulPoint.ts';
@@ -21,7 +22,12 @@ export function fitLine(points: readonly CurvePoint[]): Result<LineFit, 'too-few
           points.map(({ volts }) => volts),
         )
       : undefined;
-  if (!fit) return fail('too-few-points', 'One value gives no slope.', 'Enter points at two or more values.');
+  if (!fit)
+    return fail(
+      'too-few-points',
+      say('transfer.one-value-gives-no-slope'),
+      say('transfer.enter-points-two-more-values'),
+    );
   const [voltsInTheMiddle, voltsPerUnit] = fit.parameters as [number, number];
   return ok({
     voltsPerUnit,

@@ -1,3 +1,4 @@
+import { say } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
 import { distinct, type CurveFit } from './curveFit.ts';
@@ -35,8 +36,8 @@ export function fitPolynomial(
   if (!fit) {
     return fail(
       'too-few-points',
-      `A polynomial of degree ${degree} needs points at ${degree + 1} different voltages.`,
-      'Enter more points, or choose a lower degree.',
+      say('transfer.polynomial-degree-needs-points-different', { degree, points: degree + 1 }),
+      say('transfer.enter-more-points-choose-lower'),
     );
   }
   const transfer: PolynomialTransfer = {
@@ -49,8 +50,8 @@ export function fitPolynomial(
   if (!isMonotonePolynomial(transfer.coefficients, fromVolts, toVolts)) {
     return fail(
       'not-monotone',
-      'The fitted polynomial turns round between the points: one value would mean two voltages.',
-      'Choose a lower degree, or the curve through every point.',
+      say('transfer.fitted-polynomial-turns-round-between'),
+      say('transfer.choose-lower-degree-curve-through'),
     );
   }
   const curve = curveOf({ transfer, nominalReferenceVolts: 1 }, 1);

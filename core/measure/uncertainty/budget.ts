@@ -1,9 +1,11 @@
+import { sameMessage, say, type Message, type Quantity } from '../message/index.ts';
+
 /** JCGM 100:2008, 6.3.3: k = 2 for about 95 %. */
 export const COVERAGE_FACTOR = 2;
 
 export interface UncertaintyTerm {
-  /** The instrument or part that brings the doubt, in words for the screen. */
-  source: string;
+  /** The instrument or part that brings the doubt. */
+  source: Message;
   /** In the unit of the value. */
   standardUncertainty: number;
 }
@@ -36,9 +38,9 @@ export function measuredValue(
   return { value, expandedUncertainty, terms, ...(bound ? { bound } : {}) };
 }
 
-/** Before a value that is only a bound; nothing before any other. */
-export const boundWords = ({ bound }: Pick<MeasuredValue, 'bound'>): string =>
-  bound === undefined ? '' : bound === 'at-or-below' ? 'at or below ' : 'at or above ';
+/** A value as one says it that is only a bound: `at or below 20 kPa`. */
+export const boundSaid = (bound: MeasuredValue['bound'], value: Quantity): Message | Quantity =>
+  bound === undefined ? value : say(`doubt.${bound}`, { value });
 
 /** The largest doubts first, each with its share (0..1) of the whole variance. */
 export function budgetRows(terms: readonly UncertaintyTerm[]): (UncertaintyTerm & { share: number })[] {
@@ -51,13 +53,15 @@ export function budgetRows(terms: readonly UncertaintyTerm[]): (UncertaintyTerm 
 /** What the whole doubt (k = 2) would be with one term made smaller by a factor. */
 export function expandedWithBetter(
   terms: readonly UncertaintyTerm[],
-  source: string,
+  source: Message,
   factor: number,
 ): number {
   return measuredValue(
     0,
     terms.map((term) =>
-      term.source === source ? { ...term, standardUncertainty: term.standardUncertainty * factor } : term,
+      sameMessage(term.source, source)
+        ? { ...term, standardUncertainty: term.standardUncertainty * factor }
+        : term,
     ),
   ).expandedUncertainty;
 }

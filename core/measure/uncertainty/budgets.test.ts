@@ -4,7 +4,7 @@ import { MPX4250A, type SensorProfile } from '../transfer/index.ts';
 import {
   budgetRows,
   compareValues,
-  enInWords,
+  enSaid,
   expandedWithBetter,
   measuredValue,
   signalTerms,
@@ -90,11 +90,14 @@ test.each(Object.keys(CASES) as (keyof typeof CASES)[])(
 
 // By hand: 3, 4 and 12 add to 13; with the 12 halved, 3, 4 and 6 add to √61.
 test('a budget ranks its terms, and says what a better instrument would change', () => {
-  const terms = [3, 12, 4].map((standardUncertainty, i) => ({ source: `t${i}`, standardUncertainty }));
-  expect(budgetRows(terms).map(({ source }) => source)).toEqual(['t1', 't2', 't0']);
+  const terms = [3, 12, 4].map((standardUncertainty, i) => ({
+    source: { code: `t${i}` },
+    standardUncertainty,
+  }));
+  expect(budgetRows(terms).map(({ source }) => source.code)).toEqual(['t1', 't2', 't0']);
   expect(budgetRows(terms)[0]?.share).toBeCloseTo(144 / 169, 12);
   expect(measuredValue(0, terms).expandedUncertainty).toBeCloseTo(26, 12);
-  expect(expandedWithBetter(terms, 't1', 0.5)).toBeCloseTo(2 * Math.sqrt(61), 12);
+  expect(expandedWithBetter(terms, { code: 't1' }, 0.5)).toBeCloseTo(2 * Math.sqrt(61), 12);
   expect(budgetRows([])).toEqual([]);
 });
 
@@ -104,8 +107,8 @@ test.each([
   [10.6, 10, 2.4, 'disagree'],
   [9.75, 10, 1, 'agree'],
 ] as const)('En of %d against %d is %d: %s', (a, b, en, outcome) => {
-  const one = measuredValue(a, [{ source: 'a', standardUncertainty: 0.075 }]);
-  const other = measuredValue(b, [{ source: 'b', standardUncertainty: 0.1 }]);
+  const one = measuredValue(a, [{ source: { code: 'a' }, standardUncertainty: 0.075 }]);
+  const other = measuredValue(b, [{ source: { code: 'b' }, standardUncertainty: 0.1 }]);
   const comparison = compareValues(one, other, 1);
   expect(comparison.en).toBeCloseTo(en, 9);
   expect(comparison.outcome).toBe(outcome);
@@ -115,8 +118,9 @@ test('what would suffice really does: with that limit the instruments can tell',
   const u = fc.double({ min: 0.01, max: 10, noNaN: true });
   fc.assert(
     fc.property(u, u, fc.double({ min: 0.1, max: 10, noNaN: true }), (a, b, matters) => {
-      const one = (standardUncertainty: number) => measuredValue(0, [{ source: 'a', standardUncertainty }]);
-      const other = measuredValue(0, [{ source: 'b', standardUncertainty: Math.min(a, b) }]);
+      const one = (standardUncertainty: number) =>
+        measuredValue(0, [{ source: { code: 'a' }, standardUncertainty }]);
+      const other = measuredValue(0, [{ source: { code: 'b' }, standardUncertainty: Math.min(a, b) }]);
       const comparison = compareValues(one(Math.max(a, b)), other, matters);
       if (comparison.outcome !== 'cannot-tell') return true;
       if (comparison.sufficientLimits === undefined) return 2 * Math.min(a, b) >= matters - 1e-9;
@@ -126,8 +130,11 @@ test('what would suffice really does: with that limit the instruments can tell',
   );
 });
 
-test('an En without measure is shown in words, never as infinity', () => {
+test('an En without measure is told as over a bound, never as infinity', () => {
   const exact = (value: number) => measuredValue(value, []);
-  expect(enInWords(compareValues(exact(1), exact(2), 1).en ?? NaN)).toBe('over 100');
-  expect(enInWords(compareValues(exact(1), exact(1), 1).en ?? NaN)).toBe('0.00');
+  expect(enSaid(compareValues(exact(1), exact(2), 1).en ?? NaN)).toEqual({
+    code: 'doubt.over',
+    values: { most: 100 },
+  });
+  expect(enSaid(compareValues(exact(1), exact(1), 1).en ?? NaN)).toEqual({ fixed: 0, decimals: 2 });
 });

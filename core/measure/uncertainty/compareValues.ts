@@ -1,4 +1,5 @@
-import { COVERAGE_FACTOR, toLimits, type MeasuredValue } from './budget.ts';
+import { fixed, say, type Message, type Quantity } from '../message/index.ts';
+import { COVERAGE_FACTOR, toLimits, type MeasuredValue, type UncertaintyTerm } from './budget.ts';
 
 export interface Comparison {
   outcome: 'agree' | 'disagree' | 'cannot-tell';
@@ -9,7 +10,7 @@ export interface Comparison {
   /** |difference| / √(Ux² + Uy²): ISO 13528, En score. None where one side is only a bound. */
   en: number | undefined;
   /** The largest single doubt of both sides. */
-  limitedBy: string;
+  limitedBy: Message;
   /**
    * The limits (±, in the unit of the values) that this doubt would have to keep for the question to be answered;
    * undefined where even a perfect one would not do.
@@ -20,11 +21,12 @@ export interface Comparison {
 }
 
 /** As shown: instruments without any doubt, or far beyond it, give a number that nobody reads. */
-export const enInWords = (en: number): string => (en < MOST_EN ? en.toFixed(2) : `over ${MOST_EN}`);
+export const enSaid = (en: number): Message | Quantity =>
+  en < MOST_EN ? fixed(en, 2) : say('doubt.over', { most: MOST_EN });
 const MOST_EN = 100;
 
 /** What limits a comparison with a sensor at an end of its output. */
-export const OUTPUT_END = 'the end of what the sensor can show';
+export const OUTPUT_END = say('doubt.end-sensor-can-show');
 
 /**
  * Two values in one unit and basis. Agreement is only claimed where the instruments could have seen a difference that
@@ -42,9 +44,9 @@ export function compareValues(a: MeasuredValue, b: MeasuredValue, differenceThat
         : Infinity
       : Math.abs(difference) / expandedUncertainty;
   const outcome = en > 1 ? 'disagree' : expandedUncertainty > differenceThatMatters ? 'cannot-tell' : 'agree';
-  const widest = [...a.terms, ...b.terms].reduce(
+  const widest = [...a.terms, ...b.terms].reduce<UncertaintyTerm>(
     (worst, term) => (term.standardUncertainty > worst.standardUncertainty ? term : worst),
-    { source: 'nothing known', standardUncertainty: 0 },
+    { source: say('doubt.nothing-known'), standardUncertainty: 0 },
   );
   const others = (expandedUncertainty / COVERAGE_FACTOR) ** 2 - widest.standardUncertainty ** 2;
   const allowed = (differenceThatMatters / COVERAGE_FACTOR) ** 2 - others;

@@ -1,5 +1,5 @@
 export {
-  boundWords,
+  boundSaid,
   budgetRows,
   COVERAGE_FACTOR,
   expandedWithBetter,
@@ -11,9 +11,10 @@ export {
   type UncertaintyTerm,
 } from './budget.ts';
 export { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from './commonInstruments.ts';
-export { compareValues, enInWords, OUTPUT_END, type Comparison } from './compareValues.ts';
+export { compareValues, enSaid, OUTPUT_END, type Comparison } from './compareValues.ts';
 export {
   gaugeTerms,
+  instrumentSaid,
   liveDataTerms,
   meterLimitVolts,
   DIAL_SHARES,

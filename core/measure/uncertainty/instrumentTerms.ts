@@ -1,3 +1,4 @@
+import { say, verbatim, type Message, type Verbatim } from '../message/index.ts';
 import { fromLimits, fromResolution, type UncertaintyTerm } from './budget.ts';
 
 /** A hand-held meter's statement: ±(% of reading + counts of the last digit). */
@@ -53,14 +54,20 @@ export function countsLimitVolts(volts: number, meter: MeterAccuracy): number {
   return meter.counts * countVolts;
 }
 
-export const gaugeTerms = ({ name, accuracy }: Instrument<GaugeAccuracy>): UncertaintyTerm[] => [
+/** What an instrument is called: its own name, or what it is where nobody said which took the reading. */
+export const instrumentSaid = ({ name, accuracy, assumed }: Instrument): Message | Verbatim =>
+  assumed ? say(`doubt.common-${accuracy.kind}`) : verbatim(name);
+
+export const gaugeTerms = (gauge: Instrument<GaugeAccuracy>): UncertaintyTerm[] => [
   {
-    source: `accuracy class of ${name}`,
-    standardUncertainty: fromLimits((accuracy.classPercent / 100) * accuracy.spanKpa),
+    source: say('doubt.accuracy-class', { instrument: instrumentSaid(gauge) }),
+    standardUncertainty: fromLimits((gauge.accuracy.classPercent / 100) * gauge.accuracy.spanKpa),
   },
   {
-    source: `reading the dial of ${name}`,
-    standardUncertainty: fromResolution(accuracy.divisionKpa * DIAL_SHARES[accuracy.readTo ?? 'half']),
+    source: say('doubt.reading-dial', { instrument: instrumentSaid(gauge) }),
+    standardUncertainty: fromResolution(
+      gauge.accuracy.divisionKpa * DIAL_SHARES[gauge.accuracy.readTo ?? 'half'],
+    ),
   },
 ];
 
@@ -75,9 +82,9 @@ const CONVERTER_STEPS = 1023;
  *   the reference; 0 where nothing is converted
  */
 export const liveDataTerms = (step: number, valuePerReference: number): UncertaintyTerm[] => [
-  { source: 'live data step', standardUncertainty: fromResolution(step) },
+  { source: say('doubt.live-data-step'), standardUncertainty: fromResolution(step) },
   {
-    source: 'the unit’s converter (2 counts of 10 bits, assumed)',
+    source: say('doubt.units-converter-2-counts-10'),
     standardUncertainty: fromLimits((CONVERTER_COUNTS / CONVERTER_STEPS) * Math.abs(valuePerReference)),
   },
 ];

@@ -1,8 +1,9 @@
+import { say } from '../message/index.ts';
 import { curveOf, toleranceAt, type SensorProfile } from '../transfer/index.ts';
 import { fromLimits, type UncertaintyTerm } from './budget.ts';
 import { inputLimitVolts, wireTerms, type WireInput } from './wireTerms.ts';
 
-export const SENSOR_TOLERANCE = 'sensor tolerance';
+export const SENSOR_TOLERANCE = say('doubt.sensor-tolerance');
 
 /** The wires that a value is worked out of. A return of no doubt at all stands for battery negative. */
 export interface SignalWires {
@@ -30,7 +31,7 @@ export function signalTerms(wires: SignalWires, profile: SensorProfile): Uncerta
       ? []
       : [
           {
-            source: 'curve fitted to points',
+            source: say('doubt.curve-fitted-points'),
             standardUncertainty: fitUncertaintyVolts * Math.abs(valuePerVolt),
           },
         ];
@@ -47,12 +48,12 @@ export function signalTerms(wires: SignalWires, profile: SensorProfile): Uncerta
     tolerance,
     ...fitted,
     ...wireTerms([
-      { name: 'signal', input: wires.signal, resultPerVolt: valuePerVolt },
-      { name: 'reference', input: wires.reference, resultPerVolt: -shareOfSupply * valuePerVolt },
-      { name: 'return', input: wires.return, resultPerVolt: (shareOfSupply - 1) * valuePerVolt },
+      { name: say('lane.signal'), input: wires.signal, resultPerVolt: valuePerVolt },
+      { name: say('lane.reference'), input: wires.reference, resultPerVolt: -shareOfSupply * valuePerVolt },
+      { name: say('lane.return'), input: wires.return, resultPerVolt: (shareOfSupply - 1) * valuePerVolt },
     ]).filter(({ standardUncertainty }) => standardUncertainty > 0),
   ];
 }
 
 /** Where a curve stands still or turns round, with the doubt of the wires in it. */
-export const SEVERAL_VALUES = 'the curve, where one voltage means several values';
+export const SEVERAL_VALUES = say('doubt.curve-where-one-voltage-means');

@@ -21,7 +21,7 @@ test('limits and resolution become standard uncertainties as JCGM 100 has them',
 // JCGM 100:2008, H.1.5 (end gauge): u²(l) = 25² + 9.7² + 2.9² + 16.6² nm², so u = 32 nm as printed there.
 test('the end-gauge example of JCGM 100, H.1 combines to its printed 32', () => {
   const terms = [25, 9.7, 2.9, 16.6].map((standardUncertainty) => ({
-    source: 'x',
+    source: { code: 'x' },
     standardUncertainty,
   }));
   expect(measuredValue(0, terms).expandedUncertainty / 2).toBeCloseTo(32, 0);
@@ -60,7 +60,7 @@ test('the budget of 1.20 V on 4.95 V: sensor 3.45/√3, meter 0.008 V and 0.0267
 const measured = (value: number, expandedUncertainty: number) => ({
   value,
   expandedUncertainty,
-  terms: [{ source: `±${expandedUncertainty}`, standardUncertainty: expandedUncertainty / 2 }],
+  terms: [{ source: { code: `±${expandedUncertainty}` }, standardUncertainty: expandedUncertainty / 2 }],
 });
 
 // En by hand: |50 − 47| / √(3² + 4²) = 0.6; |50 − 40| / 5 = 2.
@@ -72,7 +72,7 @@ test('En of 0.6 agrees and of 2 disagrees', () => {
 test('instruments too coarse for the question cannot tell, and the coarsest is named', () => {
   expect(compareValues(measured(50, 3), measured(47, 9), 6)).toMatchObject({
     outcome: 'cannot-tell',
-    limitedBy: '±9',
+    limitedBy: { code: '±9' },
   });
 });
 

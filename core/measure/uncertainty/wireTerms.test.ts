@@ -26,7 +26,7 @@ test('the gain of one meter is common to its readings: in a share of the referen
       },
       MPX4250A,
     );
-  const gain = value(mine, mine).find(({ source }) => source.startsWith('gain of my meter'));
+  const gain = value(mine, mine).find(({ source }) => source.code === 'doubt.gain-same');
   expect(gain?.standardUncertainty).toBeCloseTo(0, 12);
   const other = { ...mine, name: 'another meter' };
   expect(sum(value(mine, other))).toBeGreaterThan(sum(value(mine, mine)));
@@ -35,8 +35,8 @@ test('the gain of one meter is common to its readings: in a share of the referen
 test('readings of meters that nobody named are not taken for readings of one', () => {
   const unnamed = { ...mine, assumed: true };
   const terms = wireTerms([
-    { name: 'signal', input: named(unnamed)(2), resultPerVolt: 1 },
-    { name: 'reference', input: named(unnamed)(2), resultPerVolt: -1 },
+    { name: { code: 'signal' }, input: named(unnamed)(2), resultPerVolt: 1 },
+    { name: { code: 'reference' }, input: named(unnamed)(2), resultPerVolt: -1 },
   ]);
   // By hand: 0.5 % of 2 V and two counts of a millivolt, twice, as squares.
   expect(sum(terms)).toBeCloseTo((2 * Math.SQRT2 * 0.012) / Math.sqrt(3), 9);
@@ -44,17 +44,20 @@ test('readings of meters that nobody named are not taken for readings of one', (
 
 test('of the difference of two readings by one meter only the last digits are left', () => {
   const terms = wireTerms([
-    { name: 'after', input: named(mine)(4.2), resultPerVolt: 1 },
-    { name: 'before', input: named(mine)(4.2), resultPerVolt: -1 },
+    { name: { code: 'after' }, input: named(mine)(4.2), resultPerVolt: 1 },
+    { name: { code: 'before' }, input: named(mine)(4.2), resultPerVolt: -1 },
   ]);
   expect(sum(terms)).toBeCloseTo((2 * Math.SQRT2 * 0.002) / Math.sqrt(3), 9);
 });
 
 test('a wire that nobody read is a term by name, with what is taken for it', () => {
   const [term] = wireTerms([
-    { name: 'reference', input: { volts: 5, assumedWithinVolts: 0.1 }, resultPerVolt: 2 },
+    { name: { code: 'reference' }, input: { volts: 5, assumedWithinVolts: 0.1 }, resultPerVolt: 2 },
   ]);
-  expect(term?.source).toBe('reference not read, taken as 5 V');
+  expect(term?.source).toEqual({
+    code: 'doubt.not-read-taken',
+    values: { wire: { code: 'reference' }, volts: { plain: 5, unit: 'V' } },
+  });
   expect(term?.standardUncertainty).toBeCloseTo(0.2 / Math.sqrt(3), 12);
 });
 
@@ -65,9 +68,11 @@ test('the doubt of a fitted curve is a term of the budget', () => {
     return: { volts: 0, assumedWithinVolts: 0 },
   };
   const fitted = signalTerms(wires, { ...MPX4250A, fitUncertaintyVolts: 0.01 });
-  const term = fitted.find(({ source }) => source === 'curve fitted to points');
+  const term = fitted.find(({ source }) => source.code === 'doubt.curve-fitted-points');
   expect(term?.standardUncertainty).toBeCloseTo(0.01 / 0.02, 9); // 20 mV/kPa at 5 V
-  expect(signalTerms(wires, MPX4250A).some(({ source }) => source === 'curve fitted to points')).toBe(false);
+  expect(signalTerms(wires, MPX4250A).some(({ source }) => source.code === 'doubt.curve-fitted-points')).toBe(
+    false,
+  );
 });
 
 test('live data has the counts of the unit’s converter beside its step', () => {

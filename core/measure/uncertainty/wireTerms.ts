@@ -1,7 +1,9 @@
+import { list, plain, say, type Message } from '../message/index.ts';
 import { fromLimits, type UncertaintyTerm } from './budget.ts';
 import {
   countsLimitVolts,
   gainLimitVolts,
+  instrumentSaid,
   meterLimitVolts,
   type Instrument,
   type MeterAccuracy,
@@ -13,7 +15,7 @@ export type WireInput =
 
 /** One wire in a result: what it is called in the budget, and what a volt on it does to the result. */
 export interface WireInfluence {
-  name: string;
+  name: Message;
   input: WireInput;
   resultPerVolt: number;
 }
@@ -40,31 +42,36 @@ export function wireTerms(influences: readonly WireInfluence[]): UncertaintyTerm
 const byItself = ({ name, input, resultPerVolt }: WireInfluence): UncertaintyTerm => ({
   source:
     'meter' in input
-      ? `${input.meter.name} on the ${name}`
-      : `${name} not read, taken as ${shown(input.volts)}`,
+      ? say('doubt.meter-on', { instrument: instrumentSaid(input.meter), wire: name })
+      : say('doubt.not-read-taken', { wire: name, volts: plain(Number(input.volts.toFixed(2)), 'V') }),
   standardUncertainty: fromLimits(inputLimitVolts(input)) * Math.abs(resultPerVolt),
 });
-
-const shown = (volts: number): string => `${Number(volts.toFixed(2))} V`;
 
 function ofOneMeter(group: readonly WireInfluence[]): UncertaintyTerm[] {
   let gain = 0;
   const counts: UncertaintyTerm[] = [];
-  let called = '';
+  let instrument: ReturnType<typeof instrumentSaid> | undefined;
   for (const { name, input, resultPerVolt } of group) {
     if (!('meter' in input)) continue;
     const { accuracy } = input.meter;
-    called = input.meter.name;
+    instrument = instrumentSaid(input.meter);
     gain += resultPerVolt * Math.sign(input.volts) * gainLimitVolts(input.volts, accuracy);
     counts.push({
-      source: `last digits of ${called} on the ${name}`,
+      source: say('doubt.last-digits', { instrument, wire: name }),
       standardUncertainty: fromLimits(countsLimitVolts(input.volts, accuracy)) * Math.abs(resultPerVolt),
     });
   }
-  const names = group.map(({ name }) => name).join(' and ');
+  if (!instrument) return counts;
+  const wires = list(
+    group.map(({ name }) => name),
+    'and',
+  );
   return [
     ...counts,
-    { source: `gain of ${called}, the same on ${names}`, standardUncertainty: fromLimits(Math.abs(gain)) },
+    {
+      source: say('doubt.gain-same', { instrument, wires }),
+      standardUncertainty: fromLimits(Math.abs(gain)),
+    },
   ];
 }
 

@@ -1,6 +1,7 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase, EXAMPLE_PROFILE } from '../../judge/checks/exampleCase.ts';
-import { complaintWords, isComplainedOf, limitsOf, pairSeen, standardCode } from './index.ts';
+import { complaintSaid, isComplainedOf, limitsOf, pairSeen, standardCode } from './index.ts';
 
 test('a code says what the unit saw, for the family that it belongs to and no other', () => {
   expect(standardCode('P0107', 'manifold-pressure')).toEqual({ about: 'signal', reads: 'low' });
@@ -12,9 +13,9 @@ test('a code says what the unit saw, for the family that it belongs to and no ot
 });
 
 test('complaints in words', () => {
-  expect(complaintWords({ about: 'signal', reads: 'low' })).toBe('signal too low');
-  expect(complaintWords({ about: 'supply', reads: 'off' })).toBe('sensor supply out of its range');
-  expect(complaintWords({ about: 'pair', reads: 'off' })).toBe('the two tracks do not go together');
+  expect(inWords(complaintSaid({ about: 'signal', reads: 'low' }))).toBe('signal too low');
+  expect(inWords(complaintSaid({ about: 'supply', reads: 'off' }))).toBe('sensor supply out of its range');
+  expect(inWords(complaintSaid({ about: 'pair', reads: 'off' }))).toBe('the two tracks do not go together');
 });
 
 test('a complaint has its own side of the limits', () => {

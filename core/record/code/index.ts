@@ -1,2 +1,2 @@
 export { isComplainedOf, limitsOf, pairSeen, type Complaint, type Watched } from './complaint.ts';
-export { complaintWords, standardCode } from './standardCodes.ts';
+export { complaintSaid, standardCode } from './standardCodes.ts';

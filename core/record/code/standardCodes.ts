@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 import type { Complaint, Watched } from './complaint.ts';
 
@@ -40,15 +41,6 @@ const OF_SUPPLIES: Named = Object.fromEntries(
 export const standardCode = (code: string, family: FamilyId): Complaint | undefined =>
   ofFamily(family)[code] ?? OF_SUPPLIES[code];
 
-const WATCHED_WORDS: Record<Watched, string> = {
-  signal: 'signal',
-  'second-signal': 'second signal',
-  supply: 'sensor supply',
-  pair: 'two tracks',
-};
-
-/** For example “signal too low”. */
-export function complaintWords({ about, reads }: Complaint): string {
-  if (about === 'pair') return 'the two tracks do not go together';
-  return `${WATCHED_WORDS[about]} ${reads === 'off' ? 'out of its range' : `too ${reads}`}`;
-}
+/** What a code complains of. */
+export const complaintSaid = ({ about, reads }: Complaint): Message =>
+  about === 'pair' ? say('codes.pair') : say(`codes.${reads}`, { about: say(`codes.${about}`) });

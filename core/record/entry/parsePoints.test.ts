@@ -1,9 +1,10 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { parsePoints } from './index.ts';
 
 test('points are read with any common column mark and decimal sign', () => {
   const text = '# pump sweep\n20 0,5\n60,0;1,95\n\n100\t3,30\r\n110 | 3,7';
-  expect(parsePoints(text, 'absolute-pressure', 'kPa')).toEqual({
+  expect(inWords(parsePoints(text, 'absolute-pressure', 'kPa'))).toEqual({
     ok: true,
     value: [
       { value: 20, volts: 0.5 },
@@ -15,7 +16,7 @@ test('points are read with any common column mark and decimal sign', () => {
 });
 
 test('the pressure column has the unit that was chosen', () => {
-  const read = parsePoints('29.53 3.0', 'absolute-pressure', 'inHg');
+  const read = inWords(parsePoints('29.53 3.0', 'absolute-pressure', 'inHg'));
   expect(read.ok && read.value[0]?.value).toBeCloseTo(100, 1); // 29.53 · 3.386389
 });
 
@@ -26,24 +27,26 @@ test.each([
   ['20 1e9', 'Line 1'],
   ['<b>20</b> 1', 'Line 1'],
 ])('“%s” is refused at %s', (text, line) => {
-  const read = parsePoints(text, 'absolute-pressure', 'kPa');
+  const read = inWords(parsePoints(text, 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'bad-line' } });
   expect(!read.ok && read.problem.message).toContain(line);
 });
 
 test('a file dumped into the field is refused before it stalls anything', () => {
-  expect(parsePoints('1 1\n'.repeat(20_000), 'absolute-pressure', 'kPa')).toMatchObject({
+  expect(inWords(parsePoints('1 1\n'.repeat(20_000), 'absolute-pressure', 'kPa'))).toMatchObject({
     ok: false,
     problem: { code: 'too-many-points' },
   });
 });
 
 test('decimal comma and point in one list are not guessed at', () => {
-  const read = parsePoints('20 0.5\n60 1,95', 'absolute-pressure', 'kPa');
+  const read = inWords(parsePoints('20 0.5\n60 1,95', 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'mixed-decimals' } });
   expect(!read.ok && read.problem.message).toContain('Line 2');
 });
 
 test('a flow column has its own unit, whatever pressures are shown in', () => {
-  expect(parsePoints('5.6 1.6', 'air-flow', 'psi')).toMatchObject({ value: [{ value: 5.6, volts: 1.6 }] });
+  expect(inWords(parsePoints('5.6 1.6', 'air-flow', 'psi'))).toMatchObject({
+    value: [{ value: 5.6, volts: 1.6 }],
+  });
 });

@@ -1,3 +1,4 @@
+import { say, verbatim } from '../../measure/message/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import {
   fromShown,
@@ -25,7 +26,7 @@ export function parsePoints(
 ): Result<CurvePoint[], 'bad-line' | 'mixed-decimals' | 'too-many-points'> {
   let decimal: { sign: string; line: number } | undefined;
   const unit = shownUnit(measures, pressureUnit);
-  const noun = isPressure(measures) ? 'a pressure' : 'a value';
+  const isOfPressure = isPressure(measures);
   const points: CurvePoint[] = [];
   for (const [i, line] of text.split(/\r?\n/u).entries()) {
     const trimmed = line.trim();
@@ -35,8 +36,12 @@ export function parsePoints(
     if (columns.length !== 2 || !value || !volts || !NUMBER.test(value) || !NUMBER.test(volts)) {
       return fail(
         'bad-line',
-        `Line ${i + 1}, “${trimmed.slice(0, 40)}”, is not ${noun} and a voltage.`,
-        `Write ${noun} in ${unit}, a space, and the volts, for example: 60 1.95.`,
+        say('entry.line-not-voltage', {
+          line: i + 1,
+          text: verbatim(trimmed.slice(0, 40)),
+          isOfPressure,
+        }),
+        say('entry.write-space-volts-example-60', { isOfPressure, unit: verbatim(unit) }),
       );
     }
     for (const sign of `${value}${volts}`.match(/[.,]/gu) ?? []) {
@@ -47,8 +52,8 @@ export function parsePoints(
     if (points.length > MOST_POINTS) {
       return fail(
         'too-many-points',
-        `There are more than ${MOST_POINTS} points.`,
-        'Leave out points that lie close together.',
+        say('entry.there-more-than-points', { most: MOST_POINTS }),
+        say('entry.leave-out-points-lie-close'),
       );
     }
   }
@@ -57,11 +62,17 @@ export function parsePoints(
 
 /** “1,234” beside “1.95” may be a thousand or a little more than one: nobody guesses. */
 function mixed(first: { sign: string; line: number }, second: { sign: string; line: number }) {
-  const said = ({ sign }: { sign: string }) => (sign === ',' ? 'a decimal comma' : 'a decimal point');
+  const said = ({ sign }: { sign: string }) =>
+    sign === ',' ? say('entry.decimal-comma') : say('entry.decimal-point');
   return fail(
     'mixed-decimals',
-    `Line ${second.line} has ${said(second)} where line ${first.line} has ${said(first)}.`,
-    'Use one decimal sign throughout.',
+    say('entry.line-where-line', {
+      line: second.line,
+      sign: said(second),
+      firstLine: first.line,
+      firstSign: said(first),
+    }),
+    say('entry.use-one-decimal-sign-throughout'),
   );
 }
 

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Target } from '../../machine/places/index.ts';
 import { quickEntry } from './index.ts';
@@ -10,7 +11,7 @@ const none = {
 };
 const signalAtPlug: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 const value = (text: string, defaults: Parameters<typeof quickEntry>[1] = none) => {
-  const result = quickEntry(text, defaults);
+  const result = inWords(quickEntry(text, defaults));
   return result.ok ? result.value : result.problem;
 };
 

@@ -1,7 +1,9 @@
+import { say, verbatim } from '../../measure/message/index.ts';
 import type { Lane, Place, ProbePoint, Target, GaugeTap } from '../../machine/places/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import {
   isPressure,
+  measurandSaid,
   MEASURANDS,
   parseOhms,
   parseReading,
@@ -111,8 +113,8 @@ export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry,
   if (words.second !== undefined) {
     return fail(
       'two-targets',
-      `That names two things at once, and “${words.second}” is the second.`,
-      'Type one a line: sig 0.5, then ret 0.02. Volts from one wire to another are under Isolate.',
+      say('entry.names-two-things-once-second', { second: verbatim(words.second) }),
+      say('entry.type-one-line-sig-0'),
     );
   }
   if (words.lane && words.place && words.toPlace)
@@ -147,8 +149,8 @@ export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry,
     return words.basis === 'absolute' || words.basis === 'vacuum'
       ? fail(
           'wrong-basis',
-          `This sensor reports ${MEASURANDS[measures].words}.`,
-          'Type the value as live data shows it, without abs or vac.',
+          say('entry.sensor-reports', { words: measurandSaid(measures) }),
+          say('entry.type-value-live-data-shows'),
         )
       : ok({ kind: 'scan', measures, value: pressureKpa, warnings });
   }
@@ -185,7 +187,8 @@ function sortWords(text: string): Words {
 const OHMS_SAID = /(Ω|\u2126|ohms?|k|M|R|[oO0]\.?[lL]\.?)$/u;
 
 function stretchEntry(lane: Lane, from: Place, to: Place, value: string): Result<Entry, EntryFault> {
-  if (from === to) return fail('one-place', 'Both ends are the same place.', 'Name two: ret unit plug 34mV.');
+  if (from === to)
+    return fail('one-place', say('entry.both-ends-same-place'), say('entry.name-two-ret-unit-plug'));
   return betweenEntry(
     OHMS_SAID.test(value) ? 'ohms' : 'between',
     { lane, place: from },
@@ -234,31 +237,23 @@ function targetOf(
   if (ofPressure && words.lane)
     return fail(
       'wrong-basis',
-      `“${ofPressure}” belongs to a pressure, and a wire has volts.`,
-      'Type the wire and its volts, or the gauge: gauge 16.5 inHg vac.',
+      say('entry.belongs-pressure-wire-volts', { text: verbatim(ofPressure) }),
+      say('entry.type-wire-volts-gauge-gauge'),
     );
   // A basis alone can only be of a gauge, whatever wire is in hand: “vacuum 16” is not 16 V.
   if (ofPressure && !words.pressure && selected?.kind !== 'gauge' && selected?.kind !== 'scan')
     return isPressure(measures)
       ? ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' })
-      : fail('no-target', 'What showed that pressure?', 'Name it: gauge manifold 16.5 inHg vac.');
+      : fail('no-target', say('entry.showed-pressure'), say('entry.name-gauge-manifold-16-5'));
   if (words.lane) return ok({ kind: 'wire', lane: words.lane, place: words.place ?? 'plug' });
   if (words.place) {
     if (selected?.kind === 'wire') return ok({ ...selected, place: words.place });
-    return fail(
-      'place-needs-wire',
-      'Which wire is that?',
-      'Put ref, sig or ret first, for example: sig plug 2.31.',
-    );
+    return fail('place-needs-wire', say('entry.which-wire-is-that'), say('entry.put-ref-sig-ret-first'));
   }
   if (words.pressure === 'gauge') return ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' });
   if (words.pressure) return ok({ kind: words.pressure });
   if (selected) return ok(selected);
-  return fail(
-    'no-target',
-    'Where was that read?',
-    'Tap a point first, or name it: sig plug 2.31, ref ecu 4.98, gauge 16.5 inHg vac, scan 47 kPa.',
-  );
+  return fail('no-target', say('entry.where-read'), say('entry.tap-point-first-name-sig'));
 }
 
 function gaugeEntry(
@@ -271,10 +266,14 @@ function gaugeEntry(
   }: { basis: PressureBasis | undefined; measures: Measurand; warnings: ReadingWarning[] },
 ): Result<Entry, EntryFault> {
   if (basis === 'vacuum' && pressureKpa < 0) {
-    return fail('wrong-basis', 'A vacuum is counted downwards already.', 'Type it without the minus sign.');
+    return fail(
+      'wrong-basis',
+      say('entry.vacuum-counted-downwards-already'),
+      say('entry.type-without-minus-sign'),
+    );
   }
   if (basis === 'absolute' && pressureKpa < 0) {
-    return fail('wrong-basis', 'An absolute pressure is never negative.', 'Check the sign and the basis.');
+    return fail('wrong-basis', say('entry.absolute-pressure-never-negative'), say('entry.check-sign-basis'));
   }
   // A manifold's gauge counts vacuum unless it shows a minus: −0.5 bar is 0.5 bar of vacuum. Elsewhere gauges count up.
   const assumed = measures === 'absolute-pressure' && pressureKpa >= 0 ? 'vacuum' : 'gauge';
@@ -291,9 +290,9 @@ function absoluteEntry(
     return fail(
       'wrong-basis',
       kind === 'scan'
-        ? 'Live data shows manifold pressure absolute.'
-        : 'A barometer reads absolute pressure.',
-      'Type the absolute value, without vac, or name the gauge: gauge 16.5 inHg vac.',
+        ? say('entry.live-data-shows-manifold-pressure')
+        : say('entry.barometer-reads-absolute-pressure'),
+      say('entry.type-absolute-value-without-vac'),
     );
   }
   return ok(

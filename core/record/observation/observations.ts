@@ -1,3 +1,4 @@
+import { say, type Message } from '../../measure/message/index.ts';
 import type { Complaint } from '../code/index.ts';
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 import type { PhysicalKindId } from '../../machine/kinds/index.ts';
@@ -5,11 +6,11 @@ import type { PhysicalKindId } from '../../machine/kinds/index.ts';
 /** Something that is looked at rather than measured: a question with yes, as it should be, or no. */
 export interface Observation {
   id: ObservationId;
-  question: string;
+  question: Message;
   /** As it should be, and as it should not. */
-  yes: string;
-  no: string;
-  how: string;
+  yes: Message;
+  no: Message;
+  how: Message;
   minutes: number;
   /** With the engine running, and the exhaust-gas valve opened. */
   valveOpen?: boolean;
@@ -30,94 +31,93 @@ export const OBSERVATION_IDS = [
 ] as const;
 export type ObservationId = (typeof OBSERVATION_IDS)[number];
 
-const CLEAR_AND_READ =
-  'Note all codes and clear them. Plug connected, key off and on again, engine off; read them once more.';
+const CLEAR_AND_READ = say('looks.note-all-codes-clear-them');
 
 const ALL: Record<
   ObservationId,
   Omit<Observation, 'id'> & { with?: PhysicalKindId; without?: PhysicalKindId }
 > = {
   'plug-contacts': {
-    question: 'Are the terminals of the sensor plug clean, tight and dry?',
-    yes: 'clean and tight',
-    no: 'green, spread, wet or pushed back',
-    how: 'Key off, plug off. Look into both halves, pull gently at each wire, try each terminal with the matching pin.',
+    question: say('looks.terminals-sensor-plug-clean-tight'),
+    yes: say('looks.clean-tight'),
+    no: say('looks.green-spread-wet-pushed-back'),
+    how: say('looks.key-off-plug-off-look'),
     minutes: 2,
   },
   hose: {
-    question: 'Is the hose to the sensor on, sound and clear from end to end?',
-    yes: 'sound and clear',
-    no: 'off, split, kinked or blocked',
-    how: 'Engine off. Follow it by hand from port to port, bend it, blow through it.',
+    question: say('looks.hose-sensor-sound-clear-end'),
+    yes: say('looks.sound-clear'),
+    no: say('looks.off-split-kinked-blocked'),
+    how: say('looks.engine-off-follow-hand-port'),
     minutes: 3,
     with: 'hose',
   },
   'hose-routing': {
-    question: 'Is each hose on its own port?',
-    yes: 'each on its own',
-    no: 'swapped',
-    how: 'Engine off and cooled down. Follow the upstream hose to the port that the maker marks as the high side.',
+    question: say('looks.each-hose-own-port'),
+    yes: say('looks.each-own'),
+    no: say('looks.swapped'),
+    how: say('looks.engine-off-cooled-down-follow'),
     minutes: 3,
     with: 'hoses-swapped',
   },
   arm: {
-    question: 'Does the arm at the sensor go all the way when it is worked as usual?',
-    yes: 'it goes with it, stop to stop',
-    no: 'it lags, stays or hangs loose',
-    how: 'Key on, engine off. Work the pedal, lever or actuator and watch the arm at the sensor itself.',
+    question: say('looks.does-arm-sensor-go-all'),
+    yes: say('looks.goes-stop-stop'),
+    no: say('looks.lags-stays-hangs-loose'),
+    how: say('looks.key-engine-off-work-pedal'),
     minutes: 2,
     with: 'linkage',
   },
   duct: {
-    question: 'Does the sensor body sit on its seal, and is every joint of the duct behind it tight?',
-    yes: 'seated and tight',
-    no: 'air gets past',
-    how: 'Engine off. Press the body home, feel the seal, look along the duct to the engine for splits and loose clamps.',
+    question: say('looks.does-sensor-body-sit-seal'),
+    yes: say('looks.seated-tight'),
+    no: say('looks.air-gets-past'),
+    how: say('looks.engine-off-press-body-home'),
     minutes: 3,
     with: 'unmetered-air',
   },
   stumbles: {
-    question: 'Does the engine stumble when the valve is forced open?',
-    yes: 'it stumbles',
-    no: 'nothing changes',
-    how: 'Hold about 1,500 rpm and force the valve open for a few seconds.',
+    question: say('looks.does-engine-stumble-when-valve'),
+    yes: say('looks.it-stumbles'),
+    no: say('looks.nothing-changes'),
+    how: say('looks.hold-about-1-500-rpm'),
     minutes: 2,
     valveOpen: true,
     with: 'restricted-passages',
   },
   'part-number': {
-    question: 'Is the part number the one that the maker gives for this machine?',
-    yes: 'it is',
-    no: 'another, or unreadable',
-    how: 'Read it on the sensor itself and compare all of it, letters too.',
+    question: say('looks.part-number-one-maker-gives'),
+    yes: say('looks.it-is'),
+    no: say('looks.another-unreadable'),
+    how: say('looks.read-sensor-itself-compare-all'),
     minutes: 2,
   },
   'code-low': {
-    question: 'Once cleared, does a code for this signal too low stay away?',
-    yes: 'it stays away',
-    no: 'it comes back',
+    question: say('looks.once-cleared-does-code-signal'),
+    yes: say('looks.stays-away'),
+    no: say('looks.comes-back'),
     how: CLEAR_AND_READ,
     minutes: 2,
   },
   'code-high': {
-    question: 'Once cleared, does a code for this signal too high stay away?',
-    yes: 'it stays away',
-    no: 'it comes back',
+    question: say('looks.once-cleared-does-code-signal-too'),
+    yes: say('looks.stays-away'),
+    no: say('looks.comes-back'),
     how: CLEAR_AND_READ,
     minutes: 2,
   },
   'code-supply': {
-    question: 'Once cleared, does a code for the sensor supply stay away?',
-    yes: 'it stays away',
-    no: 'it comes back',
+    question: say('looks.once-cleared-does-code-sensor'),
+    yes: say('looks.stays-away'),
+    no: say('looks.comes-back'),
     how: CLEAR_AND_READ,
     minutes: 2,
   },
   'code-fed': {
-    question: 'With a known voltage fed into the signal wire, does every other code stay away?',
-    yes: 'no other code is set',
-    no: 'another code is set',
-    how: 'Key off, plug off, clip a known voltage behind a resistor onto the signal wire, key on, read the codes. A line that carries telegrams sets another code then.',
+    question: say('looks.known-voltage-fed-into-signal'),
+    yes: say('looks.no-other-code-set'),
+    no: say('looks.another-code-set'),
+    how: say('looks.key-off-plug-off-clip'),
     minutes: 4,
     // A track is no line that carries telegrams.
     without: 'linkage',

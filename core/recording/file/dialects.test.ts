@@ -6,7 +6,7 @@ const layout = (text: string, delimiter: string) => {
     text.split('\n').map((line) => line.split(delimiter)),
     delimiter,
   );
-  if (!read.ok) throw new Error(read.problem.message);
+  if (!read.ok) throw new Error(read.problem.code);
   return read.value;
 };
 

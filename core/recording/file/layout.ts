@@ -1,3 +1,4 @@
+import { say } from '../../measure/message/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 
 /** How moments are written in a file. */
@@ -64,13 +65,17 @@ export function layoutOf(
 ): Result<Layout, LayoutFault> {
   const lines = rows.filter((row) => row.some((cell) => cell.trim() !== '') && !isComment(row));
   if (lines.length === 0)
-    return fail('empty', 'The file has no lines.', 'Choose a file with a row for each sample.');
+    return fail('empty', say('file.file-no-lines'), say('file.choose-file-row-each-sample'));
   const widest = rows.findIndex((row) => row.length > MOST_COLUMNS);
   if (widest >= 0)
     return fail(
       'too-many-columns',
-      `Row ${widest + 1} has ${rows[widest]!.length.toLocaleString('en-GB')} columns; up to ${MOST_COLUMNS} can be read.`,
-      'Export the channels that matter, each in a column, with a row for each sample.',
+      say('file.row-columns-up-can-read', {
+        row: widest + 1,
+        columns: rows[widest]!.length,
+        most: MOST_COLUMNS,
+      }),
+      say('file.export-channels-matter-each-column'),
     );
   const firstNumbers =
     given ??
@@ -80,15 +85,15 @@ export function layoutOf(
   if (firstNumbers < 0)
     return fail(
       'no-numbers',
-      `No row of numbers was found in the first ${rows.length} rows.`,
-      'Each sample needs a row with its numbers; check the delimiter of the export.',
+      say('file.no-row-numbers-found-first', { rows: rows.length }),
+      say('file.each-sample-needs-row-numbers'),
     );
   const body = rows.slice(firstNumbers).filter((row) => !isComment(row) && isNumeric(row, delimiter));
   if (body.length === 0)
     return fail(
       'no-numbers',
-      `No row of numbers comes after the first ${firstNumbers} lines.`,
-      'Give fewer lines of heading.',
+      say('file.no-row-numbers-comes-after', { lines: firstNumbers }),
+      say('file.give-fewer-lines-heading'),
     );
   const width = usualLength(body);
   const columns = columnsOf(

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
@@ -18,8 +19,8 @@ const settled = (text: string, delimiter: string): Layout => {
     .split(/\r?\n/u)
     .slice(0, 50)
     .map((line) => line.split(delimiter).map((cell) => cell.replace(/^"(.*)"$/u, '$1')));
-  const layout = layoutOf(rows, delimiter);
-  if (!layout.ok) throw new Error(layout.problem.message);
+  const layout = inWords(layoutOf(rows, delimiter));
+  if (!layout.ok) throw new Error(layout.problem.code);
   return layout.value;
 };
 function scan(text: string, delimiter: string, pieces = 1): ScanResult & { layout: Layout } {
@@ -107,11 +108,11 @@ test('missing cells are gaps, odd ones are told with row and column, and time ne
 });
 
 test('a row of a hundred thousand columns, no numbers, and nothing at all are refused with what to do', () => {
-  const wide = layoutOf([Array.from({ length: 100_000 }, () => '1')], ',');
+  const wide = inWords(layoutOf([Array.from({ length: 100_000 }, () => '1')], ','));
   expect(!wide.ok && wide.problem.message).toBe('Row 1 has 100,000 columns; up to 64 can be read.');
-  const words = layoutOf([['dear', 'reader']], ',');
+  const words = inWords(layoutOf([['dear', 'reader']], ','));
   expect(!words.ok && words.problem.code).toBe('no-numbers');
-  expect(!layoutOf([], ',').ok).toBe(true);
+  expect(!inWords(layoutOf([], ',')).ok).toBe(true);
 });
 
 test('bytes that are no text are known from the first of them', () => {

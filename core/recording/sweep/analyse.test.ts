@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import reference from './reference/recordings.json' with { type: 'json' };
@@ -19,7 +20,6 @@ const context = (over: Partial<SweepContext> = {}): SweepContext => ({
   profile: PEDAL,
   companion: { kind: 'second-track', pair: { law: 'ratio', ratio: 2, offsetVolts: 0 }, separateFeeds: true },
   uses: ['signal', 'second-signal'],
-  pressureUnit: 'kPa',
   ...over,
 });
 const volts = (millivolts: readonly (number | null)[]) =>
@@ -38,7 +38,7 @@ const pair = () => {
 };
 
 test('a pair that breaks at one angle is told with the angle, and a sound one is not', () => {
-  const faults = analyseSweep(pair(), context()).filter(({ weight }) => weight === 'fault');
+  const faults = inWords(analyseSweep(pair(), context())).filter(({ weight }) => weight === 'fault');
   expect(faults.map(({ kind }) => kind)).toEqual(['pair', 'pair']);
   expect(Math.abs(faults[0]!.position! - reference.pair.truth.positionPercent)).toBeLessThan(1);
   expect(faults[0]!.sentence).toMatch(
@@ -50,7 +50,7 @@ test('a pair that breaks at one angle is told with the angle, and a sound one is
     first!.values,
     first!.values.map((value) => value / 2),
   );
-  expect(analyseSweep(sound, context()).filter(({ weight }) => weight === 'fault')).toEqual([]);
+  expect(inWords(analyseSweep(sound, context())).filter(({ weight }) => weight === 'fault')).toEqual([]);
 });
 
 test('a dead spot of track 2 is told as track 2, with the place that it lies at', () => {
@@ -62,7 +62,7 @@ test('a dead spot of track 2 is told as track 2, with the place that it lies at'
     const percent = (value - 1) / 0.034;
     if (percent > 40 && percent < 42) second[i] = 0.01;
   });
-  const found = analyseSweep(recordingOf(200, first!, second), context()).filter(
+  const found = inWords(analyseSweep(recordingOf(200, first!, second), context())).filter(
     ({ kind }) => kind === 'dropout',
   );
   expect(found).toHaveLength(2);
@@ -75,7 +75,7 @@ test('a dead spot of track 2 is told as track 2, with the place that it lies at'
 
 test('more dropouts than anyone reads are counted together', () => {
   const values = Float64Array.from({ length: 5000 }, (_, i) => (i % 200 === 100 ? 0 : 2.5));
-  const found = analyseSweep(recordingOf(200, values), context({ uses: ['signal'] }));
+  const found = inWords(analyseSweep(recordingOf(200, values), context({ uses: ['signal'] })));
   const told = found.filter(({ kind }) => kind === 'dropout');
   expect(told).toHaveLength(13);
   expect(told.at(-1)!.sentence).toBe('Track 1 drops out 25 times in all; the first 12 are shown one by one.');
@@ -85,22 +85,24 @@ test('a reference that sags, live data that stands, and noise are told', () => {
   const wire = Float64Array.from({ length: 2000 }, (_, i) => 2.5 + Math.sin(i / 100));
   const live = wire.map((_, i) => (i < 1000 ? Math.round((wire[i]! - 1) / 0.034) : 50));
   const sagging = wire.map((_, i) => (i > 700 && i < 720 ? 4.6 : 5));
-  const found = analyseSweep(
-    withUnits(recordingOf(100, wire, live, sagging), 'V', '%', 'V'),
-    context({ uses: ['signal', 'live', 'reference'] }),
+  const found = inWords(
+    analyseSweep(
+      withUnits(recordingOf(100, wire, live, sagging), 'V', '%', 'V'),
+      context({ uses: ['signal', 'live', 'reference'] }),
+    ),
   );
   const kinds = found.map(({ kind }) => kind);
   expect(kinds).toContain('stuck');
   expect(found.find(({ kind }) => kind === 'reference')?.sentence).toContain('4.60 V');
   const rough = wire.map((value, i) => value + (i % 2 === 0 ? 0.04 : -0.04));
   expect(
-    analyseSweep(recordingOf(100, rough), context({ uses: ['signal'] })).map(({ kind }) => kind),
+    inWords(analyseSweep(recordingOf(100, rough), context({ uses: ['signal'] }))).map(({ kind }) => kind),
   ).toContain('noise');
 });
 
 test('what the travel did not see is said', () => {
   const half = Float64Array.from({ length: 1000 }, (_, i) => 1 + 1.7 * Math.abs(Math.sin(i / 159.2)));
-  const told = analyseSweep(recordingOf(100, half), context({ uses: ['signal'] })).find(
+  const told = inWords(analyseSweep(recordingOf(100, half), context({ uses: ['signal'] }))).find(
     ({ kind }) => kind === 'travel',
   );
   expect(told?.sentence).toMatch(/from 0\.\d % to 50\.\d %, at 100 samples a second/u);
@@ -110,11 +112,11 @@ test('where a track drops out the pair is not told as broken too, and a dropout 
   const [first] = pair().channels.map(({ values }) => values);
   const second = first!.map((value) => value / 2);
   second.fill(0.01, 700, 740);
-  const found = analyseSweep(recordingOf(200, first!, second), context());
+  const found = inWords(analyseSweep(recordingOf(200, first!, second), context()));
   expect(found.filter(({ weight }) => weight === 'fault').map(({ kind }) => kind)).toEqual(['dropout']);
   const lost = first!.slice();
   lost.fill(0.01, 700, 740);
-  const travel = analyseSweep(recordingOf(200, lost), context({ uses: ['signal'] })).find(
+  const travel = inWords(analyseSweep(recordingOf(200, lost), context({ uses: ['signal'] }))).find(
     ({ kind }) => kind === 'travel',
   );
   expect(travel?.sentence).toMatch(/^Moved 2 times, from 0\.0 % to 100\.0 %/u);
@@ -124,9 +126,11 @@ test('against a stimulus recorded beside it the figures of the sweep are told, a
   const stimulus = Float64Array.from({ length: 1600 }, (_, i) => 100 * Math.abs(((i / 400 + 1) % 2) - 1));
   const volts = (off: number) => stimulus.map((percent) => 1 + 0.034 * percent + off);
   const told = (off: number) =>
-    analyseSweep(
-      withUnits(recordingOf(100, volts(off), stimulus), 'V', '%'),
-      context({ uses: ['signal', 'stimulus'] }),
+    inWords(
+      analyseSweep(
+        withUnits(recordingOf(100, volts(off), stimulus), 'V', '%'),
+        context({ uses: ['signal', 'stimulus'] }),
+      ),
     ).find(({ kind }) => kind === 'figures');
   expect(told(0)).toMatchObject({ weight: 'note' });
   // 0.136 V are 4 % of the travel, of which the sensor may have 2.
@@ -158,7 +162,7 @@ test('a plot of value against value leaves no sample out, and its band is the la
 
 test('a recording in which nothing was moved proves no travel, and says so', () => {
   const still = new Float64Array(200).fill(1.02);
-  const found = analyseSweep(recordingOf(20, still), context({ uses: ['signal'] }));
+  const found = inWords(analyseSweep(recordingOf(20, still), context({ uses: ['signal'] })));
   expect(found.map(({ kind }) => kind)).toEqual(['still', 'looked']);
   expect(found[0]!.sentence).toBe('Nothing was moved in this recording: it proves no travel.');
 });

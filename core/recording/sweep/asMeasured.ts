@@ -1,3 +1,4 @@
+import { NOTHING_TO_SAY, say, verbatim, type Message } from '../../measure/message/index.ts';
 import { channelScale } from './channelUnit.ts';
 import type { SweepContext, SweepFinding } from './findings/finding.ts';
 import type { Recording } from './recording.ts';
@@ -32,11 +33,17 @@ export function asMeasured(recording: Recording, context: SweepContext): Measure
       'question' in read
         ? read.question
         : isSignal && channel.unit === '' && largest(channel.values) > NOT_VOLTS
-          ? 'has no unit, and its numbers are no volts: say whether they are millivolts'
+          ? say('sweep.no-unit-numbers-no-volts')
           : undefined;
     if (question !== undefined || 'question' in read) {
       uses[i] = 'other';
-      questions.push(asked(`“${channel.name}” ${question ?? ''}. It was left out.`, i, recording));
+      questions.push(
+        asked(
+          say('sweep.left-out', { name: verbatim(channel.name), question: question ?? NOTHING_TO_SAY }),
+          i,
+          recording,
+        ),
+      );
       return channel;
     }
     if (read.scale === 1 && read.offset === 0) return channel;
@@ -45,7 +52,7 @@ export function asMeasured(recording: Recording, context: SweepContext): Measure
   return { recording: { ...recording, channels }, context: { ...context, uses }, questions };
 }
 
-const asked = (sentence: string, channel: number, { seconds }: Recording): SweepFinding => ({
+const asked = (sentence: Message, channel: number, { seconds }: Recording): SweepFinding => ({
   kind: 'question',
   weight: 'note',
   sentence,

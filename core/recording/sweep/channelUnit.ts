@@ -1,3 +1,4 @@
+import { say, verbatim, type Message } from '../../measure/message/index.ts';
 import {
   GRAMS_PER_SECOND_PER_UNIT,
   isPressure,
@@ -9,7 +10,7 @@ import {
 import type { ChannelUse } from './findings/finding.ts';
 
 /** How numbers of a channel become numbers in the core's unit: `value · scale + offset`; or what has to be said first. */
-export type ChannelScale = { scale: number; offset: number } | { question: string };
+export type ChannelScale = { scale: number; offset: number } | { question: Message };
 
 const VOLTS: Record<string, number> = { '': 1, v: 1, volt: 1, volts: 1, mv: 1e-3, uv: 1e-6, µv: 1e-6 };
 const REVS: Record<string, number> = {
@@ -58,7 +59,7 @@ export function channelScale({ use, unit, basis, measures, ambientKpaAbs }: Chan
     case 'reference':
       return VOLTS[plain] === undefined ? unknown(unit, 'volts') : same(VOLTS[plain]);
     case 'revs':
-      return REVS[plain] === undefined ? unknown(unit, 'engine speed') : same(REVS[plain]);
+      return REVS[plain] === undefined ? unknown(unit, 'revs') : same(REVS[plain]);
     case 'other':
       return same(1);
     case 'live':
@@ -72,7 +73,7 @@ function valueScale({ use, unit, basis, measures, ambientKpaAbs }: ChannelMeanin
   if (measures === 'air-flow') {
     const factor =
       plain === '' ? 1 : new Map<string, number>(Object.entries(GRAMS_PER_SECOND_PER_UNIT)).get(plain);
-    return factor === undefined ? unknown(unit, 'air flow') : same(factor);
+    return factor === undefined ? unknown(unit, 'flow') : same(factor);
   }
   if (!isPressure(measures)) {
     const factor = TRAVEL[measures === 'angle' ? '°' : '%'][plain];
@@ -90,19 +91,16 @@ function valueScale({ use, unit, basis, measures, ambientKpaAbs }: ChannelMeanin
   }
   // Standard live data of an absolute sensor is absolute; a gauge may be anything, and says so or is asked.
   const said = basis ?? written.basis ?? (use === 'live' ? 'absolute' : undefined);
-  if (said === undefined)
-    return { question: 'is a pressure without its basis: say whether it is absolute, gauge or vacuum' };
+  if (said === undefined) return { question: say('sweep.pressure-without-basis-say-whether') };
   if (said === 'absolute') return same(scale);
   if (ambientKpaAbs === undefined) return NEEDS_AMBIENT;
   return { scale: said === 'vacuum' ? -scale : scale, offset: ambientKpaAbs };
 }
 
 const NEEDS_AMBIENT: ChannelScale = {
-  question: 'counts from ambient pressure, and that is not given on the job: give it and analyse again',
+  question: say('sweep.counts-ambient-pressure-not-given'),
 };
-const unknown = (unit: string, of: string): ChannelScale => ({
+const unknown = (unit: string, of: 'volts' | 'revs' | 'flow' | 'travel' | 'pressure'): ChannelScale => ({
   question:
-    unit.trim() === ''
-      ? `has no unit: say which one, for ${of}`
-      : `has the unit “${unit}”, which is none of ${of}: correct the unit, or what the channel is`,
+    unit.trim() === '' ? say('sweep.no-unit', { of }) : say('sweep.other-unit', { unit: verbatim(unit), of }),
 });

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { analyseSweep, plateaus, stepResponse, type Recording, type SweepContext } from './index.ts';
 import { EXAMPLE_PROFILE } from '../../judge/checks/exampleCase.ts';
@@ -5,13 +6,15 @@ import { channelScale, pressureAndBasis, type ChannelMeaning } from './channelUn
 import { localNoise } from './noise.ts';
 
 const scaled = (value: number, of: Partial<ChannelMeaning>): number | string => {
-  const read = channelScale({
-    use: 'stimulus',
-    unit: 'kPa',
-    measures: 'absolute-pressure',
-    ambientKpaAbs: 100,
-    ...of,
-  });
+  const read = inWords(
+    channelScale({
+      use: 'stimulus',
+      unit: 'kPa',
+      measures: 'absolute-pressure',
+      ambientKpaAbs: 100,
+      ...of,
+    }),
+  );
   return 'question' in read ? read.question : value * read.scale + read.offset;
 };
 
@@ -62,13 +65,14 @@ const recordingOf = (
   };
 };
 const found = (recording: Recording, uses: SweepContext['uses'], over: Partial<SweepContext> = {}) =>
-  analyseSweep(recording, {
-    profile: EXAMPLE_PROFILE,
-    uses,
-    pressureUnit: 'kPa',
-    ambientKpaAbs: 100,
-    ...over,
-  });
+  inWords(
+    analyseSweep(recording, {
+      profile: EXAMPLE_PROFILE,
+      uses,
+      ambientKpaAbs: 100,
+      ...over,
+    }),
+  );
 /** Down to 40 kPa and back. */
 const kpa = (second: number) => 100 - 60 * Math.sin((Math.PI * second) / 12);
 const volts = (pressure: number, reference = 5) => reference * (0.0078 * pressure + 0.02);

@@ -1,3 +1,4 @@
+import { inWords, type InWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import reference from './reference/recordings.json' with { type: 'json' };
@@ -27,13 +28,13 @@ const found = (
   uses: SweepContext['uses'],
   channels: readonly Float64Array[],
   over: Partial<SweepContext> & { seconds?: Float64Array } = {},
-): SweepFinding[] => {
+): InWords<SweepFinding>[] => {
   const { seconds = Float64Array.from(channels[0]!, (_, i) => i / RATE), ...context } = over;
   const recording: Recording = {
     seconds,
     channels: channels.map((values, i) => ({ name: `CH${i + 1}`, unit: UNITS[uses[i]!] ?? 'V', values })),
   };
-  return analyseSweep(recording, { profile: FILTER, uses, pressureUnit: 'kPa', ...context }).filter(
+  return inWords(analyseSweep(recording, { profile: FILTER, uses, ...context })).filter(
     (finding) => finding.kind === kind,
   );
 };

@@ -33,10 +33,9 @@ test.each([
   [text({ source: 'weather', pressure: '1019', unit: 'hPa' }), 'not-a-number'],
   [text({ pressure: '100', air: 'warm' }), 'not-a-number'],
   [text({ pressure: '100', air: '95' }), 'not-a-number'],
-])('%j is refused as %s, with what to do', (given, code) => {
+])('%j is refused as %s', (given, code) => {
   const result = readAmbient(given);
   expect(result).toMatchObject({ ok: false, problem: { code } });
-  expect(!result.ok && result.problem.next.length).toBeGreaterThan(10);
 });
 
 test('the vehicle’s own barometric value is a source of its own, and the air temperature may come with any', () => {

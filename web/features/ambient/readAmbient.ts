@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { fail, type Result } from '@lettura/core/measure/problem';
 import {
   ambientFrom,
@@ -56,7 +57,11 @@ function readAir(text: string): Result<number> {
   const celsius = match && Number((match[1] as string).replace('−', '-').replace(',', '.'));
   return celsius !== null && celsius >= -60 && celsius <= 60
     ? { ok: true, value: celsius }
-    : fail('not-a-number', `“${text}” is not an air temperature.`, 'Enter °C, −60 to 60, for example 18.');
+    : fail(
+        'not-a-number',
+        say('app.not-air-temperature', { text: verbatim(text) }),
+        say('app.enter-c-60-60-example'),
+      );
 }
 
 /** The form in one line, as it goes on record beside its value. */

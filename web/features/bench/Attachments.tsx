@@ -3,13 +3,15 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
+import { attachmentSaid, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
+import { said } from '../../ui/words.ts';
+import { say, type Message } from '@lettura/core/measure/message';
 
 const KINDS = {
   jumper: 'Jumper wire',
@@ -21,13 +23,8 @@ type Kind = keyof typeof KINDS;
 const MOST = { jumper: 3, 'voltage-source': 1, 'test-light': 1 } as const;
 const VOLTS = { lowest: 0, highest: 5, unit: 'V' };
 
-const CAUTION: Record<Kind, string> = {
-  jumper:
-    'Bridge signal to reference or return only. A reference bridged to battery takes the control unit with it.',
-  'voltage-source': 'Feed a signal wire only, with the plug off, and no more than the reference.',
-  'test-light':
-    'A test light goes on battery feeds and grounds. On the 5 V side it can overload the control unit.',
-};
+/** What can go wrong with each. */
+const cautionOf = (kind: Kind): Message => say(`attach-caution.${kind}`);
 
 export interface AttachmentsProps {
   points: readonly PointChoice[];
@@ -57,14 +54,14 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
           {attachments.map((attachment, i) => (
             <Box component="li" key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <Typography sx={{ flex: 1 }}>
-                {upperFirst(attachmentWords(attachment))}
+                {upperFirst(said(attachmentSaid(attachment)))}
                 {attachment.kind === 'test-light' && lampAmps !== undefined && (
                   <strong> {lampInWords(lampAmps)}</strong>
                 )}
               </Typography>
               <Button
                 color="inherit"
-                aria-label={`Take off: ${upperFirst(attachmentWords(attachment))}`}
+                aria-label={`Take off: ${upperFirst(said(attachmentSaid(attachment)))}`}
                 onClick={() => onChange(attachments.filter((_, other) => other !== i))}
               >
                 Take off
@@ -101,7 +98,7 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
             value={volts}
             onChange={(event) => setVolts(event.target.value)}
             error={!known.ok}
-            helperText={known.ok ? undefined : known.problem.next}
+            helperText={known.ok ? undefined : said(known.problem.next)}
             sx={{ width: 120 }}
           />
         ) : (
@@ -115,7 +112,7 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
           {full ? 'All in use' : 'Attach'}
         </Button>
       </Box>
-      <Cautions cautions={[CAUTION[kind]]} />
+      <Cautions cautions={[cautionOf(kind)]} />
     </Box>
   );
 }

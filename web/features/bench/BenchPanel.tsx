@@ -2,13 +2,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { barometerDisplay } from '@lettura/bench';
-import { harnessWords, type MachineState, type Target } from '@lettura/core/machine/places';
+import { harnessSaid, type MachineState, type Target } from '@lettura/core/machine/places';
 import { upperFirst } from '../../ui/inWords.ts';
 import { Digits } from './Digits.tsx';
 import { instrumentAt } from './instrumentAt.ts';
 import { useHeldPump } from './useHeldPump.ts';
 import { useLiveData } from './useLiveData.ts';
 import { useMachine, useTick, type BenchJob } from './useMachine.ts';
+import { valueSaid } from '../../ui/words.ts';
 
 export interface BenchPanelProps {
   bench: BenchJob;
@@ -47,7 +48,7 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
       {display.remark && <Typography variant="body2">{display.remark}</Typography>}
       {state.harness && (
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          {upperFirst(harnessWords(state.harness).join('; '))}: goes on record with the reading.
+          {upperFirst(valueSaid(harnessSaid(state.harness)))}: goes on record with the reading.
         </Typography>
       )}
       <Button

@@ -1,6 +1,7 @@
 import type { BenchMachine } from '@lettura/bench';
-import { PLACES, pointWords, type ProbePoint } from '@lettura/core/machine/places';
+import { PLACES, pointSaid, type ProbePoint } from '@lettura/core/machine/places';
 import { upperFirst } from '../../ui/inWords.ts';
+import { said } from '../../ui/words.ts';
 
 export interface PointChoice {
   key: string;
@@ -17,7 +18,7 @@ export const benchPoints = ({ wiring }: BenchMachine, plugged: boolean): PointCh
       ...PLACES.map((place) => ({ lane, place })),
       ...(plugged ? [] : [{ lane, place: 'pin' as const }]),
     ]),
-  ].map((point) => ({ key: keyOf(point), words: upperFirst(pointWords(point)), point }));
+  ].map((point) => ({ key: keyOf(point), words: upperFirst(said(pointSaid(point))), point }));
 
 export const keyOf = (point: ProbePoint): string =>
   typeof point === 'string' ? point : `${point.lane}:${point.place}`;

@@ -21,6 +21,7 @@ import {
   type InstrumentText,
 } from './instrumentText.ts';
 import { READ_TO_WORDS, SORT_WORDS } from './instrumentWords.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export interface InstrumentFormProps {
   /** The one to be changed; none for a new one. */
@@ -156,7 +157,7 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
       {field('notes', 'Notes')}
       {refused && (
         <Alert severity="error">
-          {refused.message} {refused.next}
+          <SaidProblem problem={refused} />
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

@@ -3,6 +3,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Problem } from '@lettura/core/measure/problem';
 import { useState } from 'react';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 export interface BetweenFieldProps {
   label: string;
@@ -39,7 +41,7 @@ export function BetweenField({ label, name = label, placeholder, onEnter }: Betw
           setProblem(undefined);
         }}
         error={problem !== undefined}
-        helperText={problem && `${problem.message} ${problem.next}`}
+        helperText={problem && said(problemSaid(problem))}
         slotProps={{ htmlInput: { autoComplete: 'off', 'aria-label': name }, inputLabel: { shrink: true } }}
         sx={{ flex: '0 1 190px', minWidth: 0 }}
       />

@@ -19,14 +19,17 @@ import {
   type IsolationTest,
 } from '@lettura/core/judge/isolation';
 import { formatWithBasis } from '@lettura/core/measure/quantity';
-import { expectationContext, voltsInWords, type CaseFile } from '@lettura/core/judge/checks';
+import { expectationContext, type CaseFile } from '@lettura/core/judge/checks';
 import { LOOM_CAUTION } from '@lettura/core/judge/cautions';
 import { useMemo } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
-import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
+import { said } from '../../ui/words.ts';
+import { Said } from '../../ui/Said.tsx';
+import { voltsInWords } from '../../ui/numbersInWords.ts';
+import { list, say } from '@lettura/core/measure/message';
 
 const SIGNAL: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 const AT_REST: MachineState = { engine: 'koeo', plug: 'connected' };
@@ -60,7 +63,7 @@ export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose
       >
         {tests.map((one) => (
           <MenuItem key={one.id} value={one.id}>
-            {one.name}
+            <Said message={one.name} />
           </MenuItem>
         ))}
       </TextField>
@@ -86,9 +89,11 @@ function OneTest({
   const taken = takenIn(test, caseFile);
   const read = taken && answerRead(answers, taken.volts);
   return (
-    <Box component="section" aria-label={name}>
+    <Box component="section" aria-label={said(name)}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-        <Typography sx={{ fontWeight: 600, flex: 1 }}>{how}</Typography>
+        <Typography sx={{ fontWeight: 600, flex: 1 }}>
+          <Said message={how} />
+        </Typography>
         <Button variant="contained" onClick={() => onGo(target, state)}>
           {taken ? 'Do it again' : 'Do this test'}
         </Button>
@@ -104,7 +109,7 @@ function OneTest({
       )}
       <Table
         size="small"
-        aria-label={`What each reading of “${name}” means`}
+        aria-label={`What each reading of “${said(name)}” means`}
         sx={{ '& td, & th': { px: 1, verticalAlign: 'top' } }}
       >
         <TableHead>
@@ -139,12 +144,14 @@ function OneTest({
                           {about === 'signal'
                             ? 'Cannot be told from it here'
                             : 'Right now and wrong before, it was one of these'}
-                          : {answer.meanings.join(', ')}.
+                          : <Said message={meanings(answer)} />.
                         </Typography>
                       )}
                     </>
                   ) : (
-                    <>{upperFirst(answer.meanings.join(', '))}.</>
+                    <>
+                      <Said title message={meanings(answer)} />.
+                    </>
                   )}
                 </TableCell>
               </TableRow>
@@ -182,3 +189,5 @@ function rangeInWords({ lowestVolts, highestVolts }: IsolationAnswer): string {
   return low === high ? `about ${low.toFixed(1)} V` : `${low.toFixed(1)} to ${high.toFixed(1)} V`;
 }
 const PAST_REFERENCE_VOLTS = 5.3;
+
+const meanings = ({ meanings: all }: IsolationAnswer) => say('isolation.meanings', { meanings: list(all) });

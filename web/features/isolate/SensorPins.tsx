@@ -4,7 +4,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { pairWords, type MachineState } from '@lettura/core/machine/places';
+import { pairSaid, type MachineState } from '@lettura/core/machine/places';
 import {
   pinJudged,
   pinReading,
@@ -16,6 +16,8 @@ import { upperFirst } from '../../ui/inWords.ts';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
+import { Said } from '../../ui/Said.tsx';
+import { said } from '../../ui/words.ts';
 
 const OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
 const JUDGED = { usual: '✓ as usual', low: '▼ less than usual', high: '▲ more than usual' } as const;
@@ -42,14 +44,16 @@ export function SensorPins({
         </TableHead>
         <TableBody>
           {pinTests(sensor).map((test) => {
-            const across = upperFirst(pairWords(test.from, test.to).split(',')[0] ?? '');
+            const across = upperFirst(said(pairSaid(test.from, test.to)).split(',')[0] ?? '');
             const reading = pinReading(test, caseFile.isolation);
             return (
               <TableRow key={across}>
                 <TableCell>{across}</TableCell>
                 <TableCell>
-                  <strong>{usualInWords(test)}</strong> {test.watch}
-                  <Typography variant="body2">{test.otherwise}</Typography>
+                  <strong>{usualInWords(test)}</strong> <Said message={test.watch} />
+                  <Typography variant="body2">
+                    <Said message={test.otherwise} />
+                  </Typography>
                 </TableCell>
                 <TableCell>
                   <BetweenField

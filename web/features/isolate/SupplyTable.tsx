@@ -9,12 +9,14 @@ import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Lane } from '@lettura/core/machine/places';
 import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/judge/isolation';
-import { supplyCheck, voltsInWords, type SupplyStep } from '@lettura/core/judge/checks';
+import { supplyCheck, type SupplyStep } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import { placeInWords } from '../../ui/inWords.ts';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';
+import { voltsInWords } from '../../ui/numbersInWords.ts';
+import { Said } from '../../ui/Said.tsx';
 
 type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onGo' | 'onBetween'> & {
   sensor: IsolatedSensor;
@@ -71,7 +73,7 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
                   <Typography component="span" sx={{ color: COLOUR[outcome], fontWeight: 650 }}>
                     {MARK[outcome]}
                   </Typography>{' '}
-                  {proves} {effect(step)}
+                  <Said message={proves} /> {effect(step)}
                   {spot.kind === 'between' && (
                     <Box sx={{ mt: 1 }}>
                       <BetweenField

@@ -1,11 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { driveWords, type Target } from '@lettura/core/machine/places';
+import { driveSaid, type Target } from '@lettura/core/machine/places';
 import { formatWithBasis } from '@lettura/core/measure/quantity';
-import { threeViews, voltsInWords, type ThreeViews, type ViewName } from '@lettura/core/judge/checks';
+import { threeViews, type ThreeViews, type ViewName } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
+import { voltsInWords } from '../../ui/numbersInWords.ts';
+import { valueSaid } from '../../ui/words.ts';
 
 const WHERE: Record<ViewName, { name: string; target: Target }> = {
   plug: { name: 'At the sensor plug', target: { kind: 'wire', lane: 'signal', place: 'plug' } },
@@ -38,7 +40,7 @@ export function ThreeViewsTable({
           ? MEANS[disagreement.between]
           : agree.length === 2
             ? 'All three agree: wire and input pass on what the sensor says. Whether that is true, the gauge tells.'
-            : `Read the missing ones in this same state (${driveWords(state)}); the first pair that disagrees says where to look.`}
+            : `Read the missing ones in this same state (${valueSaid(driveSaid(state))}); the first pair that disagrees says where to look.`}
       </Typography>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr auto 1fr', gap: 0.5, alignItems: 'center' }}

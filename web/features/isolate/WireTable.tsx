@@ -2,13 +2,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import {
-  LANE_WORDS,
-  PLACE_WORDS,
-  type Lane,
-  type MachineState,
-  type Place,
-} from '@lettura/core/machine/places';
+import { laneSaid, placeSaid, type Lane, type MachineState, type Place } from '@lettura/core/machine/places';
 import { LOOM_HIDES } from '@lettura/core/machine/fault';
 import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/judge/isolation';
 import {
@@ -17,7 +11,6 @@ import {
   laneSegments,
   ohmsJudged,
   ohmsOf,
-  voltsInWords,
   type Stretch,
 } from '@lettura/core/judge/checks';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -26,6 +19,10 @@ import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';
+import { voltsInWords } from '../../ui/numbersInWords.ts';
+import { Said } from '../../ui/Said.tsx';
+import { say } from '@lettura/core/measure/message';
+import { said } from '../../ui/words.ts';
 
 type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onBetween'> & {
   sensor: IsolatedSensor;
@@ -58,11 +55,11 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
       >
         {wires.map((lane) => (
           <ToggleButton key={lane} value={lane}>
-            {upperFirst(LANE_WORDS[lane])}
+            {upperFirst(said(laneSaid(lane)))}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <Box role="list" aria-label={`The ${LANE_WORDS[chosen]} wire along its length`}>
+      <Box role="list" aria-label={`The ${said(laneSaid(chosen))} wire along its length`}>
         {STRETCHES.map(([from, to]) => {
           const stretch = { lane: chosen, from, to };
           const points = [
@@ -104,27 +101,23 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
           <strong>
             Look{' '}
             {looking
-              .map(({ from, to }) => `between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`)
+              .map(({ from, to }) => `between ${said(placeSaid(from))} and ${said(placeSaid(to))}`)
               .join(', and ')}
             .
           </strong>{' '}
-          {LOOM_HIDES}
+          <Said message={LOOM_HIDES} />
         </Typography>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         Red on the first of the two places, black on the second. What is lost counts by its size: a minus sign
         says that the current flows from black to red.
       </Typography>
-      <Cautions
-        cautions={[
-          'Ohms with the power off only, and with the plug off: anything alive makes the number nonsense.',
-        ]}
-      />
+      <Cautions cautions={[say('isolation.ohms-power-off')]} />
     </Box>
   );
 }
 
-const stretchWords = (from: Place, to: Place): string => `${PLACE_WORDS[from]} to ${PLACE_WORDS[to]}`;
+const stretchWords = (from: Place, to: Place): string => `${said(placeSaid(from))} to ${said(placeSaid(to))}`;
 
 type Found = Pick<Props, 'caseFile' | 'sensor' | 'units'> & { stretch: Stretch };
 

@@ -1,8 +1,9 @@
-import { LANE_WORDS, type Lane } from '@lettura/core/machine/places';
+import { laneSaid, type Lane } from '@lettura/core/machine/places';
 import type { Shift } from '@lettura/core/judge/isolation';
 import { formatValue, type Measurand } from '@lettura/core/measure/quantity';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
+import { said } from '../../ui/words.ts';
 
 /** What ohms found in a wire do to the reading, in its own unit. */
 export function shiftInWords(
@@ -11,9 +12,9 @@ export function shiftInWords(
   measures: Measurand,
   units: Units,
 ): string {
-  if (!Number.isFinite(ohms)) return `The ${LANE_WORDS[lane]} is open: nothing passes.`;
+  if (!Number.isFinite(ohms)) return `The ${said(laneSaid(lane))} is open: nothing passes.`;
   const show = (value: number) => formatValue(value, measures, units.absolute);
-  const found = `${ohmsInWords(ohms)} in the ${LANE_WORDS[lane]} at ${milliamps < 0.1 ? 'next to no current' : `${milliamps.toFixed(1)} mA`}`;
+  const found = `${ohmsInWords(ohms)} in the ${said(laneSaid(lane))} at ${milliamps < 0.1 ? 'next to no current' : `${milliamps.toFixed(1)} mA`}`;
   if (shift === undefined) return `${found}: the unit sees no signal any more.`;
   const by = show(Math.abs(shift));
   // Less than the display has digits for.

@@ -22,6 +22,7 @@ import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { matchesSearch } from './matchesSearch.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export default function JobsPage() {
   const { data, error, refetch } = useListJobsQuery();
@@ -78,7 +79,7 @@ export default function JobsPage() {
         )}
         {failed && (
           <Alert severity="error" sx={{ mb: 2 }}>
-            {failed.message} {failed.next}
+            <SaidProblem problem={failed} />
           </Alert>
         )}
         {problem && (

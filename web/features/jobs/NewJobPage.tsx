@@ -26,6 +26,9 @@ import { newJobForm, type NewJobDetails } from './newJobForm.ts';
 import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 /** Opens a job in one page. The ambient pressure is asked for here, since every expectation needs it. */
 export default function NewJobPage() {
@@ -51,7 +54,7 @@ export default function NewJobPage() {
   const submit = async (details: NewJobDetails) => {
     const typed = ambient.pressure || ambient.altitude || ambient.air;
     const read = typed ? readAmbient(ambient) : undefined;
-    setAmbientProblem(read && !read.ok ? `${read.problem.message} ${read.problem.next}` : undefined);
+    setAmbientProblem(read && !read.ok ? said(problemSaid(read.problem)) : undefined);
     if (read && !read.ok) return;
     const jobId = await open(details, read && { ambient: read.value, enteredText: ambientInText(ambient) });
     if (jobId === undefined) return;
@@ -163,7 +166,7 @@ export default function NewJobPage() {
             </Box>
             {problem && (
               <Alert severity="error">
-                {problem.message} {problem.next}
+                <SaidProblem problem={problem} />
               </Alert>
             )}
             <Button type="submit" variant="contained" size="large" disabled={isSubmitting}>

@@ -12,6 +12,9 @@ import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useCreateVehicleMutation, useListSensorsQuery } from '../../app/api.ts';
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
 import { practiceJob } from './practiceJob.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
+import { say } from '@lettura/core/measure/message';
+import { said } from '../../ui/words.ts';
 
 /** Opens a job on the simulated machine, named by a letter so that its fault stays hidden. */
 export function PracticeForm() {
@@ -27,8 +30,8 @@ export function PracticeForm() {
     if (!parts)
       return setProblem({
         code: 'loading',
-        message: 'The sensors are still loading.',
-        next: 'Try again in a moment.',
+        message: say('app.sensors-still-loading'),
+        next: say('app.try-again-moment'),
         passing: true,
       });
     try {
@@ -61,7 +64,7 @@ export function PracticeForm() {
       >
         {MACHINES.map(({ id, name, sensor }) => (
           <MenuItem key={id} value={id}>
-            {name} · {familyOf(sensor.family).words.toLowerCase()}
+            {name} · {said(familyOf(sensor.family).words).toLowerCase()}
           </MenuItem>
         ))}
       </TextField>
@@ -80,7 +83,7 @@ export function PracticeForm() {
       </TextField>
       {problem && (
         <Alert severity="error">
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
       <Button type="submit" variant="contained" size="large" disabled={isLoading}>

@@ -5,6 +5,7 @@ import type { Sensor } from '@lettura/contract';
 import { FAMILIES } from '@lettura/core/machine/family';
 import { Link } from 'react-router';
 import { searchSensors } from '../sensors/index.ts';
+import { said } from '../../ui/words.ts';
 
 /** More are found by typing. */
 const MOST_OFFERED = 60;
@@ -27,7 +28,7 @@ export function SensorChoice({ sensors, sensorId, problem, onChoose, onBlur }: S
   return (
     <Autocomplete
       options={sensors}
-      groupBy={({ family }) => FAMILIES[family].words}
+      groupBy={({ family }) => said(FAMILIES[family].words)}
       getOptionLabel={({ name }) => name}
       getOptionKey={({ id }) => id}
       filterOptions={(_all, { inputValue }) => offered(inputValue)}

@@ -2,6 +2,7 @@ import type { BenchMachine } from '@lettura/bench';
 import { CASE_LETTERS, type NewJob, type Sensor, type Vehicle } from '@lettura/contract';
 import { familyOf } from '@lettura/core/machine/family';
 import { v7 } from 'uuid';
+import { said } from '../../ui/words.ts';
 
 /** A job on a simulated machine; `undefined` while its sensor is not known. */
 export function practiceJob(
@@ -21,7 +22,7 @@ export function practiceJob(
     id: v7(),
     vehicleId: vehicle.id,
     sensorId: sensor.id,
-    complaint: `Practice ${surprise ? 'case, unnamed' : `case ${letter}`}: the workshop does not trust the ${familyOf(machine.sensor.family).words.toLowerCase()}.`,
+    complaint: `Practice ${surprise ? 'case, unnamed' : `case ${letter}`}: the workshop does not trust the ${said(familyOf(machine.sensor.family).words).toLowerCase()}.`,
     codes: [],
     history: '',
     openedAt: new Date().toISOString(),

@@ -11,6 +11,7 @@ import {
   sendingAsked,
   unreadableDiscarded,
 } from './outboxSlice.ts';
+import { Said, SaidProblem } from '../../ui/Said.tsx';
 
 /** Says what has not reached the server yet. Readings that are merely on their way are not worth a word. */
 export function OutboxBanner({ away = false }: { away?: boolean }) {
@@ -34,7 +35,7 @@ export function OutboxBanner({ away = false }: { away?: boolean }) {
       )}
       {waitingBecause && waiting.length > 0 && (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
-          {waitingBecause.message}{' '}
+          <Said message={waitingBecause.message} />{' '}
           {waiting.length === 1 ? 'One reading waits' : `${waiting.length} readings wait`} in this browser and
           will be sent by itself when the server is back.
         </Alert>
@@ -83,7 +84,7 @@ export function OutboxBanner({ away = false }: { away?: boolean }) {
             </Stack>
           }
         >
-          Not recorded: “{reading.enteredText}”. {problem?.message} {problem?.next}
+          Not recorded: “{reading.enteredText}”. {problem && <SaidProblem problem={problem} />}
         </Alert>
       ))}
     </>

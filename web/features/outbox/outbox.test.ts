@@ -15,6 +15,7 @@ import {
   sendingAsked,
 } from './index.ts';
 import { readingDiscarded, unreadableDiscarded } from './outboxSlice.ts';
+import { inWords } from '@lettura/words';
 
 const JOB = '01935a00-0000-7000-8000-000000000999';
 const reading = (n: number): NewReading =>
@@ -117,7 +118,7 @@ test('a database that is away is waited for; a refusal is kept for a person and 
   store.dispatch(readingQueued(reading(2)));
   await settle();
   const [first] = selectOutbox(store.getState()).entries;
-  expect(first?.refused).toMatchObject({ code: 'job-deleted', next: 'Do this.' });
+  expect(inWords(first?.refused)).toMatchObject({ code: 'job-deleted', next: 'Do this.' });
   expect(received).toEqual([1, 1, 2]);
   expect(waiting(store)).toEqual(['1']);
   store.dispatch(sendingAsked());

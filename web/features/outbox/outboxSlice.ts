@@ -15,7 +15,7 @@ export const outboxSlice = createSlice({
       { payload }: PayloadAction<{ entries: OutboxEntry[]; unreadable: Unreadable[] }>,
     ) => {
       const here = new Set(state.entries.map(({ reading }) => reading.id));
-      state.entries.unshift(...payload.entries.filter(({ reading }) => !here.has(reading.id)));
+      state.entries.unshift(...(payload.entries.filter(({ reading }) => !here.has(reading.id)) as never[]));
       state.unreadable = payload.unreadable;
     },
     readingQueued: (state, { payload }: PayloadAction<NewReading>) => {
@@ -31,11 +31,11 @@ export const outboxSlice = createSlice({
     },
     readingRefused: (state, { payload }: PayloadAction<{ id: string; problem: Problem }>) => {
       const entry = state.entries.find(({ reading }) => reading.id === payload.id);
-      if (entry) entry.refused = payload.problem;
+      if (entry) Object.assign(entry, { refused: payload.problem });
       delete state.waitingBecause;
     },
     serverAway: (state, { payload }: PayloadAction<Problem>) => {
-      state.waitingBecause = payload;
+      Object.assign(state, { waitingBecause: payload });
     },
     readingDiscarded: (state, { payload: id }: PayloadAction<string>) => {
       state.entries = state.entries.filter(({ reading }) => reading.id !== id);

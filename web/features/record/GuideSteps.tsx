@@ -6,6 +6,10 @@ import Typography from '@mui/material/Typography';
 import type { GuideStep, SweepGuide } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
+import { Said } from '../../ui/Said.tsx';
+import { wordsIn } from '../../ui/words.ts';
+import { useSelector } from 'react-redux';
+import { selectUnits } from '../../app/preferences.ts';
 
 export interface GuideStepsProps {
   guides: readonly SweepGuide[];
@@ -20,6 +24,7 @@ export interface GuideStepsProps {
 
 /** What to do while it is recorded, step by step, with what the signal should be at each. */
 export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideStepsProps) {
+  const words = wordsIn(useSelector(selectUnits));
   return (
     <Box>
       <TextField
@@ -33,7 +38,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
       >
         {guides.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
-            {name}
+            <Said message={name} />
           </MenuItem>
         ))}
         <MenuItem value="">Something else</MenuItem>
@@ -41,7 +46,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
       {guide && (
         <>
           <Typography variant="body2" sx={{ my: 0.5 }}>
-            {guide.how}
+            <Said message={guide.how} />
           </Typography>
           <Cautions cautions={guide.cautions} />
           <Box component="ol" aria-label="Steps" sx={{ listStyle: 'none', p: 0, m: 0 }}>
@@ -72,7 +77,9 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
                     textAlign: 'left',
                   }}
                 >
-                  <span>{step.words}</span>
+                  <span>
+                    <Said message={step.words} />
+                  </span>
                   <Box component="span" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap', fontWeight: 400 }}>
                     {step.expectedVolts ? bandInWords(step.expectedVolts) : ''}
                   </Box>
@@ -81,7 +88,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
                   <Button
                     size="small"
                     variant="outlined"
-                    aria-label={`Do it: ${step.words}`}
+                    aria-label={`Do it: ${words.say(step.words)}`}
                     onClick={() => {
                       onStep(i);
                       onDo(step);

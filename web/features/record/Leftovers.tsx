@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { Problem } from '@lettura/core/measure/problem';
@@ -5,6 +6,7 @@ import type { Recording } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { captureStore, heldCaptures, type CaptureInfo } from '../live/index.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export interface LeftoversProps {
   jobId: string;
@@ -35,8 +37,8 @@ export function Leftovers({ jobId, onKeep }: LeftoversProps) {
         ? await onKeep(info, recording)
         : {
             code: 'empty-capture',
-            message: 'Less than a second of it was there when the page died.',
-            next: 'Throw it away and record again.',
+            message: say('app.less-than-second-there-when'),
+            next: say('app.throw-away-record-again'),
           },
     );
   };
@@ -68,7 +70,7 @@ export function Leftovers({ jobId, onKeep }: LeftoversProps) {
       ))}
       {problem && (
         <Alert severity="error" sx={{ mb: 1 }}>
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
     </>

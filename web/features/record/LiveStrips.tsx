@@ -7,6 +7,8 @@ import { useState } from 'react';
 import { sourceInWords, type LiveSource, type LiveView } from '../live/index.ts';
 import { LiveAgainst } from './LiveAgainst.tsx';
 import { LiveChannel } from './LiveChannel.tsx';
+import { useSelector } from 'react-redux';
+import { selectUnits } from '../../app/preferences.ts';
 
 export interface LiveStripsProps {
   source: LiveSource;
@@ -29,7 +31,8 @@ export function LiveStrips(props: LiveStripsProps) {
   const { source, view, context, fixedUses, onUse, expected, marks, startedMs } = props;
   const [windowSeconds, setWindowSeconds] = useState(30);
   const [against, setAgainst] = useState(false);
-  const { uses, profile, pressureUnit } = context;
+  const { uses, profile } = context;
+  const { absolute: pressureUnit } = useSelector(selectUnits);
   const band = sweepBand(context);
   // Those that mean something to this sensor come first; a unit may tell of a dozen.
   const strips = [...source.channels.keys()]

@@ -4,9 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
-import { selectUnits } from '../../app/preferences.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
@@ -31,8 +29,7 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
   const [wanted, setWanted] = useState<string>();
   const [busy, setBusy] = useState(false);
   const { choices, chosen, source, hand } = useSources(sheet, wanted);
-  const { absolute } = useSelector(selectUnits);
-  const keep = useKeepCapture(sheet, absolute);
+  const keep = useKeepCapture(sheet);
   const choice = (
     <TextField
       select

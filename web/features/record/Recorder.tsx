@@ -20,6 +20,8 @@ import { MarksAndNote } from './MarksAndNote.tsx';
 import { useCapture, type Captured } from './useCapture.ts';
 import { useKeepCapture } from './useKeepCapture.ts';
 import { useRecorderKeys } from './useRecorderKeys.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
+import { wordsIn, titled } from '../../ui/words.ts';
 
 export interface RecorderProps {
   sheet: Sheet;
@@ -50,12 +52,12 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
   const guide = guides.find(({ id }) => id === guideId);
   const step = guide?.steps[at];
   const [note, setNote] = useState('');
-  const name = `${guide?.name ?? 'Live'}, ${source.name}`.slice(0, MOST_NAME_LETTERS);
+  const name = `${guide ? titled(guide.name) : 'Live'}, ${source.name}`.slice(0, MOST_NAME_LETTERS);
   const capture = useCapture(job.id, source, uses, { name, note });
   const view = useSource(source, capture.take);
   const { running } = capture;
 
-  const keep = useKeepCapture(sheet, units.absolute);
+  const keep = useKeepCapture(sheet);
   const [keeping, setKeeping] = useState(false);
   const [problem, setProblem] = useState<Problem>();
   /** Refused by the server, and not on this browser's disk either. */
@@ -86,7 +88,10 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
     else setKeeping(false);
   };
   const mark = () => {
-    capture.mark(step?.words ?? `Mark ${capture.marks.length + 1}`, step?.expectedVolts);
+    capture.mark(
+      step ? wordsIn(units).say(step.words) : `Mark ${capture.marks.length + 1}`,
+      step?.expectedVolts,
+    );
     if (guide && at < guide.steps.length - 1) setAt(at + 1);
   };
   const moveHand = (to: GuideStep) => {
@@ -119,7 +124,6 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
             profile: sensor.profile,
             companion: sensor.companion,
             uses,
-            pressureUnit: units.absolute,
           }}
           fixedUses={running || source.uses !== undefined}
           onUse={(channel, use) => setUses(uses.map((other, i) => (i === channel ? use : other)))}
@@ -166,7 +170,7 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
               )
             }
           >
-            {problem.message} {problem.next}{' '}
+            <SaidProblem problem={problem} />{' '}
             {inHand
               ? 'The recording is in this page alone: keep it before you leave.'
               : 'The recording is safe in this browser.'}

@@ -1,5 +1,4 @@
 import type { JobSheet } from '@lettura/contract';
-import type { PressureUnit } from '@lettura/core/measure/quantity';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { Recording } from '@lettura/core/recording/sweep';
 import { captureStore, type CaptureInfo } from '../live/index.ts';
@@ -8,7 +7,6 @@ import { ambientOf, rememberUses, useKeepSweep, useSweepWorker } from '../sweeps
 /** Analyses a capture, keeps it on its job, and only then lets go of it in this browser. */
 export function useKeepCapture(
   sheet: JobSheet,
-  pressureUnit: PressureUnit,
 ): (info: CaptureInfo, recording: Recording) => Promise<Problem | undefined> {
   const { sensor } = sheet;
   const { ask } = useSweepWorker();
@@ -29,7 +27,6 @@ export function useKeepCapture(
         companion: sensor.companion,
         ambientKpaAbs: ambientOf(sheet),
         marks,
-        pressureUnit,
       },
       takenAt: new Date(startedMs),
       note,

@@ -5,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import type { Result } from '@lettura/core/measure/problem';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 interface NumberFieldProps {
   label: string;
@@ -21,7 +23,7 @@ export function NumberField({ label, value, onChange, read }: NumberFieldProps) 
       value={value}
       onChange={(event) => onChange(event.target.value)}
       error={!read.ok}
-      helperText={read.ok ? ' ' : `${read.problem.message} ${read.problem.next}`}
+      helperText={read.ok ? ' ' : said(problemSaid(read.problem))}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 20 } }}
     />
   );

@@ -6,13 +6,12 @@ import {
   ENGINE_STATES,
   isTarget,
   sameState,
-  stateWords,
+  stateSaid,
   type MachineState,
 } from '@lettura/core/machine/places';
 import { formatPressure } from '@lettura/core/measure/quantity';
-import { comparisonsIn, findingsIn } from '@lettura/core/judge/checks';
+import { comparisonsIn, findingsIn, pairSaid, sourceSaid } from '@lettura/core/judge/checks';
 import { startingInWords } from '@lettura/core/judge/priors';
-import { lowerFirst } from '@lettura/core/judge/wording';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
@@ -22,7 +21,10 @@ import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
-import { GateList, Lanes, padIn, pairInWords, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
+import { GateList, Lanes, padIn, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
+import { Said } from '../../ui/Said.tsx';
+import { list, say } from '@lettura/core/measure/message';
+import { valueSaid } from '../../ui/words.ts';
 
 /** The job on paper: what was read, what it proves, and what was decided. */
 export default function ReportPage() {
@@ -91,14 +93,23 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       <Heading>What the readings say</Heading>
       <Typography>
-        {weighing
-          ? `${weighing.verdict.decided ? '' : 'Not proven yet. '}${weighing.verdict.sentence}`
-          : 'The readings are being weighed.'}
+        {weighing ? (
+          <>
+            {!weighing.verdict.decided && 'Not proven yet. '}
+            <Said message={weighing.verdict.sentence} />
+          </>
+        ) : (
+          'The readings are being weighed.'
+        )}
       </Typography>
-      {starting.length > 0 && <Typography>Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>}
+      {starting.length > 0 && (
+        <Typography>
+          Weighed with: <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
+        </Typography>
+      )}
       {weighing?.disagreements.map(({ sentence }) => (
-        <Typography key={sentence} sx={{ fontWeight: 600 }}>
-          ✕ {sentence}
+        <Typography key={JSON.stringify(sentence)} sx={{ fontWeight: 600 }}>
+          ✕ <Said message={sentence} />
         </Typography>
       ))}
       {leader && weighing && <GateList gate={weighing.gate} title={leader.title} />}
@@ -106,19 +117,21 @@ function Report({ sheet }: { sheet: Sheet }) {
         <Box component="ul" aria-label="Why" sx={{ pl: 2.5 }}>
           {[...leader.speaksFor, ...leader.speaksAgainst].map(({ readingId, sentence, factor }) => (
             <li key={readingId}>
-              <strong>{factor > 1 ? 'For' : 'Against'}:</strong> {sentence}
+              <strong>{factor > 1 ? 'For' : 'Against'}:</strong> <Said message={sentence} />
             </li>
           ))}
         </Box>
       )}
       <Box component="ul" sx={{ pl: 2.5 }}>
         {findings.map(({ code, sentence }) => (
-          <li key={code}>{sentence}</li>
+          <li key={code}>
+            <Said message={sentence} />
+          </li>
         ))}
       </Box>
 
       {statesRead(sheet).map((state) => (
-        <Box key={stateWords(state)} sx={{ breakInside: 'avoid' }}>
+        <Box key={valueSaid(stateSaid(state))} sx={{ breakInside: 'avoid' }}>
           <Heading>{upperFirst(briefState(state))}</Heading>
           <Lanes
             caseFile={caseFile}
@@ -139,7 +152,12 @@ function Report({ sheet }: { sheet: Sheet }) {
             !state.harness &&
             comparisonsIn(caseFile, state).pairs.map((pair) => (
               <Typography key={pair.b} variant="body2" sx={{ mt: 0.5 }}>
-                {pairInWords(pair, caseFile.profile.measures, units)}
+                <Said
+                  message={pairSaid(
+                    { ...pair, a: sourceSaid(pair.a), b: sourceSaid(pair.b) },
+                    caseFile.profile.measures,
+                  )}
+                />
               </Typography>
             ))}
         </Box>

@@ -1,8 +1,15 @@
 import { useTheme } from '@mui/material/styles';
-import { MEASURANDS, toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
+import {
+  MEASURANDS,
+  toShown,
+  unitInWords,
+  type PressureUnit,
+  measurandSaid,
+} from '@lettura/core/measure/quantity';
 import { curveOf, toleranceAt, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
 import { ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis, CartesianGrid } from 'recharts';
 import { thinnedPoints } from './thinnedPoints.ts';
+import { said } from '../../ui/words.ts';
 
 const STEPS = 80;
 
@@ -54,7 +61,7 @@ export default function CurveChart({ profile, unit, points = [], doubtful, senso
   return (
     <div
       role="img"
-      aria-label={`Signal against ${MEASURANDS[measures].words}, ${lowest} to ${highest} ${MEASURANDS[measures].unit}, with the tolerance dashed`}
+      aria-label={`Signal against ${said(measurandSaid(measures))}, ${lowest} to ${highest} ${MEASURANDS[measures].unit}, with the tolerance dashed`}
     >
       <ResponsiveContainer width="100%" height={300}>
         <ComposedChart

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { FAMILIES } from '@lettura/core/machine/family';
-import { MEASURANDS, unitInWords, type Measurand } from '@lettura/core/measure/quantity';
+import { unitInWords, type Measurand, measurandSaid } from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -13,6 +13,7 @@ import { FaultList } from './FaultList.tsx';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { pointsFromCsv, type CsvReading } from './pointsCsv.ts';
 import { MOST_POINTS_WORDS, type SensorText } from './sensorText.ts';
+import { Said } from '../../ui/Said.tsx';
 
 const SHAPE_WORDS: Record<SensorText['form'], string> = {
   line: 'Straight line, fitted',
@@ -44,7 +45,7 @@ export function CurveFields(props: FieldsProps) {
         >
           {measures.map((name) => (
             <MenuItem key={name} value={name}>
-              {MEASURANDS[name].words}
+              <Said message={measurandSaid(name)} />
             </MenuItem>
           ))}
         </TextField>

@@ -5,13 +5,16 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { driveWords, ENGINE_STATES, type MachineState } from '@lettura/core/machine/places';
+import { driveSaid, ENGINE_STATES, type MachineState } from '@lettura/core/machine/places';
 import { expectedReading } from '@lettura/core/judge/expectation';
 import { expectedValue, type FamilyId } from '@lettura/core/machine/family';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { expectationInWords, upperFirst } from '../../ui/inWords.ts';
 import type { TableProps } from './StimulusRows.tsx';
+import { Said } from '../../ui/Said.tsx';
+import { problemSaid } from '@lettura/core/measure/problem';
+import { valueSaid } from '../../ui/words.ts';
 
 /** What to expect in each state before anything is probed, and why; or what is missing to say so. */
 export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
@@ -45,19 +48,18 @@ export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
             const value = expectedValue(state, context);
             const words = (one: typeof volts, target: Parameters<typeof expectationInWords>[1]) =>
               one ? expectationInWords(one, target, units, surroundings.ambient) : '–';
-            const because =
-              volts?.reason ?? (value.ok ? '' : `${value.problem.message} ${value.problem.next}`);
+            const because = volts?.reason ?? (value.ok ? undefined : problemSaid(value.problem));
             return (
-              <TableRow key={driveWords(state)}>
+              <TableRow key={valueSaid(driveSaid(state))}>
                 <TableCell component="th" scope="row">
-                  {upperFirst(driveWords(state))}
+                  {upperFirst(valueSaid(driveSaid(state)))}
                   <Typography variant="body2" sx={NARROW_ONLY}>
-                    {because}
+                    {because && <Said message={because} />}
                   </Typography>
                 </TableCell>
                 <Numeral>{words(volts, signal)}</Numeral>
                 <Numeral>{words(live, { kind: 'scan' })}</Numeral>
-                <TableCell sx={WIDE_ONLY}>{because}</TableCell>
+                <TableCell sx={WIDE_ONLY}>{because && <Said message={because} />}</TableCell>
               </TableRow>
             );
           })}

@@ -5,6 +5,7 @@ import { FAMILIES, FAMILY_IDS, type FamilyId } from '@lettura/core/machine/famil
 import { CompanionFields } from './CompanionFields.tsx';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { PinsEditor } from './PinsEditor.tsx';
+import { Said } from '../../ui/Said.tsx';
 
 /** What the sensor is called, what it is, and where its data come from. */
 export function IdentityFields(props: FieldsProps) {
@@ -23,7 +24,7 @@ export function IdentityFields(props: FieldsProps) {
       >
         {FAMILY_IDS.map((family) => (
           <MenuItem key={family} value={family}>
-            {FAMILIES[family].words}
+            <Said message={FAMILIES[family].words} />
           </MenuItem>
         ))}
       </TextField>

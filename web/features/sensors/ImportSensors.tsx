@@ -11,6 +11,8 @@ import { useImportSensorsMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { FaultList } from './FaultList.tsx';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 type Said =
   | { severity: 'success'; message: string; faults: [] }
@@ -18,7 +20,7 @@ type Said =
 
 /** Takes in a file of sensors: all of it or nothing, with every fault in words. */
 export function ImportSensors() {
-  const [said, setSaid] = useState<Said>();
+  const [told, setSaid] = useState<Said>();
   const [importSensors, { isLoading }] = useImportSensorsMutation();
   const choose = async (file: File) => {
     setSaid(undefined);
@@ -26,13 +28,12 @@ export function ImportSensors() {
     const read: FileReading =
       file.size > MOST_FILE_BYTES ? tooLarge(file.size) : readSensorFile(await file.text());
     if (!read.ok) {
-      const { message, next } = read.problem;
-      return setSaid({ severity: 'error', message: `${message} ${next}`, faults: read.faults });
+      return setSaid({ severity: 'error', message: said(problemSaid(read.problem)), faults: read.faults });
     }
     const answer = await importSensors(read.value);
     if ('error' in answer) {
-      const { message, next } = requestProblem(answer.error);
-      return setSaid({ severity: 'error', message: `${message} ${next}`, faults: [] });
+      const problem = requestProblem(answer.error);
+      return setSaid({ severity: 'error', message: said(problemSaid(problem)), faults: [] });
     }
     const { added, known } = answer.data;
     setSaid({
@@ -51,10 +52,10 @@ export function ImportSensors() {
       >
         {isLoading ? 'Importing…' : 'Import a file…'}
       </FileButton>
-      {said && (
-        <Alert severity={said.severity} onClose={() => setSaid(undefined)} sx={{ mt: 1 }}>
-          {said.message}
-          <FaultList faults={said.faults} />
+      {told && (
+        <Alert severity={told.severity} onClose={() => setSaid(undefined)} sx={{ mt: 1 }}>
+          {told.message}
+          <FaultList faults={told.faults} />
         </Alert>
       )}
     </>

@@ -19,6 +19,7 @@ import { pointsToCsv } from './pointsCsv.ts';
 import { StimulusRows } from './StimulusRows.tsx';
 import { toleranceInWords } from './toleranceInWords.ts';
 import { useSurroundings } from './useSurroundings.tsx';
+import { Said } from '../../ui/Said.tsx';
 
 const CurveChart = lazy(() => import('./CurveChart.tsx'));
 
@@ -56,7 +57,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           {name}
         </Typography>
         <Typography variant="body2">
-          {FAMILIES[family].words}. {source}. Version {sensor.version}
+          <Said message={FAMILIES[family].words} />. {source}. Version {sensor.version}
           {newest && newest.version > sensor.version ? (
             <>
               , an old one: <Link to={`/sensors/${newest.id}`}>go to version {newest.version}</Link>
@@ -128,7 +129,9 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
             {notes && <li>{notes}</li>}
             {FAMILIES[family].notes.map((note) => (
-              <li key={note}>{note} (common practice)</li>
+              <li key={note.code}>
+                <Said message={note} /> (common practice)
+              </li>
             ))}
           </Box>
         </Box>

@@ -19,6 +19,7 @@ import { IdentityFields, MoreFields } from './IdentityFields.tsx';
 import { LimitFields } from './LimitFields.tsx';
 import { emptySensor, readSensorText, sensorDraft, type SensorText } from './sensorText.ts';
 import { textOfSensor } from './textOfSensor.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 /** A sensor of one's own: new, a copy of another, or a new version of one. */
 export default function SensorFormPage({ purpose }: { purpose: 'new' | 'copy' | 'change' }) {
@@ -144,7 +145,7 @@ function SensorForm({ title, draft, start, original, replaces }: SensorFormProps
             )}
             {refused && (
               <Alert severity="error">
-                {refused.message} {refused.next}
+                <SaidProblem problem={refused} />
               </Alert>
             )}
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

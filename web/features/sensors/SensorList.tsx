@@ -7,6 +7,8 @@ import type { Sensor } from '@lettura/contract';
 import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
 import { memo } from 'react';
 import { Link } from 'react-router';
+import { Said } from '../../ui/Said.tsx';
+import { said } from '../../ui/words.ts';
 
 /** Nobody reads further down than this; another word in the search gets there sooner. */
 const MOST_SHOWN = 40;
@@ -24,9 +26,9 @@ export const SensorList = memo(function SensorList({
   return (
     <Box component="nav" aria-label="Sensors" sx={{ maxHeight: { sm: 620 }, overflowY: { sm: 'auto' } }}>
       {FAMILY_IDS.filter((family) => shown.some((one) => one.family === family)).map((family) => (
-        <Box key={family} role="group" aria-label={FAMILIES[family].words}>
+        <Box key={family} role="group" aria-label={said(FAMILIES[family].words)}>
           <Typography variant="body2" sx={{ fontWeight: 700, mt: 1, color: 'text.secondary' }}>
-            {FAMILIES[family].words}
+            <Said message={FAMILIES[family].words} />
           </Typography>
           <List component="div" dense disablePadding>
             {shown

@@ -18,6 +18,7 @@ import { ImportSensors } from './ImportSensors.tsx';
 import { SensorFacts } from './SensorFacts.tsx';
 import { SensorList } from './SensorList.tsx';
 import { searchSensors } from './searchSensors.ts';
+import { Said } from '../../ui/Said.tsx';
 
 /** The library: every sensor that a job can be opened for, by family, and what each should read. */
 export default function SensorsPage() {
@@ -100,7 +101,7 @@ export default function SensorsPage() {
               <MenuItem value="">All families ({data.length})</MenuItem>
               {FAMILY_IDS.map((id) => (
                 <MenuItem key={id} value={id}>
-                  {FAMILIES[id].words} ({data.filter((one) => one.family === id).length})
+                  <Said message={FAMILIES[id].words} /> ({data.filter((one) => one.family === id).length})
                 </MenuItem>
               ))}
             </TextField>

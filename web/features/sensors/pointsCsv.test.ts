@@ -52,7 +52,7 @@ test('a curve exported and read again is the same curve', () => {
   const read = pointsFromCsv(pointsToCsv(MPX4250A, 'psi'));
   if (!read.ok) throw new Error(read.message);
   const points = parsePoints(read.text, 'absolute-pressure', 'psi');
-  if (!points.ok) throw new Error(points.problem.message);
+  if (!points.ok) throw new Error(points.problem.code);
   expect(points.value).toHaveLength(21);
   expect(points.value[0]?.value).toBeCloseTo(20, 6);
   expect(points.value[0]?.volts).toBeCloseTo(0.2, 8);

@@ -1,5 +1,6 @@
 import type { Sensor } from '@lettura/contract';
 import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
+import { said } from '../../ui/words.ts';
 
 /** Every word must turn up in the name, the source, the notes or the family; families keep the order of the trade. */
 export function searchSensors(sensors: readonly Sensor[], search: string, family: string): Sensor[] {
@@ -18,7 +19,7 @@ function textOf(sensor: Sensor): string {
   const known = texts.get(sensor);
   if (known !== undefined) return known;
   const { name, source, notes, family } = sensor;
-  const text = `${name} ${source} ${notes} ${FAMILIES[family].words}`.toLowerCase();
+  const text = `${name} ${source} ${notes} ${said(FAMILIES[family].words)}`.toLowerCase();
   texts.set(sensor, text);
   return text;
 }

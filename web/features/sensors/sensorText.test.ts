@@ -1,5 +1,4 @@
 import { newSensor, type Sensor } from '@lettura/contract';
-import { FAMILIES } from '@lettura/core/machine/family';
 import { MPX4250A, curveOf, type SensorProfile } from '@lettura/core/measure/transfer';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { fakeStorage } from '../../testStorage.ts';
@@ -109,7 +108,7 @@ test.each(Object.entries(PROFILES))(
     const sensor: Sensor = {
       ...newSensor.parse({
         id: '01935a00-0000-7000-8000-000000000001',
-        name: FAMILIES.other.words,
+        name: 'Other pressure sensor',
         family: 'other',
         source: 'test',
         profile,

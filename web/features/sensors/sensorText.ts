@@ -27,6 +27,8 @@ import { stored } from '../../app/stored.ts';
 import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';
 import { toleranceFrom, toleranceText, EMPTY_TOLERANCE } from './toleranceText.ts';
 import { numberIn } from '../../ui/numberIn.ts';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 const sensorText = z.object({
   /** What pressures are typed in: that of the day the form was begun, whatever is chosen for the screen since. */
@@ -121,8 +123,8 @@ export function readSensorText(text: SensorText, original?: Original): SensorRea
     ratiometric: text.ratiometric,
     referenceVolts,
   });
-  if (!read.ok) problems.points = `${read.problem.message} ${read.problem.next}`;
-  else if (!fit.ok) problems.points = `${fit.problem.message} ${fit.problem.next}`;
+  if (!read.ok) problems.points = said(problemSaid(read.problem));
+  else if (!fit.ok) problems.points = said(problemSaid(fit.problem));
   const profile = fit.ok && read.ok ? profileFrom(text, fit.value, points, original) : undefined;
   const candidate = profile && {
     id: NO_ID,

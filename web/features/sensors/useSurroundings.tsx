@@ -8,6 +8,8 @@ import { useState, type ReactNode } from 'react';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
+import { problemSaid, type Problem } from '@lettura/core/measure/problem';
+import { said } from '../../ui/words.ts';
 
 export interface Surroundings {
   ambient: Ambient | undefined;
@@ -35,7 +37,7 @@ export function useSurroundings({ profile, family, companion }: Sensor): {
   const field = (
     name: keyof typeof text,
     label: string,
-    read: { ok: true } | { ok: false; problem: { message: string; next: string } },
+    read: { ok: true } | { ok: false; problem: Problem },
   ) => (
     <TextField
       size="small"
@@ -43,7 +45,7 @@ export function useSurroundings({ profile, family, companion }: Sensor): {
       value={text[name]}
       onChange={(event) => setText({ ...text, [name]: event.target.value })}
       error={!read.ok}
-      helperText={read.ok ? undefined : `${read.problem.message} ${read.problem.next}`}
+      helperText={read.ok ? undefined : said(problemSaid(read.problem))}
       sx={{ width: 190 }}
     />
   );

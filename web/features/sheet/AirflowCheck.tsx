@@ -1,16 +1,23 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { ENGINE_WORDS, type EngineState } from '@lettura/core/machine/places';
+import { engineSaid, type EngineState } from '@lettura/core/machine/places';
 import { formatValue, toKelvin, toKpa } from '@lettura/core/measure/quantity';
-import { flowAgainst, litresRuleFlow, speedDensityFlow, type CaseFile } from '@lettura/core/judge/checks';
+import {
+  flowAgainst,
+  litresRuleFlow,
+  speedDensityFlow,
+  type CaseFile,
+  pairSaid,
+} from '@lettura/core/judge/checks';
 import type { MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { useState } from 'react';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
-import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { BudgetTable } from './BudgetTable.tsx';
-import { pairInWords } from './pairInWords.ts';
+import { SaidProblem, Said } from '../../ui/Said.tsx';
+import { said, titled } from '../../ui/words.ts';
+import { say } from '@lettura/core/measure/message';
 
 export interface AirflowCheckProps {
   caseFile: CaseFile;
@@ -49,14 +56,14 @@ export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
       value={shown}
       onChange={(event) => setText({ ...text, [name]: event.target.value })}
       error={shown !== '' && !read[name].ok}
-      helperText={shown !== '' && !read[name].ok ? read[name].problem.message : undefined}
+      helperText={shown !== '' && !read[name].ok ? said(read[name].problem.message) : undefined}
       sx={{ width: 150 }}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 12 } }}
     />
   );
   return (
     <Box role="group" aria-label="Flow meter against the engine">
-      <Typography variant="h2">Against the engine, {ENGINE_WORDS[engine]}</Typography>
+      <Typography variant="h2">Against the engine, {said(engineSaid(engine))}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
         {field('litres', 'Displacement, L', litresText)}
         {field('revs', 'Speed, 1/min')}
@@ -64,8 +71,8 @@ export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
         {field('air', 'Air, °C', airText)}
         {field('efficiency', 'Filling, %')}
       </Box>
-      {byDensity && <Against {...{ caseFile, engine, units }} name="speed and density" should={byDensity} />}
-      {byRule && <Against {...{ caseFile, engine, units }} name="the litres rule" should={byRule} />}
+      {byDensity && <Against {...{ caseFile, engine, units }} name="speed-and-density" should={byDensity} />}
+      {byRule && <Against {...{ caseFile, engine, units }} name="litres-rule" should={byRule} />}
       {!byDensity && !byRule && (
         <Typography variant="body2">
           Fill in what live data shows beside the flow: speed, manifold pressure and air temperature.
@@ -81,13 +88,14 @@ function Against({
   units,
   name,
   should,
-}: AirflowCheckProps & { name: string; should: MeasuredValue }) {
+}: AirflowCheckProps & { name: 'speed-and-density' | 'litres-rule'; should: MeasuredValue }) {
   const found = flowAgainst(caseFile, engine, should);
-  const called = `${upperFirst(name)} calls for ${formatValue(should.value, 'air-flow', units.absolute)} (±${formatValue(should.expandedUncertainty, 'air-flow', units.absolute)}).`;
+  const source = say(`source.${name}`);
+  const called = `${titled(source)} calls for ${formatValue(should.value, 'air-flow', units.absolute)} (±${formatValue(should.expandedUncertainty, 'air-flow', units.absolute)}).`;
   if (!found.ok) {
     return (
       <Typography>
-        {called} {found.problem.message} {found.problem.next}
+        {called} <SaidProblem problem={found.problem} />
       </Typography>
     );
   }
@@ -95,9 +103,15 @@ function Against({
   return (
     <>
       <Typography sx={{ mt: 1 }}>
-        {called} {pairInWords({ a: 'sensor', b: name, comparison: found.value, matters }, 'air-flow', units)}
+        {called}{' '}
+        <Said
+          message={pairSaid(
+            { a: say('source.sensor'), b: source, comparison: found.value, matters },
+            'air-flow',
+          )}
+        />
       </Typography>
-      <BudgetTable of={name} measured={should} measures="air-flow" units={units} />
+      <BudgetTable of={said(source)} measured={should} measures="air-flow" units={units} />
     </>
   );
 }

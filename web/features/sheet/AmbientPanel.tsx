@@ -15,6 +15,8 @@ import {
   readAmbient,
   type AmbientText,
 } from '../ambient/index.ts';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
 
 export interface AmbientPanelProps {
   unit: PressureUnit;
@@ -32,7 +34,7 @@ export function AmbientPanel({ unit, onEnter }: AmbientPanelProps) {
       aria-label="Ambient pressure"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!read.ok) return setProblem(`${read.problem.message} ${read.problem.next}`);
+        if (!read.ok) return setProblem(said(problemSaid(read.problem)));
         setProblem(undefined);
         onEnter(read.value, ambientInText(text));
       }}

@@ -7,11 +7,11 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Evidence } from '@lettura/core/record/evidence';
 import { formatPressure, formatWithBasis } from '@lettura/core/measure/quantity';
-import { beforeAndAfter, voltsInWords, type CaseFile } from '@lettura/core/judge/checks';
-import { enInWords } from '@lettura/core/measure/uncertainty';
+import { beforeAndAfter, type CaseFile } from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { briefState, placeInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { voltsInWords, enInWords } from '../../ui/numbersInWords.ts';
 
 /** The same readings taken again, the first beside the last: what a repair changed, beyond the doubt of the meter. */
 export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; units: Units }) {

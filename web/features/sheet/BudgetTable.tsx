@@ -5,11 +5,17 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatFine, type Measurand } from '@lettura/core/measure/quantity';
-import { budgetRows, expandedWithBetter, type MeasuredValue } from '@lettura/core/measure/uncertainty';
+import {
+  budgetRows,
+  expandedWithBetter,
+  type MeasuredValue,
+  SENSOR_TOLERANCE,
+} from '@lettura/core/measure/uncertainty';
 import { Fold } from '../../ui/Fold.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { Said } from '../../ui/Said.tsx';
+import { sameMessage, say, type Message } from '@lettura/core/measure/message';
 
 export interface BudgetTableProps {
   /** What the budget is of, in words. */
@@ -44,9 +50,9 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
         </TableHead>
         <TableBody>
           {rows.map(({ source, standardUncertainty, share }) => (
-            <TableRow key={source}>
+            <TableRow key={JSON.stringify(source)}>
               <TableCell component="th" scope="row">
-                {upperFirst(source)}
+                <Said title message={source} />
               </TableCell>
               <Numeral>{show(standardUncertainty)}</Numeral>
               <Numeral>{(100 * share).toFixed(0)} %</Numeral>
@@ -64,16 +70,16 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
         </TableBody>
       </Table>
       <Typography variant="body2" sx={{ mt: 0.5 }}>
-        Added as squares, by JCGM 100 (GUM). {advice(rows)}
+        Added as squares, by JCGM 100 (GUM). <Said message={adviceOn(rows)} />
       </Typography>
     </>
   );
 }
 
-function advice(rows: readonly { source: string; share: number }[]): string {
+function adviceOn(rows: readonly { source: Message; share: number }[]): Message {
   const [first] = rows;
-  if (!first || first.share < 0.5) return 'No single source dominates.';
-  return first.source === 'sensor tolerance'
-    ? 'The sensor’s own tolerance dominates: a better meter changes next to nothing.'
-    : `${upperFirst(first.source)} dominates: a better one there is what would help.`;
+  if (!first || first.share < 0.5) return say('budget.none-dominates');
+  return sameMessage(first.source, SENSOR_TOLERANCE)
+    ? say('budget.tolerance-dominates')
+    : say('budget.dominates', { source: first.source });
 }

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { attachmentWords, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
+import { attachmentSaid, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
 import { useLayoutEffect, useRef, useState } from 'react';
+import { said } from '../../ui/words.ts';
 
 interface Lead {
   words: string;
@@ -65,7 +66,7 @@ const stub = ({ x, y }: Lead['from'], widthPx: number): string =>
   `M${x} ${y} q ${x > widthPx / 2 ? -4 : 4} ${STUB_PX / 2} ${x > widthPx / 2 ? -STUB_PX : STUB_PX} ${STUB_PX / 2}`;
 
 function leadOf(attachment: Attachment, sheet: HTMLElement): Lead | undefined {
-  const words = attachmentWords(attachment);
+  const words = said(attachmentSaid(attachment));
   const widthPx = sheet.clientWidth;
   if (attachment.kind === 'voltage-source') {
     const at = spotOf(attachment.at, sheet);

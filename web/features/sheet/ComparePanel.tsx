@@ -5,18 +5,26 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { driveWords, type MachineState } from '@lettura/core/machine/places';
-import { formatValue, isPressure, MEASURANDS } from '@lettura/core/measure/quantity';
-import { comparisonsIn, trackPairIn, type CaseFile } from '@lettura/core/judge/checks';
-import { boundWords } from '@lettura/core/measure/uncertainty';
+import { driveSaid, type MachineState } from '@lettura/core/machine/places';
+import { formatValue, isPressure, measurandSaid } from '@lettura/core/measure/quantity';
+import {
+  comparisonsIn,
+  trackPairIn,
+  type CaseFile,
+  sourceSaid,
+  pairSaid,
+  trackPairSaid,
+} from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { upperFirst, vacuumInWords } from '../../ui/inWords.ts';
+import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
-import { pairInWords } from './pairInWords.ts';
-import { trackPairInWords } from './trackPairInWords.ts';
+import { titled, said, valueSaid } from '../../ui/words.ts';
+import { Said } from '../../ui/Said.tsx';
+import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertainty';
+import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface ComparePanelProps {
   caseFile: CaseFile;
@@ -35,7 +43,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
-        <Typography variant="h2">In one basis, {driveWords(state)}</Typography>
+        <Typography variant="h2">In one basis, {valueSaid(driveSaid(state))}</Typography>
         {sources.length === 0 && !noSensor && (
           <Typography>
             Nothing to compare yet in this state: read the signal at the sensor plug, and{' '}
@@ -50,7 +58,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
             <TableHead>
               <TableRow>
                 <TableCell>Source</TableCell>
-                <TableCell align="right">{upperFirst(MEASURANDS[measures].words)}</TableCell>
+                <TableCell align="right">{titled(measurandSaid(measures))}</TableCell>
                 {absolute && (
                   <TableCell align="right">
                     {ambient ? 'Against ambient' : 'Against ambient (not given)'}
@@ -64,17 +72,25 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
               {sources.map(({ name, measured }) => (
                 <TableRow key={name}>
                   <TableCell component="th" scope="row">
-                    {upperFirst(name)}
+                    <Said title message={sourceSaid(name)} />
                   </TableCell>
                   <Numeral>
-                    {upperFirst(boundWords(measured))}
-                    {show(measured.value)}
+                    {measured.bound
+                      ? titled(
+                          say('compare.bound', {
+                            bound: measured.bound === 'at-or-above' ? 'above' : 'below',
+                            value: verbatim(show(measured.value)),
+                          }),
+                        )
+                      : show(measured.value)}
                   </Numeral>
                   {absolute && (
                     <Numeral>{ambient ? vacuumInWords(measured.value, ambient, units) : '–'}</Numeral>
                   )}
                   <Numeral>±{show(measured.expandedUncertainty)}</Numeral>
-                  <TableCell>{largestTerm(measured.terms)}</TableCell>
+                  <TableCell>
+                    <LargestTerm terms={measured.terms} />
+                  </TableCell>
                 </TableRow>
               ))}
             </TableBody>
@@ -82,10 +98,14 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
         )}
         {pairs.map((pair) => (
           <Typography key={pair.b} sx={{ mt: 1 }}>
-            {pairInWords(pair, measures, units)}
+            <Said message={pairSaid({ ...pair, a: sourceSaid(pair.a), b: sourceSaid(pair.b) }, measures)} />
           </Typography>
         ))}
-        {noSensor && <Typography sx={{ mt: 1 }}>✕ {noSensor}</Typography>}
+        {noSensor && (
+          <Typography sx={{ mt: 1 }}>
+            ✕ <Said message={noSensor} />
+          </Typography>
+        )}
         {sources.length > 0 && pairs.length === 0 && !noSensor && (
           <Typography sx={{ mt: 1 }}>
             {sources[0]?.name === 'sensor'
@@ -97,7 +117,9 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
       {tracks && (
         <Box>
           <Typography variant="h2">Track against track</Typography>
-          <Typography>{trackPairInWords(tracks)}</Typography>
+          <Typography>
+            <Said message={trackPairSaid(tracks)} />
+          </Typography>
         </Box>
       )}
       {caseFile.family === 'air-flow' && (
@@ -106,14 +128,20 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
       <BeforeAfterTable caseFile={caseFile} units={units} />
       <Box>
         {sources.map(({ name, measured }) => (
-          <BudgetTable key={name} of={name} measured={measured} measures={measures} units={units} />
+          <BudgetTable
+            key={name}
+            of={said(sourceSaid(name))}
+            measured={measured}
+            measures={measures}
+            units={units}
+          />
         ))}
       </Box>
     </Box>
   );
 }
 
-const largestTerm = (terms: { source: string; standardUncertainty: number }[]): string =>
-  terms.length === 0
-    ? '–'
-    : terms.reduce((a, b) => (b.standardUncertainty > a.standardUncertainty ? b : a)).source;
+function LargestTerm({ terms }: { terms: readonly UncertaintyTerm[] }) {
+  const [first] = budgetRows(terms);
+  return first ? <Said message={first.source} /> : '–';
+}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Done } from './useEntry.ts';
+import { Said } from '../../ui/Said.tsx';
 
 /** What was just recorded, any second thought about it, and the way back. Stays until the next entry. */
 export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) {
@@ -21,7 +22,7 @@ export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) 
         {done.message}
         {done.warnings.map(({ code, message }) => (
           <Box component="span" key={code} sx={{ display: 'block', fontWeight: 700 }}>
-            ⚠ {message}
+            ⚠ <Said message={message} />
           </Box>
         ))}
       </Typography>

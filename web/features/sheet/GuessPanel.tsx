@@ -60,7 +60,7 @@ export function GuessPanel({ cause, next }: { cause: WeighedCause; next: NextRea
       </Box>
       <Typography role="status">
         {cost
-          ? `Fitting “${cause.title}” now is for nothing ${Math.round(100 * (1 - cause.share))} times in a hundred: ${cost.lostByGuessing.toFixed(0)} lost on average. ${
+          ? `Fitting “$<Said message={cause.title} />” now is for nothing ${Math.round(100 * (1 - cause.share))} times in a hundred: ${cost.lostByGuessing.toFixed(0)} lost on average. ${
               next
                 ? `The next reading costs ${cost.readingCost.toFixed(0)}${cost.readFirst ? ': read first.' : '.'}`
                 : 'No reading is left that would tell more.'

@@ -22,6 +22,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
@@ -177,7 +178,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
             )
           }
         >
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>

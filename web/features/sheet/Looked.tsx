@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { FamilyId } from '@lettura/core/machine/family';
 import { observationOf, observationsFor, type ObservationId } from '@lettura/core/record/observation';
 import { useState } from 'react';
-import { upperFirst } from '../../ui/inWords.ts';
+import { Said } from '../../ui/Said.tsx';
 
 export interface LookedProps {
   /** An answer to a look; undefined where the simulated machine is looked at. */
@@ -27,10 +27,10 @@ export function Looked({ observation, onLooked, look }: LookedProps & { observat
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
       <Button variant="outlined" onClick={() => onLooked(observation, true)}>
-        {upperFirst(yes)}
+        <Said title message={yes} />
       </Button>
       <Button variant="outlined" onClick={() => onLooked(observation, false)}>
-        {upperFirst(no)}
+        <Said title message={no} />
       </Button>
     </Box>
   );
@@ -54,14 +54,14 @@ export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId 
         <MenuItem value="">choose what</MenuItem>
         {all.map(({ id, question }) => (
           <MenuItem key={id} value={id} sx={{ whiteSpace: 'normal' }}>
-            {question}
+            <Said message={question} />
           </MenuItem>
         ))}
       </TextField>
       {observation && (
         <>
           <Typography variant="body2" sx={{ mt: 0.5 }}>
-            {observation.how}
+            <Said message={observation.how} />
           </Typography>
           <Looked observation={observation.id} {...looked} />
         </>

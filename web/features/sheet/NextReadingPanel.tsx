@@ -13,6 +13,8 @@ import { briefState, upperFirst } from '../../ui/inWords.ts';
 import { useAltKey } from '../../ui/useAltKey.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
+import { Said } from '../../ui/Said.tsx';
+import { titled } from '../../ui/words.ts';
 
 export interface NextReadingPanelProps extends LookedProps {
   family: FamilyId;
@@ -48,7 +50,7 @@ function More({
     <Fold summary="Other readings and looks, and what is hard to reach here">
       <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {others.map((next) => (
-          <li key={next.title + briefState(next.state)}>
+          <li key={titled(next.title) + briefState(next.state)}>
             <Other {...{ next, onGo, onLooked, look }} />
           </li>
         ))}
@@ -70,13 +72,12 @@ function Other({
     return (
       <>
         <Typography variant="body2" sx={{ fontWeight: 600, pt: 0.5 }}>
-          {upperFirst(title)} {minutes} min
+          <Said title message={title} /> {minutes} min
         </Typography>
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       </>
     );
-  const where =
-    target.kind === 'observation' ? upperFirst(title) : `${upperFirst(title)}, ${briefState(state)}`;
+  const where = target.kind === 'observation' ? titled(title) : `${titled(title)}, ${briefState(state)}`;
   return (
     <Button
       color="inherit"
@@ -95,7 +96,7 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-          Next: {next.title}
+          Next: <Said message={next.title} />
         </Typography>
         {target.kind === 'observation' ? (
           look && (
@@ -115,20 +116,24 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
         )}
       </Box>
       <Typography variant="body2">
-        {upperFirst(briefState(next.state))} · about {next.minutes} min. {next.why}
+        {upperFirst(briefState(next.state))} · about {next.minutes} min. <Said message={next.why} />
       </Typography>
       {target.kind === 'observation' && !look && (
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       )}
       <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
         {next.answers.map(({ outcome, then, change, asExpected }) => (
-          <Typography key={outcome} component="li" variant="body2">
-            <strong>{outcome}</strong>
-            {asExpected ? ', as it should be' : ''} → {then}, {CHANGES[change]}
+          <Typography key={JSON.stringify(outcome)} component="li" variant="body2">
+            <strong>
+              <Said message={outcome} />
+            </strong>
+            {asExpected ? ', as it should be' : ''} → <Said message={then} />, {CHANGES[change]}
           </Typography>
         ))}
       </Box>
-      <Typography variant="body2">{next.how}</Typography>
+      <Typography variant="body2">
+        <Said message={next.how} />
+      </Typography>
       <Cautions cautions={next.cautions} />
     </>
   );

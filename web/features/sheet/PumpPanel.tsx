@@ -20,7 +20,6 @@ import {
   type CaseFile,
   type PumpPoint,
 } from '@lettura/core/judge/checks';
-import { enInWords } from '@lettura/core/measure/uncertainty';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { pumpAccuracy } from './pumpInHand.ts';
@@ -28,6 +27,8 @@ import type { RecordedState } from './useEntry.ts';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
+import { enInWords } from '../../ui/numbersInWords.ts';
+import { said } from '../../ui/words.ts';
 
 export interface PumpPanelProps {
   caseFile: CaseFile;
@@ -172,12 +173,12 @@ function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowPro
 }
 
 function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile, units: Units): string {
-  if (!judged.ok) return judged.problem.message;
+  if (!judged.ok) return said(judged.problem.message);
   const { outcome, matters, difference, en, ofBound } = judged.value;
   if (ofBound && outcome === 'cannot-tell')
-    return `? cannot tell: the sensor is at ${judged.value.limitedBy}`;
+    return `? cannot tell: the sensor is at ${said(judged.value.limitedBy)}`;
   const size = `${ofBound ? 'at least ' : ''}${formatValue(Math.abs(difference), profile.measures, units.absolute)} ${difference < 0 ? 'below' : 'above'}${en === undefined ? '' : `, En ${enInWords(en)}`}`;
-  if (outcome === 'cannot-tell') return `? cannot tell: ${size}; limit is ${judged.value.limitedBy}`;
+  if (outcome === 'cannot-tell') return `? cannot tell: ${size}; limit is ${said(judged.value.limitedBy)}`;
   if (outcome === 'agree') return `✓ agrees: ${size}`;
   return matters ? `✕ disagrees: ${size}` : `~ off, too little to matter: ${size}`;
 }

@@ -6,6 +6,7 @@ import type { Problem } from '@lettura/core/measure/problem';
 import type { RefObject } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { useDraft } from './useInHand.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export interface QuickEntryBarProps {
   jobId: string;
@@ -35,7 +36,7 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
     >
       {problem && (
         <Typography id="entry-problem" role="alert" sx={{ color: 'error.main', fontWeight: 600 }}>
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>

@@ -6,7 +6,7 @@ import { quickEntry } from '@lettura/core/record/entry';
 import {
   isTarget,
   sameTarget,
-  stateWords,
+  stateSaid,
   type MachineState,
   type Target,
 } from '@lettura/core/machine/places';
@@ -32,6 +32,8 @@ import { overdueWords } from './instrumentInHand.ts';
 import { budgetOf, meaningOf } from './meaning.ts';
 import { useDraft } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
+import { Said } from '../../ui/Said.tsx';
+import { valueSaid } from '../../ui/words.ts';
 
 export interface ReadingPanelProps {
   sheet: Sheet;
@@ -60,7 +62,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
         <Typography variant="h2">{placeInWords(target)}</Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
-          {upperFirst(stateWords(state))}
+          {upperFirst(valueSaid(stateSaid(state)))}
           {target.kind === 'wire' ? ' · black lead on battery negative' : ''}
         </Typography>
         {expectation ? (
@@ -71,10 +73,14 @@ export function ReadingPanel(props: ReadingPanelProps) {
                 {expectationInWords(expectation, target, units, sheet.caseFile.ambient)}
               </Box>
             </Typography>
-            <Typography variant="body2">{expectation.reason}</Typography>
+            <Typography variant="body2">
+              <Said message={expectation.reason} />
+            </Typography>
           </>
         ) : (
-          <Typography>{whyNoExpectation(target, state, context)}</Typography>
+          <Typography>
+            <Said message={whyNoExpectation(target, state, context)} />
+          </Typography>
         )}
         <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
         <Preview {...{ sheet, state, target, units }} />
@@ -117,7 +123,7 @@ function Preview({
       </Typography>
       {warnings.map(({ code, message }) => (
         <Typography key={code} variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
-          {message}
+          <Said message={message} />
         </Typography>
       ))}
     </Box>

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import { LANE_WORDS, PLACE_WORDS, type Lane } from '@lettura/core/machine/places';
+import { laneSaid, placeSaid, type Lane } from '@lettura/core/machine/places';
 import type { SegmentState, SegmentView } from '@lettura/core/judge/checks';
 import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import { LaneLine } from './LaneLine.tsx';
+import { said } from '../../ui/words.ts';
 
 const WORD: Record<SegmentState, string> = {
   proven: '✓ proven',
@@ -26,7 +27,7 @@ export interface SegmentProps extends LaneStretch {
 }
 
 export const stretchInWords = ({ lane, from, to }: LaneStretch): string =>
-  `${upperFirst(LANE_WORDS[lane])} between ${PLACE_WORDS[from]} and ${PLACE_WORDS[to]}`;
+  `${upperFirst(said(laneSaid(lane)))} between ${said(placeSaid(from))} and ${said(placeSaid(to))}`;
 
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */
 export const Segment = memo(function Segment({ lane, from, to, state, heightPx, onAsk }: SegmentProps) {

@@ -138,7 +138,6 @@ export function SheetSection({
             profile: sensor.profile,
             companion: sensor.companion,
             ambientKpaAbs: caseFile.ambient?.pressureKpaAbs,
-            pressureUnit: units.absolute,
           }}
           record={machine && canBeSwept(machine) ? () => recordSweep(machine, state, Date.now()) : undefined}
         />

@@ -2,18 +2,20 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Remark } from '@lettura/core/judge/checks';
 import type { JobWeighing, Statement, Strength, WeighedCause } from '@lettura/core/judge/weighing';
-import { lowerFirst, timesInWords } from '@lettura/core/judge/wording';
 import { memo, type ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
+import { Said } from '../../ui/Said.tsx';
+import { list, say, type Message } from '@lettura/core/measure/message';
+import { timesInWords } from '../../ui/numbersInWords.ts';
 
 /** The heading says it already. */
 
 export interface StandingPanelProps {
   remarks: readonly Remark[];
   /** What was changed before anything was read, in words. */
-  starting: readonly string[];
+  starting: readonly Message[];
   /** Below the causes. */
   children?: ReactNode;
 }
@@ -30,19 +32,26 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
         Standing: {weighing?.verdict.decided ? 'proven' : 'not proven yet'}
       </Typography>
       {weighing && causes.length > 0 && (
-        <Typography sx={{ fontWeight: 600 }}>{weighing.verdict.sentence}</Typography>
+        <Typography sx={{ fontWeight: 600 }}>
+          <Said message={weighing.verdict.sentence} />
+        </Typography>
       )}
       {starting.length > 0 && (
-        <Typography variant="body2">Weighed with: {starting.map(lowerFirst).join('; ')}.</Typography>
+        <Typography variant="body2">
+          Weighed with: <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
+        </Typography>
       )}
       {disagreements.map(({ sentence }) => (
-        <Typography key={sentence} sx={{ color: 'standing.faulty', fontWeight: 600, mt: 0.5 }}>
-          ✕ {sentence}
+        <Typography
+          key={JSON.stringify(sentence)}
+          sx={{ color: 'standing.faulty', fontWeight: 600, mt: 0.5 }}
+        >
+          ✕ <Said message={sentence} />
         </Typography>
       ))}
       {weighing?.doubtful.map(({ readingId, sentence }) => (
         <Typography key={readingId} sx={{ color: 'warning.main', fontWeight: 600, mt: 0.5 }}>
-          ? {sentence}
+          ? <Said message={sentence} />
         </Typography>
       ))}
       {causes.length === 0 && disagreements.length === 0 && (
@@ -59,14 +68,14 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
       </Box>
       {weighing?.overturns && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
-          <strong>Would overturn it:</strong> {weighing.overturns}
+          <strong>Would overturn it:</strong> <Said message={weighing.overturns} />
         </Typography>
       )}
       {weighing && causes[0] && <GateList gate={weighing.gate} title={causes[0].title} />}
       {children}
       {remarks.map(({ sentence }) => (
-        <Typography key={sentence} variant="body2" sx={{ mt: 0.5 }}>
-          Note: {sentence}
+        <Typography key={JSON.stringify(sentence)} variant="body2" sx={{ mt: 0.5 }}>
+          Note: <Said message={sentence} />
         </Typography>
       ))}
     </Box>
@@ -93,7 +102,7 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
             {percent < 1 ? '<1' : percent} %
           </Box>
           <Box component="span" sx={{ flex: 1, fontWeight: leading ? 700 : 500, lineHeight: 1.2 }}>
-            {cause.title}
+            <Said message={cause.title} />
           </Box>
           <Box component="span" sx={{ fontSize: '0.8rem', color: 'text.secondary', whiteSpace: 'nowrap' }}>
             {classInWords(cause.class)}
@@ -115,7 +124,16 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
         <Box sx={{ pl: '52px', pt: 0.5 }}>
           {kinds.length > 0 && cause.class !== 'physical' && (
             <Typography variant="body2">
-              Most like: {kinds.map(({ name }) => lowerFirst(name)).join(', or ')}.
+              Most like:{' '}
+              <Said
+                message={say('standing.kinds', {
+                  kinds: list(
+                    kinds.map(({ name }) => name),
+                    'or',
+                  ),
+                })}
+              />
+              .
             </Typography>
           )}
           <Statements word="For" statements={speaksFor} />
@@ -143,7 +161,7 @@ const Statements = ({ word, statements }: { word: string; statements: readonly S
         {' '}
         ({STRENGTH_WORDS[strength]})
       </Box>
-      : {sentence}
+      : <Said message={sentence} />
     </Typography>
   ));
 
@@ -155,17 +173,22 @@ const GATE_COLOUR = {
   refuted: 'standing.faulty',
 } as const;
 
-export function GateList({ gate, title }: { gate: JobWeighing['gate']; title: string }) {
+export function GateList({ gate, title }: { gate: JobWeighing['gate']; title: Message }) {
   if (gate.length === 0) return null;
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, mt: 0.5 }}>
       <Typography variant="h3" component="h3">
-        Before “{title}” may be named
+        Before “<Said title message={title} />” may be named
       </Typography>
       <Box component="ul" aria-label="Proof" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {gate.map(({ label, state }) => (
-          <Typography key={label} component="li" variant="body2" sx={{ color: GATE_COLOUR[state] }}>
-            {GATE_MARK[state]} {label}: {GATE_WORD[state]}
+          <Typography
+            key={JSON.stringify(label)}
+            component="li"
+            variant="body2"
+            sx={{ color: GATE_COLOUR[state] }}
+          >
+            {GATE_MARK[state]} <Said title message={label} />: {GATE_WORD[state]}
           </Typography>
         ))}
       </Box>

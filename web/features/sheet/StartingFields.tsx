@@ -26,6 +26,8 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Fold } from '../../ui/Fold.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
+import { Said, SaidProblem } from '../../ui/Said.tsx';
+import { titled } from '../../ui/words.ts';
 
 export interface StartingFieldsProps {
   sheet: Sheet;
@@ -64,7 +66,7 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
                 onChange={() => tryOn({ ...starting, circumstances: toggled(starting.circumstances, id) })}
               />
             }
-            label={circumstanceWords(id)}
+            label={titled(circumstanceWords(id))}
           />
         ))}
       </Box>
@@ -73,7 +75,7 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
       </Fold>
       {problem && (
         <Alert severity="error">
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
@@ -123,7 +125,7 @@ function Priors({
         {([NOTHING, ...kinds] as const).map((id) => (
           <Box key={id} component="label" sx={{ display: 'contents' }}>
             <Typography component="span" variant="body2">
-              {kindName(id)}
+              <Said title message={kindName(id)} />
             </Typography>
             <TextField
               size="small"

@@ -4,7 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import {
   ENGINE_STATES,
-  harnessWords,
+  harnessSaid,
   type EngineState,
   type HarnessWork,
   type MachineState,
@@ -16,6 +16,7 @@ import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { StimulusBar } from './StimulusBar.tsx';
+import { valueSaid } from '../../ui/words.ts';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': 'Key off',
@@ -85,7 +86,7 @@ export const StateBar = memo(function StateBar({
         <Button
           variant="outlined"
           color="warning"
-          title={harnessWords(state.harness).join('; ')}
+          title={valueSaid(harnessSaid(state.harness))}
           onClick={() => onChange({ harness: undefined })}
         >
           {harnessInBrief(state.harness)}: take it off
@@ -109,6 +110,6 @@ const isHeldOn = ({ stimulus }: MachineState): boolean =>
 
 /** On the bar there is room for one thing; the rest stands drawn on the lanes. */
 function harnessInBrief(work: HarnessWork): string {
-  const [first = '', ...others] = harnessWords(work);
+  const [first = '', ...others] = harnessSaid(work).list.map(valueSaid);
   return upperFirst(others.length > 0 ? `${first} and ${others.length} more` : first);
 }

@@ -6,6 +6,7 @@ import type { Units } from '../../ui/units.ts';
 import { drawnSegments } from './drawnSegments.ts';
 import { stretchInWords, type LaneStretch } from './Segment.tsx';
 import type { Sheet } from './useSheet.ts';
+import { Said } from '../../ui/Said.tsx';
 
 export interface StretchDetailProps extends LaneStretch {
   sheet: Pick<Sheet, 'standing' | 'caseFile'>;
@@ -23,7 +24,8 @@ export function StretchDetail({ sheet, lane, from, to, units, onMeasure }: Stret
     <>
       <Typography variant="h2">{stretchInWords({ lane, from, to })}</Typography>
       <Typography>
-        <strong>{upperFirst(view.state === 'unknown' ? 'not known yet' : view.state)}.</strong> {view.because}
+        <strong>{upperFirst(view.state === 'unknown' ? 'not known yet' : view.state)}.</strong>{' '}
+        <Said message={view.because} />
       </Typography>
       {readings.length > 0 && (
         <ul style={{ margin: '4px 0', paddingLeft: 20 }}>
@@ -34,7 +36,11 @@ export function StretchDetail({ sheet, lane, from, to, units, onMeasure }: Stret
           ))}
         </ul>
       )}
-      {looking && <Typography variant="body2">{LOOM_HIDES}</Typography>}
+      {looking && (
+        <Typography variant="body2">
+          <Said message={LOOM_HIDES} />
+        </Typography>
+      )}
       {lane !== 'battery-feed' && (
         <Button variant="outlined" onClick={onMeasure} sx={{ mt: 1 }}>
           Measure this wire

@@ -13,6 +13,8 @@ import { stored } from '../../app/stored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
+import { SaidProblem, Said } from '../../ui/Said.tsx';
+import { type Message } from '@lettura/core/measure/message';
 
 export interface VerdictPanelProps {
   jobId: string;
@@ -20,7 +22,7 @@ export interface VerdictPanelProps {
   triedOn: boolean;
   verdicts: JobVerdict[];
   /** What the simulated machine really had, told once a verdict stands. */
-  revealed?: string | undefined;
+  revealed?: Message | undefined;
 }
 
 /** A note that is being written outlives a change of tab and a reload. */
@@ -53,7 +55,11 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
     <Box>
       <Typography variant="h2">{verdict?.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
       <Typography sx={{ mb: 1.5 }}>
-        {verdict?.sentence ?? 'The readings are being weighed, or something is tried on under What if.'}
+        {verdict ? (
+          <Said message={verdict.sentence} />
+        ) : (
+          'The readings are being weighed, or something is tried on under What if.'
+        )}
       </Typography>
       <TextField
         label="Note for the customer and the next technician"
@@ -66,7 +72,7 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
       />
       {problem && (
         <Alert severity="error" sx={{ mt: 1 }}>
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
@@ -96,7 +102,7 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
       )}
       {revealed && verdicts.length > 0 && (
         <Alert severity="info" icon={false}>
-          The simulated machine: {revealed}
+          The simulated machine: <Said message={revealed} />
         </Alert>
       )}
     </Box>

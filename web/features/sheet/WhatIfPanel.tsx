@@ -12,7 +12,7 @@ import {
   titleOf,
   type WhatIf,
 } from '@lettura/core/judge/weighing';
-import { complaintWords } from '@lettura/core/record/code';
+import { complaintSaid } from '@lettura/core/record/code';
 import { wiringFor } from '@lettura/core/machine/wiring';
 import { useMemo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
@@ -21,6 +21,7 @@ import type { Units } from '../../ui/units.ts';
 import { StartingFields } from './StartingFields.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
+import { said } from '../../ui/words.ts';
 
 export interface WhatIfPanelProps {
   sheet: Sheet;
@@ -44,7 +45,7 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
     const { family, profile, companion } = caseFile;
     const wiring = wiringFor({ profile, companion, wires: lanes });
     return decisionsFor(hypothesesFor({ family, wiring }))
-      .all.map(({ id }) => ({ id, title: titleOf(id) }))
+      .all.map(({ id }) => ({ id, title: said(titleOf(id)) }))
       .sort((a, b) => a.title.localeCompare(b.title, 'en'));
   }, [caseFile, lanes]);
   return (
@@ -85,7 +86,7 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
                 onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, id) })}
               />
             }
-            label={`Code ${code}: ${complaintWords(complaint)}`}
+            label={`Code ${code}: ${said(complaintSaid(complaint))}`}
           />
         ))}
         {standing

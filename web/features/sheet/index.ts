@@ -1,4 +1,3 @@
-export { pairInWords } from './pairInWords.ts';
 export { Lanes } from './Lanes.tsx';
 export { meaningOf } from './meaning.ts';
 export { padIn } from './padOf.ts';

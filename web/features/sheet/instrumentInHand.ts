@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { calibrationOverdue, type Instrument, type InstrumentSort } from '@lettura/contract';
 import type { Entry } from '@lettura/core/record/entry';
 import type { ReadingWarning } from '@lettura/core/measure/quantity';
@@ -34,7 +35,7 @@ export function rangeWarning(entry: Measured, { name, lowest, highest }: Instrum
   return [
     {
       code: 'past-instrument-range',
-      message: `That is past what ${name} can show: check the instrument chosen.`,
+      message: say('app.past-can-show-check-instrument', { name: verbatim(name) }),
     },
   ];
 }

@@ -5,8 +5,8 @@ import {
   formatValue,
   formatWithBasis,
   isPressure,
-  MEASURANDS,
   toKpaAbs,
+  measurandSaid,
 } from '@lettura/core/measure/quantity';
 import {
   expectationContext,
@@ -15,10 +15,13 @@ import {
   signalAtRail,
   type CaseFile,
 } from '@lettura/core/judge/checks';
-import { boundWords, type MeasuredValue } from '@lettura/core/measure/uncertainty';
+import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { said } from '../../ui/words.ts';
+import { problemSaid } from '@lettura/core/measure/problem';
+import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface Meaning {
   expectation: Expectation | undefined;
@@ -80,9 +83,7 @@ function conversionOf(reading: Seen, caseFile: CaseFile, units: Units): string |
   }
   if (!caseFile.ambient) return 'Absolute pressure follows once the ambient pressure is given.';
   const kpaAbs = toKpaAbs(reading, caseFile.ambient.pressureKpaAbs);
-  return kpaAbs.ok
-    ? inEveryBasis(kpaAbs.value, caseFile, units)
-    : `${kpaAbs.problem.message} ${kpaAbs.problem.next}`;
+  return kpaAbs.ok ? inEveryBasis(kpaAbs.value, caseFile, units) : said(problemSaid(kpaAbs.problem));
 }
 
 function signalAsValue(
@@ -93,9 +94,9 @@ function signalAsValue(
   const { measures } = caseFile.profile;
   const rail = signalAtRail(signal, caseFile);
   if (rail)
-    return `Past the circuit-${rail} limit: no ${isPressure(measures) ? 'pressure' : MEASURANDS[measures].words} gives that.`;
+    return `Past the circuit-${rail} limit: no ${isPressure(measures) ? 'pressure' : said(measurandSaid(measures))} gives that.`;
   const sensor = valueOfSignal(caseFile, signal);
-  if (!sensor.ok) return `${sensor.problem.message} ${sensor.problem.next}`;
+  if (!sensor.ok) return said(problemSaid(sensor.problem));
   const { own, assumed, several, supplyOutside } = sensor.value;
   const { supplyVolts } = caseFile.profile;
   const doubt = formatValue(own.expandedUncertainty, measures, units.absolute);
@@ -103,7 +104,7 @@ function signalAsValue(
   const value = several
     ? `anything from ${show(several.lowest)} to ${show(several.highest)}: the curve has this voltage more than once`
     : own.bound
-      ? `${boundWords(own)}${inEveryBasis(own.value, caseFile, units)}: the end of what the sensor can show`
+      ? `${said(say('compare.bound', { bound: own.bound === 'at-or-above' ? 'above' : 'below', value: verbatim(inEveryBasis(own.value, caseFile, units)) }))}: the end of what the sensor can show`
       : `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`;
   return [
     value,

@@ -1,6 +1,6 @@
 import {
   isTarget,
-  PLUG_WORDS,
+  plugSaid,
   sameState,
   sameTarget,
   type EngineState,
@@ -15,6 +15,7 @@ import { meaningOf } from './meaning.ts';
 import { FIT_WORDS } from '../../ui/fit.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
+import { said } from '../../ui/words.ts';
 
 /** On a pad there is room for the trade’s short form only. */
 const BRIEF_ENGINE: Record<EngineState, string> = {
@@ -68,7 +69,7 @@ export function padIn(
 const shortState = (there: MachineState, here: MachineState): string =>
   [
     there.engine === here.engine ? '' : BRIEF_ENGINE[there.engine],
-    there.plug === here.plug ? '' : PLUG_WORDS[there.plug],
+    there.plug === here.plug ? '' : said(plugSaid(there.plug)),
     there.harness && !here.harness ? 'clipped' : '',
   ]
     .filter(Boolean)

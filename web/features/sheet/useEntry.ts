@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import type { NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
 import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/machine/places';
@@ -183,13 +184,13 @@ export function useEntry(sheet: Sheet) {
 
 const LIVE_CIRCUIT: ReadingWarning = {
   code: 'live-circuit',
-  message: 'Ohms with the key on mean nothing, and are not counted: key off, plug off, and read again.',
+  message: say('app.ohms-key-mean-nothing-not'),
 };
 
 const NOT_VOLTS: Problem = {
   code: 'not-volts',
-  message: 'A step of the pump table takes the signal in volts.',
-  next: 'Type the volts as the meter shows them, for example 2.31.',
+  message: say('app.step-pump-table-takes-signal'),
+  next: say('app.type-volts-meter-shows-them'),
 };
 
 /** A correction stays where the reading was taken. */

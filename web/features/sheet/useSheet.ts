@@ -4,7 +4,6 @@ import type { CaseFile } from '@lettura/core/judge/checks';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';
-import { selectUnits } from '../../app/preferences.ts';
 import { selectOutbox } from '../outbox/index.ts';
 import { inOrder } from './inOrder.ts';
 
@@ -68,7 +67,6 @@ function useWithUnsent(data: JobSheet | undefined, jobId: string): OwnRecord | u
 
 /** The same object as long as it says the same: a reading says nothing new once the server has it too. */
 function useCaseFile(record: OwnRecord | undefined): CaseFile | undefined {
-  const { absolute } = useSelector(selectUnits);
-  const said = useMemo(() => record && inOrder(caseFileOf(record, absolute)), [record, absolute]);
+  const said = useMemo(() => record && inOrder(caseFileOf(record)), [record]);
   return useMemo(() => (said === undefined ? undefined : (JSON.parse(said) as CaseFile)), [said]);
 }

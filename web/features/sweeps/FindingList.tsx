@@ -3,6 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import type { SweepFinding } from '@lettura/core/recording/sweep';
 import { noFaultInWords } from './noFaultInWords.ts';
+import { Said } from '../../ui/Said.tsx';
 
 export interface FindingListProps {
   findings: readonly SweepFinding[];
@@ -33,11 +34,11 @@ function Notes({ findings, marked, onShow }: FindingListProps) {
         const words = (
           <Typography component="span">
             <strong>{finding.weight === 'fault' ? '✕ ' : finding.kind === 'question' ? '? ' : '· '}</strong>
-            {finding.sentence}
+            <Said message={finding.sentence} />
           </Typography>
         );
         return (
-          <Box component="li" key={finding.sentence} sx={{ borderTop: 1, borderColor: 'divider' }}>
+          <Box component="li" key={JSON.stringify(finding)} sx={{ borderTop: 1, borderColor: 'divider' }}>
             {onShow ? (
               <ButtonBase
                 aria-pressed={finding === marked}

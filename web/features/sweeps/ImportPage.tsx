@@ -10,11 +10,9 @@ import type { Companion } from '@lettura/core/measure/companion';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { Layout } from '@lettura/core/recording/file';
 import { useEffect, useState } from 'react';
-import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { useJobSheetQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
-import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
@@ -26,6 +24,8 @@ import type { Opened } from './openFile.ts';
 import { useKeepSweep } from './useKeepSweep.ts';
 import { basisOf, channelsOf, rememberUses, usesOf } from './usesOf.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
+import { said } from '../../ui/words.ts';
 
 /** A recording from elsewhere, onto a job: what its columns are is guessed, confirmed once, and remembered. */
 export default function ImportPage() {
@@ -65,7 +65,6 @@ const wallClock = (ms: number): string =>
 function ImportForm({ sheet }: { sheet: JobSheet }) {
   const { job, vehicle, sensor } = sheet;
   const ambientKpaAbs = ambientOf(sheet);
-  const units = useSelector(selectUnits);
   const { ask, progress } = useSweepWorker();
   const keep = useKeepSweep(ask);
   const [chosen, setChosen] = useState<Chosen>();
@@ -121,7 +120,6 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
         profile: sensor.profile,
         companion: sensor.companion,
         marks: heading?.marks,
-        pressureUnit: units.absolute,
         ambientKpaAbs,
       },
       ...(heading ? { takenAt: new Date(heading.takenAt), note: heading.note } : {}),
@@ -155,7 +153,7 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
           </FileButton>
           {problem && (
             <Alert severity="error" sx={{ mt: 2 }}>
-              {problem.message} {problem.next}
+              <SaidProblem problem={problem} />
             </Alert>
           )}
           {chosen && (
@@ -235,7 +233,9 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                   onChange={(event) => setRate(event.target.value)}
                   error={!samplesPerSecond.ok}
                   helperText={
-                    samplesPerSecond.ok ? 'The file has no column of time.' : samplesPerSecond.problem.next
+                    samplesPerSecond.ok
+                      ? 'The file has no column of time.'
+                      : said(samplesPerSecond.problem.next)
                   }
                   sx={{ mt: 1.5 }}
                 />

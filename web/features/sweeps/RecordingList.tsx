@@ -5,6 +5,7 @@ import { isWithdrawn, type RecordingInfo } from '@lettura/contract';
 import { Link } from 'react-router';
 import { noFaultInWords } from './noFaultInWords.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
+import { Said } from '../../ui/Said.tsx';
 
 /** Recordings with the faults that were found in them. */
 export function RecordingList({ recordings }: { recordings: readonly RecordingInfo[] }) {
@@ -32,7 +33,9 @@ export function RecordingList({ recordings }: { recordings: readonly RecordingIn
               samples
             </Typography>
             {faults.slice(0, 3).map(({ sentence }) => (
-              <Typography key={sentence}>✕ {sentence}</Typography>
+              <Typography key={JSON.stringify(sentence)}>
+                ✕ <Said message={sentence} />
+              </Typography>
             ))}
             {faults.length > 3 && <Typography>… and {faults.length - 3} more.</Typography>}
             {faults.length === 0 && <Typography>{noFaultInWords(findings)}</Typography>}

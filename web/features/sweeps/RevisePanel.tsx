@@ -13,6 +13,7 @@ import { PAPER } from '../../ui/paper.ts';
 import { ambientOf } from './ambientOf.ts';
 import { MeaningFields, twiceUsed } from './MeaningFields.tsx';
 import type { AskSweep } from './useSweepWorker.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export interface RevisePanelProps {
   recording: RecordingInfo;
@@ -113,7 +114,7 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
       )}
       {problem && (
         <Alert severity="error" sx={{ mt: 1 }}>
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
     </Box>

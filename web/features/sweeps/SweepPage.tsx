@@ -100,7 +100,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
         profile: sheet.sensor.profile,
         companion: sheet.sensor.companion,
         uses: channels.map((one) => (inCoreUnits(one, sheet.sensor.profile.measures) ? one.use : 'other')),
-        pressureUnit: 'kPa',
       }),
     [sheet, channels],
   );
@@ -283,7 +282,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
                 profile: sheet.sensor.profile,
                 companion: sheet.sensor.companion,
                 marks,
-                pressureUnit: units.absolute,
               }}
               ask={ask}
               onRevised={onRevised}

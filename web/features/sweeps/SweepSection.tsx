@@ -10,6 +10,7 @@ import { Link } from 'react-router';
 import { RecordingList } from './RecordingList.tsx';
 import { useKeepSweep } from './useKeepSweep.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 export interface SweepSectionProps {
   jobId: string;
@@ -59,7 +60,7 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
       </Box>
       {problem && (
         <Alert severity="error" sx={{ mb: 1 }}>
-          {problem.message} {problem.next}
+          <SaidProblem problem={problem} />
         </Alert>
       )}
       {recordings.length > 0 ? (

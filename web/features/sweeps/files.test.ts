@@ -3,6 +3,7 @@ import { fakeStorage } from '../../testStorage.ts';
 import { openFile } from './openFile.ts';
 import { packed, unpacked } from './packRecording.ts';
 import { channelsOf, rememberUses, usesOf } from './usesOf.ts';
+import { inWords } from '@lettura/words';
 
 beforeEach(() => {
   globalThis.localStorage = fakeStorage();
@@ -50,7 +51,7 @@ test('a file that is no text, or too large to read, is refused before it is read
     problem: { code: 'binary' },
   });
   const huge = { size: 2 * 1024 ** 3, slice: () => new Blob([]) } as unknown as Blob;
-  expect(await openFile(huge)).toMatchObject({
+  expect(inWords(await openFile(huge))).toMatchObject({
     ok: false,
     problem: { code: 'too-large', message: 'The file has 2.0 GB; up to 512 MB can be read.' },
   });

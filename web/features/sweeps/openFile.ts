@@ -1,3 +1,4 @@
+import { fixed, say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { layoutOf, looksBinary, looksLikeCandump, type Layout } from '@lettura/core/recording/file';
 import Papa from 'papaparse';
@@ -34,16 +35,15 @@ export async function openFile(
   if (megabytes > MOST_FILE_MEGABYTES)
     return fail(
       'too-large',
-      `The file has ${megabytes >= 1024 ? `${(megabytes / 1024).toFixed(1)} GB` : `${Math.round(megabytes)} MB`}; up to ${MOST_FILE_MEGABYTES} MB can be read.`,
-      'Export a shorter stretch, or fewer channels.',
+      say('app.file-up-mb-can-read', {
+        size: megabytes >= 1024 ? fixed(megabytes / 1024, 1, 'GB') : fixed(megabytes, 0, 'MB'),
+        most: fixed(MOST_FILE_MEGABYTES, 0, 'MB'),
+      }),
+      say('app.export-shorter-stretch-fewer-channels'),
     );
   const bytes = new Uint8Array(await file.slice(0, FIRST_BYTES).arrayBuffer());
   if (looksBinary(bytes))
-    return fail(
-      'binary',
-      'This file is not text: its first bytes are no letters or numbers.',
-      'Export the recording as CSV, or the CAN traffic as a candump log.',
-    );
+    return fail('binary', say('app.file-not-text-first-bytes'), say('app.export-recording-csv-can-traffic'));
   const text = new TextDecoder().decode(bytes);
   if (/^\s*\{/u.test(text)) return ok({ kind: 'json' });
   if (looksLikeCandump(text)) return ok({ kind: 'candump' });

@@ -2,6 +2,7 @@ import type { RecordingInfo } from '@lettura/contract';
 import { afterEach, expect, test, vi } from 'vitest';
 import { unpacked } from './packRecording.ts';
 import { fetchRecording, sendRecording } from './sendRecording.ts';
+import { inWords } from '@lettura/words';
 
 const ID = '01935a00-0000-7000-8000-000000000101';
 const JOB = '01935a00-0000-7000-8000-000000000102';
@@ -53,7 +54,7 @@ test('a refusal is told in the words of the server, and a server that is away as
     next: 'Import the file again.',
   };
   answering(422, problem);
-  expect(await sendRecording(info, recording)).toMatchObject({
+  expect(inWords(await sendRecording(info, recording))).toMatchObject({
     ok: false,
     problem: { code: 'damaged-recording', next: 'Import the file again.' },
   });

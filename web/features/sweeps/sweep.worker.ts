@@ -1,3 +1,4 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { readRecordingFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { csvOf, decodeCandump, NumberScanner, recordingJson } from '@lettura/core/recording/file';
@@ -66,7 +67,7 @@ async function read({
     zoned,
   } = scanner.finish();
   if (rows < 2)
-    return fail('no-rows', 'Fewer than two rows of numbers were found.', 'Check the columns and their time.');
+    return fail('no-rows', say('app.fewer-than-two-rows-numbers'), say('app.check-columns-their-time'));
   const where = badExamples
     .map(({ row, column, text }) => `row ${row}, column ${column}: “${text}”`)
     .join('; ');
@@ -93,8 +94,8 @@ function readLog(text: string): Result<Held, string> {
   if (decoded.channels.length === 0)
     return fail(
       'no-live-data',
-      `None of the ${count(frames)} frames is an answer with live data.`,
-      'Log while the tool asks for standard live data (service 01).',
+      say('app.none-frames-answer-live-data', { frames }),
+      say('app.log-while-tool-asks-standard'),
     );
   return ok(
     hold(
@@ -107,7 +108,8 @@ function readLog(text: string): Result<Held, string> {
 }
 
 const count = (n: number): string => n.toLocaleString('en-GB');
-const nothingHeld = () => fail('no-recording', 'There is no recording in hand.', 'Choose the file again.');
+const nothingHeld = () =>
+  fail('no-recording', say('app.there-no-recording-hand'), say('app.choose-file-again'));
 
 /** The same numbers, named and measured as was said. */
 const described = (held: Recording, channels: readonly { name: string; unit: string }[]): Recording => ({
@@ -191,8 +193,10 @@ addEventListener('message', ({ data: question }: MessageEvent<Question>) => {
         ok: false,
         problem: {
           code: 'reading-failed',
-          message: `The recording could not be read: ${error instanceof Error ? error.message : String(error)}.`,
-          next: 'Try a shorter one.',
+          message: say('app.recording-could-not-read', {
+            reason: verbatim(error instanceof Error ? error.message : String(error)),
+          }),
+          next: say('app.try-shorter-one'),
         },
       }),
   );

@@ -8,6 +8,7 @@ import { v7 } from 'uuid';
 import { api } from '../../app/api.ts';
 import type { Held } from './sweepMessages.ts';
 import type { AskSweep } from './useSweepWorker.ts';
+import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface KeepSweep {
   jobId: string;
@@ -29,7 +30,7 @@ const remarksOn = ({ remarks, durationSeconds }: Held): SweepFinding[] =>
   remarks.map((sentence) => ({
     kind: 'import',
     weight: 'note',
-    sentence: sentence.slice(0, MOST_SENTENCE_LETTERS),
+    sentence: say('sweep.odd-in-the-file', { remark: verbatim(sentence.slice(0, MOST_SENTENCE_LETTERS)) }),
     channel: 0,
     fromSeconds: 0,
     untilSeconds: durationSeconds,

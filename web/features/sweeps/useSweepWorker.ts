@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { ok, type Result } from '@lettura/core/measure/problem';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { QuestionName, Reply, SweepQuestions } from './sweepMessages.ts';
 
@@ -22,8 +22,8 @@ export function useSweepWorker(): { ask: AskSweep; progress: number | undefined 
         setProgress(data.progress);
         return;
       }
-      const { message, next, code } = data.ok ? { message: '', next: '', code: '' } : data.problem;
-      waiting.current.get(data.number)?.(data.ok ? ok(data.answer as never) : fail(code, message, next));
+      const answer = data.ok ? ok(data.answer as never) : { ok: false as const, problem: data.problem };
+      waiting.current.get(data.number)?.(answer);
       waiting.current.delete(data.number);
     });
     worker.current = own;

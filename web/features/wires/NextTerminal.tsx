@@ -2,19 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { readPlugValue, TEST_WORDS, type PlugReading, type PlugTest } from '@lettura/core/judge/wireFinder';
+import { readPlugValue, testSaid, type PlugReading, type PlugTest } from '@lettura/core/judge/wireFinder';
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
-import { upperFirst } from '../../ui/inWords.ts';
-
-const CAUTIONS: Record<PlugTest, string> = {
-  'open-volts':
-    'Keep the probe off the neighbouring terminal: a shorted reference can take the control unit with it.',
-  'connected-volts': 'Back-probe beside the seal, do not pierce the wire.',
-  'open-ohms': 'Key off, and wait until the unit sleeps: ohms on a live circuit mean nothing.',
-  fed: 'Only into what can be a signal, never into a supply, and no more than the reference.',
-  moves: 'Pump or move the sensor itself; hands clear of belts and fans if the engine has to run.',
-};
+import { problemSaid } from '@lettura/core/measure/problem';
+import { said } from '../../ui/words.ts';
+import { say } from '@lettura/core/measure/message';
+import { Said } from '../../ui/Said.tsx';
 
 const CHOICES = {
   moves: [
@@ -46,7 +40,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
     if (test === 'moves' || test === 'fed') return;
     const read = readPlugValue(text, test);
     if (read.ok) onMeasured({ terminal, test, value: read.value });
-    else setProblem(`${read.problem.message} ${read.problem.next}`);
+    else setProblem(said(problemSaid(read.problem)));
   };
   return (
     <Box
@@ -55,7 +49,9 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
       sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1.25, bgcolor: 'sheet.inset' }}
     >
       <Typography sx={{ fontWeight: 700 }}>Next: terminal {name}</Typography>
-      <Typography variant="body2">{upperFirst(TEST_WORDS[test])}</Typography>
+      <Typography variant="body2">
+        <Said title message={testSaid(test)} />
+      </Typography>
       <Box
         component="form"
         noValidate
@@ -106,7 +102,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
           </Button>
         )}
       </Box>
-      <Cautions cautions={[CAUTIONS[test]]} />
+      <Cautions cautions={[say(`wire-caution.${test}`)]} />
     </Box>
   );
 }

@@ -8,13 +8,14 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Pin } from '@lettura/contract';
 import {
-  ROLE_WORDS,
+  roleSaid,
   type PlugReading,
   type TerminalFinding,
   type WireFinding,
 } from '@lettura/core/judge/wireFinder';
 import { roleOfPin } from './plugOf.ts';
 import { readingInWords, unlikeInWords } from './plugWords.ts';
+import { said } from '../../ui/words.ts';
 
 export interface TerminalTableProps {
   finding: WireFinding;
@@ -72,7 +73,7 @@ export function TerminalTable({ finding, readings, listed, nameOf, onForget }: T
 
 function FoundRole({ confidence, role, couldBe, unlike }: TerminalFinding) {
   if (!role || confidence === 'open') {
-    const all = [...(role ? [{ role }] : []), ...couldBe].map((one) => ROLE_WORDS[one.role]);
+    const all = [...(role ? [{ role }] : []), ...couldBe].map((one) => said(roleSaid(one.role)));
     return (
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         not known yet{all.length > 0 && all.length < 4 ? `: ${all.join(' or ')}` : ''}
@@ -82,12 +83,12 @@ function FoundRole({ confidence, role, couldBe, unlike }: TerminalFinding) {
   return (
     <>
       <Typography sx={{ fontWeight: 700 }}>
-        {confidence === 'certain' ? '✓' : '~'} {ROLE_WORDS[role]}
+        {confidence === 'certain' ? '✓' : '~'} {said(roleSaid(role))}
       </Typography>
       <Typography variant="body2">
         {confidence === 'certain'
           ? 'certain by name'
-          : `likely, but could be ${couldBe.map((one) => ROLE_WORDS[one.role]).join(' or ')}`}
+          : `likely, but could be ${couldBe.map((one) => said(roleSaid(one.role))).join(' or ')}`}
       </Typography>
       {unlike && (
         <Typography variant="body2" sx={{ fontWeight: 700, color: 'warning.main' }}>
@@ -104,8 +105,8 @@ function Listed({ pin, found }: { pin: Pin; found: TerminalFinding }) {
   return (
     <Typography variant="body2" sx={differs ? { fontWeight: 700, color: 'warning.main' } : {}}>
       {differs
-        ? `≠ the list says ${ROLE_WORDS[role]}: the plug disagrees`
-        : `the list says ${ROLE_WORDS[role]}`}
+        ? `≠ the list says ${said(roleSaid(role))}: the plug disagrees`
+        : `the list says ${said(roleSaid(role))}`}
     </Typography>
   );
 }

@@ -29,6 +29,7 @@ import {
   terminalsCounted,
   wiresRestarted,
 } from './wiresSlice.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
 
 type PlugCan = 'both' | 'on' | 'off';
 const ALLOWED: Record<PlugCan, readonly PlugTest[]> = {
@@ -150,7 +151,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
       )}
       {error && (
         <Alert severity="error">
-          {requestProblem(error).message} {requestProblem(error).next}
+          <SaidProblem problem={requestProblem(error)} />
         </Alert>
       )}
     </Box>

@@ -1,12 +1,13 @@
 import { ohmsInWords } from '@lettura/core/measure/quantity';
-import { voltsInWords } from '@lettura/core/judge/checks';
 import {
-  ROLE_WORDS,
+  roleSaid,
   type PlugReading,
   type PlugTest,
   type Role,
   type Unlike,
 } from '@lettura/core/judge/wireFinder';
+import { voltsInWords } from '../../ui/numbersInWords.ts';
+import { said } from '../../ui/words.ts';
 
 const FED_ANSWERS = ['nothing follows', 'its value follows', 'a temperature follows'];
 
@@ -45,5 +46,5 @@ export function unlikeInWords(role: Role, { test, value, lowest, highest }: Unli
         : lowest <= 0
           ? `${valueInWords(test, highest)} at most`
           : `${valueInWords(test, lowest)} to ${valueInWords(test, highest)}`;
-  return `! Not as a sound ${ROLE_WORDS[role]}: ${readingInWords({ test, value })}, a sound one ${sound}. Judge it on the sheet.`;
+  return `! Not as a sound ${said(roleSaid(role))}: ${readingInWords({ test, value })}, a sound one ${sound}. Judge it on the sheet.`;
 }

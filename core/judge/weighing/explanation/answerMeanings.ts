@@ -1,20 +1,21 @@
+import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
 import { isTarget } from '../../../machine/places/index.ts';
 import { expectedReading } from '../../expectation/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import { expectationContext, type CaseFile } from '../../checks/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 import type { Decisions } from '../posterior/decisions.ts';
-import { titleOf } from '../posterior/decisionWords.ts';
+import { titleOf } from '../posterior/causeSaid.ts';
 import type { Foresight } from '../outlook/foresight.ts';
 import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
-import { shownWords } from './readingWords.ts';
+import { shownOn } from './readingSaid.ts';
 import { SWEEP_OUTCOMES } from '../likelihood/sweepLikelihood.ts';
 
 /** What one answer of a reading that was not taken yet would mean. */
 export interface AnswerMeaning {
-  outcome: string;
+  outcome: Message;
   /** Title of what leads after it. */
-  then: string;
+  then: Message;
   /** How sure that is after it, beside now. */
   change: 'surer' | 'as-now' | 'less-sure';
   /** Of all of `outcome`: it is what a sound machine shows there. */
@@ -53,8 +54,8 @@ export function answersOf(
 ): AnswerMeaning[] {
   const { joint, scale } = foresight;
   const now = Float64Array.from(joint, (row) => row.reduce((sum, weight) => sum + weight, 0));
-  const inWords = ({ from, to }: AnswerRange) => outcomeWords(candidate, from, to, scale.readAt, caseFile);
-  const told = alikeAsOne(joined(rangesOf(foresight, bandOf(candidate, caseFile))), inWords)
+  const outcomeOf = ({ from, to }: AnswerRange) => outcomeSaid(candidate, from, to, scale.readAt, caseFile);
+  const told = alikeAsOne(joined(rangesOf(foresight, bandOf(candidate, caseFile))), outcomeOf)
     .filter(({ probability }) => probability >= RARE)
     .sort((a, b) => b.probability - a.probability);
   const common = told.filter(({ probability }) => probability >= WORTH_TELLING);
@@ -66,7 +67,7 @@ export function answersOf(
     const { decision, asExpected, probability, weights } = range;
     const gained = weights[decision]! / probability - now[decision]!;
     return {
-      outcome: inWords(range),
+      outcome: outcomeOf(range),
       then: titleOf(decisions.all[decision]!.id),
       change: gained > CHANGED_SHARE ? 'surer' : gained < -CHANGED_SHARE ? 'less-sure' : 'as-now',
       asExpected,
@@ -77,7 +78,7 @@ export function answersOf(
 
 /** Whatever it showed, it would leave everything as it is: not worth asking for. */
 export const tellsNothing = (answers: readonly AnswerMeaning[]): boolean =>
-  answers.every(({ then, change }) => then === answers[0]?.then && change === 'as-now');
+  answers.every(({ then, change }) => sameMessage(then, answers[0]!.then) && change === 'as-now');
 
 function rangesOf(
   { joint, scale }: Foresight,
@@ -122,18 +123,21 @@ function joined(ranges: readonly AnswerRange[]): AnswerRange[] {
 }
 
 /** An instrument that shows the same is one answer, whatever was behind it. */
-function alikeAsOne(ranges: readonly AnswerRange[], inWords: (range: AnswerRange) => string): AnswerRange[] {
-  const byWords = new Map<string, AnswerRange>();
+function alikeAsOne(
+  ranges: readonly AnswerRange[],
+  outcomeOf: (range: AnswerRange) => Message,
+): AnswerRange[] {
+  const byOutcome = new Map<string, AnswerRange>();
   for (const one of ranges) {
-    const words = inWords(one);
-    const same = byWords.get(words);
-    if (!same) byWords.set(words, one);
+    const outcome = JSON.stringify(outcomeOf(one));
+    const same = byOutcome.get(outcome);
+    if (!same) byOutcome.set(outcome, one);
     else {
       add(same, { ...one, to: Math.max(same.to, one.to) });
       same.decision = leaderOf(same.weights);
     }
   }
-  return [...byWords.values()];
+  return [...byOutcome.values()];
 }
 
 function add(
@@ -154,35 +158,43 @@ function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
   return expectedReading(target, state, expectationContext(caseFile));
 }
 
-function outcomeWords(
+function outcomeSaid(
   { target }: Candidate,
   from: number,
   to: number,
   readAt: (step: number) => number,
   caseFile: CaseFile,
-): string {
+): Message {
   if (target.kind === 'observation') {
     const { yes, no } = observationOf(target.observation);
-    return from === to ? (from === 0 ? yes : no) : `${yes}, or ${no}`;
+    return anyOf(from === to ? [from === 0 ? yes : no] : [yes, no]);
   }
-  if (target.kind === 'sweep') {
-    const words = (step: number) => {
-      const outcome = SWEEP_OUTCOMES[step]!;
-      return outcome === '' ? 'no dropout' : `track ${outcome.replace(' ', ' and ')} drops out`;
-    };
-    return Array.from({ length: to - from + 1 }, (_, i) => words(from + i)).join(', or ');
-  }
-  const words = (step: number) => shownWords(target.kind, readAt(step), caseFile);
+  if (target.kind === 'sweep')
+    return anyOf(
+      Array.from({ length: to - from + 1 }, (_, i) => {
+        const outcome = SWEEP_OUTCOMES[from + i]!;
+        return outcome === '' ? say('outcome.no-dropout') : say('outcome.drops-out', { tracks: outcome });
+      }),
+    );
+  const shown = (step: number) => shownOn(target.kind, readAt(step), caseFile);
   const isVolts = target.kind === 'wire' || target.kind === 'between';
   // Nobody looks for a minus sign, or for more than a battery has.
   const below = isVolts && readAt(from) < -LEAST_MINUS_VOLTS;
   const above = isVolts && readAt(to) > HIGHEST_LOOKED_FOR_VOLTS;
-  if (below && above) return 'whatever it shows';
-  if (below) return readAt(to) < LEAST_MINUS_VOLTS ? `${words(to)} or less` : `below ${words(to)}`;
-  if (above) return `above ${words(from)}`;
-  const [low, high] = [words(from), words(to)];
-  return low === high ? `about ${low}` : `${low} to ${high}`;
+  if (below && above) return say('outcome.whatever');
+  if (below)
+    return readAt(to) < LEAST_MINUS_VOLTS
+      ? say('outcome.or-less', { value: shown(to) })
+      : say('outcome.below', { value: shown(to) });
+  if (above) return say('outcome.above', { value: shown(from) });
+  const [low, high] = [shown(from), shown(to)];
+  return JSON.stringify(low) === JSON.stringify(high)
+    ? say('outcome.about', { value: low })
+    : say('outcome.between', { low, high });
 }
+
+const anyOf = (outcomes: readonly Message[]): Message =>
+  outcomes.length === 1 ? outcomes[0]! : say('outcome.any', { outcomes: list(outcomes, 'or') });
 
 const LEAST_MINUS_VOLTS = 0.02;
 const HIGHEST_LOOKED_FOR_VOLTS = 12;

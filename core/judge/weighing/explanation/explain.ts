@@ -1,4 +1,5 @@
-import { complaintWords } from '../../../record/code/index.ts';
+import { say, verbatim, type Message } from '../../../measure/message/index.ts';
+import { complaintSaid } from '../../../record/code/index.ts';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { beforehandOf, type Beforehand } from '../outlook/beforehand.ts';
@@ -8,7 +9,7 @@ import { decisionShares } from '../posterior/decisions.ts';
 import { NOTHING } from '../hypotheses/hypotheses.ts';
 import type { Standing } from '../gate/judgement.ts';
 import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
-import { observationWords, readingWords, shownBy, shownWords } from './readingWords.ts';
+import { observationSaid, readingSaid, shownBy, shownOn } from './readingSaid.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
 import { TOLERANCES, type WeighedCase, type WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
@@ -18,7 +19,7 @@ export type Strength = 'decides' | 'strong' | 'some';
 /** What one reading says to one cause. */
 export interface Statement {
   readingId: string;
-  sentence: string;
+  sentence: Message;
   strength: Strength;
   /** Times as likely with this cause as without it. */
   factor: number;
@@ -32,7 +33,7 @@ export interface Explanation {
 /** A reading that the others make unlikely to be what it is noted as. */
 export interface Doubtful {
   readingId: string;
-  sentence: string;
+  sentence: Message;
   probability: number;
 }
 
@@ -108,35 +109,39 @@ export class Explainer {
     { id, drive }: WeighedReading,
     decision: number,
     speaksFor: boolean,
-  ): { sentence: string; tells: boolean } {
-    const says = (sentence: string, tells = true) => ({ sentence, tells });
+  ): { sentence: Message; tells: boolean } {
+    const says = (sentence: Message, tells = true) => ({ sentence, tells });
     if (drive === SWEEP_DRIVE)
       return says(
-        speaksFor ? 'The recording shows what this would show.' : 'The recording does not show it.',
+        speaksFor ? say('weighing.recording-shows-would-show') : say('weighing.recording-does-not-show'),
       );
     const made = this.#caseFile.observations.find((one) => one.id === id);
-    if (made) return says(`${observationWords(made)}.`);
+    if (made) return says(observationSaid(made));
     const code = this.#codes.find((one) => one.id === id);
-    if (code) return says(`The code ${code.code} was stored: ${complaintWords(code.complaint)}.`);
+    if (code)
+      return says(
+        say('weighing.code-stored', { code: verbatim(code.code), complaint: complaintSaid(code.complaint) }),
+      );
     const reading = evidenceOf(this.#caseFile, id);
-    if (!reading) return says('');
-    const words = readingWords(reading, this.#caseFile);
+    if (!reading) return says(say('weighing.withdrawn'));
+    const what = readingSaid(reading, this.#caseFile);
     const would = this.#would(reading, decision);
     const sound = decision === this.#nothing ? undefined : this.#would(reading, this.#nothing);
     // Each claim is made only of a reading that bears it out.
     if (speaksFor) {
       if (would?.holds && sound?.holds)
-        return says(`${words}: as it would be, ${would.words}; so it would with nothing wrong.`, false);
+        return says(say('weighing.as-with-nothing-wrong', { reading: what, would: would.said }), false);
       if (would?.holds && would.steps <= CLOSE_STEPS)
-        return says(`${words}: as it would be, ${would.words}.`);
+        return says(say('weighing.as-it-would-be', { reading: what, would: would.said }));
       return sound?.rulesOut
-        ? says(`${words}: a sound machine would show ${sound.words}.`)
-        : says(`${words}.`, !sound?.holds);
+        ? says(say('weighing.sound-machine-would-show', { reading: what, sound: sound.said }))
+        : says(say('weighing.is-read', { reading: what }), !sound?.holds);
     }
-    if (would?.rulesOut) return says(`${words}: with this it would be ${would.words}.`);
+    if (would?.rulesOut)
+      return says(say('weighing.with-this-it-would-be', { reading: what, would: would.said }));
     return would?.holds
-      ? says(`${words}: it could be so with this, and is likelier without it.`, false)
-      : says(`${words}.`);
+      ? says(say('weighing.could-likelier-without', { reading: what }), false)
+      : says(say('weighing.is-read', { reading: what }));
   }
 
   /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
@@ -152,12 +157,15 @@ export class Explainer {
     };
     const [low, high] = [at(0.12), at(0.88)];
     if (high - low > BROAD_SHARE * scale.steps) return undefined;
-    const words = (step: number) => shownWords(reading.kind, scale.readAt(step), this.#caseFile);
+    const shown = (step: number) => shownOn(reading.kind, scale.readAt(step), this.#caseFile);
     const reads = shownBy(reading, this.#caseFile);
     // A drop along one wire counts by its size, whichever lead was where.
     const steps = reads.map((one) => scale.stepOf(one));
     return {
-      words: high - low <= NARROW_STEPS ? `about ${words(at(0.5))}` : `${words(low)} to ${words(high)}`,
+      said:
+        high - low <= NARROW_STEPS
+          ? say('outcome.about', { value: shown(at(0.5)) })
+          : say('outcome.between', { low: shown(low), high: shown(high) }),
       steps: high - low,
       holds: steps.some((step) => low - NEAR_STEPS <= step && step <= high + NEAR_STEPS),
       rulesOut:
@@ -180,23 +188,20 @@ export class Explainer {
         {
           readingId: reading.id,
           probability,
-          sentence: `${readingWords(taken, this.#caseFile)} does not go with the other ${others}: ${ASK[taken.kind]} Take it again.`,
+          sentence: say('weighing.does-not-go-other-take', {
+            reading: readingSaid(taken, this.#caseFile),
+            others,
+            kind: taken.kind,
+          }),
         },
       ];
     });
   }
 }
 
-const ASK: Record<AnyEvidence['kind'], string> = {
-  wire: 'was the probe on this wire, on this side of the plug?',
-  between: 'were both probes on this wire?',
-  ohms: 'was the power off, and nothing else connected?',
-  scan: 'was it this item, in this state?',
-  gauge: 'was the gauge on this tap, and had it settled?',
-};
 /** What a cause would show, beside what was read. */
 interface Prediction {
-  words: string;
+  said: Message;
   steps: number;
   /** The reading is what it says, within what an instrument tells apart. */
   holds: boolean;

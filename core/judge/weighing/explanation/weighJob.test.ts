@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
@@ -7,8 +8,8 @@ import { causeTitle, costOfGuessing, NO_WHAT_IF, weighInStages, weighJob, type W
 
 type Reading = ReturnType<typeof wire>;
 const weighed = (readings: readonly Reading[], over: Partial<CaseFile> = {}, whatIf: Partial<WhatIf> = {}) =>
-  weighJob(exampleCase([...readings], over), WIRES, { ...NO_WHAT_IF, ...whatIf });
-const shareOf = ({ causes }: ReturnType<typeof weighJob>, cause: string) =>
+  inWords(weighJob(exampleCase([...readings], over), WIRES, { ...NO_WHAT_IF, ...whatIf }));
+const shareOf = ({ causes }: ReturnType<typeof weighed>, cause: string) =>
   causes.find((one) => one.cause === cause)?.share ?? 0;
 
 test('nothing read: no ranking, but a first reading with its reason, its answers and its caution', () => {
@@ -94,11 +95,11 @@ test('a reading struck out, a circumstance and a supposed fault move the weights
     {},
     { starting: { circumstances: ['loom-damaged'], priors: {} } },
   );
-  const wires = (view: ReturnType<typeof weighJob>) =>
+  const wires = (view: ReturnType<typeof weighed>) =>
     view.causes.filter((one) => one.class === 'wire').reduce((sum, { share }) => sum + share, 0);
   expect(wires(damaged)).toBeGreaterThan(wires(weighed([wire('signal', 'plug', 0.02)])));
   expect(weighed(readings)).toEqual(before);
-  for (const id of CIRCUMSTANCE_IDS) expect(circumstanceWords(id)).not.toBe('');
+  for (const id of CIRCUMSTANCE_IDS) expect(inWords(circumstanceWords(id))).not.toBe('');
 });
 
 test('a look counts: a green plug speaks for the contact, a sound hose against the hose', () => {
@@ -157,10 +158,12 @@ test('readings with something attached are weighed with it: a known voltage that
 });
 
 test('causes recorded before the circuit was reasoned with keep their titles', () => {
-  expect(causeTitle('reference-open')).toBe('Reference wire open');
-  expect(causeTitle('wire reference:second')).toBe('Reference wire between inline connector and sensor plug');
-  expect(causeTitle('gremlins')).toBeUndefined();
-  expect(causeTitle('wire gremlin:first')).toBeUndefined();
+  expect(inWords(causeTitle('reference-open'))).toBe('Reference wire open');
+  expect(inWords(causeTitle('wire reference:second'))).toBe(
+    'Reference wire between inline connector and sensor plug',
+  );
+  expect(inWords(causeTitle('gremlins'))).toBeUndefined();
+  expect(inWords(causeTitle('wire gremlin:first'))).toBeUndefined();
 });
 
 // By hand: 30 % of (200 + half an hour at 80) is 72; five minutes at 80 are 6.67.

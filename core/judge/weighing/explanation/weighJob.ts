@@ -1,9 +1,11 @@
+import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../../checks/index.ts';
 import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
 import type { Decision } from '../posterior/decisions.ts';
-import { decisionWords, titleOf } from '../posterior/decisionWords.ts';
+import { lanesOfCause } from '../posterior/cause.ts';
+import { remedySaid, titleSaid } from '../posterior/causeSaid.ts';
 import { Explainer, type Doubtful, type Statement } from './explain.ts';
 import type { GateItem } from '../gate/gate.ts';
 import {
@@ -17,31 +19,30 @@ import {
   type Suggestion,
 } from '../gate/judgement.ts';
 import { kindsWithin } from '../posterior/kindsWithin.ts';
-import { nextInWords, titleOfCandidate, type NextReading } from './nextWords.ts';
+import { candidateSaid, nextReading, type NextReading } from './nextReading.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
 import { NO_WHAT_IF, tried, type WhatIf } from '../outlook/whatIf.ts';
-import { lowerFirst, upperFirst } from '../../wording/index.ts';
 
 export type CauseClass = Decision['class'];
 
 export interface WeighedCause {
   /** Name of the decision: what a verdict records. */
   cause: string;
-  title: string;
+  title: Message;
   class: CauseClass;
-  remedy: string;
+  remedy: Message;
   lanes: readonly Lane[];
   /** 0 to 1; those of all causes sum to one. */
   share: number;
   /** What about it, likeliest first, where more than one thing comes to the same work. */
-  kinds: readonly { name: string; share: number }[];
+  kinds: readonly { name: Message; share: number }[];
   speaksFor: Statement[];
   speaksAgainst: Statement[];
 }
 
 export type Verdict =
-  | { decided: true; cause: string; class: CauseClass; sentence: string }
-  | { decided: false; sentence: string };
+  | { decided: true; cause: string; class: CauseClass; sentence: Message }
+  | { decided: false; sentence: Message };
 
 /** Everything that the readings of a job come to, in words and numbers, ready to be shown or sent. */
 export interface JobWeighing {
@@ -59,7 +60,7 @@ export interface JobWeighing {
   /** What is shown to be wrong without saying why. */
   disagreements: Remark[];
   /** What would overturn the leading cause. */
-  overturns: string | undefined;
+  overturns: Message | undefined;
 }
 
 const WORTH_EXPLAINING = 0.01;
@@ -103,9 +104,9 @@ export function* weighInStages(
     stage,
     causes: nothingRead ? [] : causes,
     verdict: nothingRead
-      ? { decided: false, sentence: 'No reading says anything so far.' }
+      ? { decided: false, sentence: say('proof.nothing-read') }
       : stage === 'ranked'
-        ? { decided: false, sentence: 'Looking for what to read next.' }
+        ? { decided: false, sentence: say('verdict.looking') }
         : verdictOn(judgement, wrong),
     gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
     next: worthAsking(judgement, caseFile),
@@ -139,73 +140,68 @@ export function* weighInStages(
 function worthAsking({ suggestions, decisions }: Judgement, caseFile: CaseFile): NextReading[] {
   const worth: NextReading[] = [];
   for (const suggestion of suggestions) {
-    const next = nextInWords(suggestion, decisions, caseFile);
+    const next = nextReading(suggestion, decisions, caseFile);
     if (suggestion.forGate || !tellsNothing(next.answers)) worth.push(next);
     if (worth.length === MOST_SUGGESTED) break;
   }
   return worth;
 }
 
-function causeOf(decision: Decision, share: number, { weighed, posterior }: Standing): WeighedCause {
-  const words = decisionWords(decision.id);
+function causeOf(decision: Decision, share: number, standing: Standing): WeighedCause {
+  const { id, cause, class: sort } = decision;
   return {
-    cause: decision.id,
-    title: words?.title ?? decision.id,
-    class: decision.class,
-    remedy: words?.remedy ?? '',
-    lanes: words?.lanes ?? [],
+    cause: id,
+    title: titleSaid(cause),
+    class: sort,
+    remedy: remedySaid(cause),
+    lanes: lanesOfCause(cause),
     share,
-    kinds: kindsWithin(decision, weighed.hypotheses, posterior),
+    kinds: kindsWithin(decision, standing.weighed.hypotheses, standing.posterior),
     speaksFor: [],
     speaksAgainst: [],
   };
 }
 
 /** What a verdict may say on these readings, without the search for the next one: what guards the record. */
-function verdictOn(
-  { ranked, placeShare, classes, gate, verdict, suggestions }: Judgement,
-  wrong: readonly Remark[],
-): Verdict {
-  const leader = ranked[0]!;
-  const words = decisionWords(leader.decision.id);
-  const title = words?.title ?? leader.decision.id;
-  if (verdict === 'decided' && leader.decision.class === 'nothing' && wrong.length > 0)
-    return { decided: false, sentence: `Something is wrong. ${wrong[0]!.sentence}` };
-  if (verdict === 'decided')
-    return {
-      decided: true,
-      cause: leader.decision.id,
-      class: leader.decision.class,
-      sentence: `${title}. ${words?.remedy ?? ''}`,
-    };
-  const labelled = (wanted: GateItem['state']) =>
-    gate.filter(({ state }) => state === wanted).map(({ label }) => lowerFirst(label));
-  const [missing, refuted] = [labelled('missing'), labelled('refuted')];
-  const second = ranked[1];
-  const why =
-    refuted.length > 0
-      ? `against it: “${refuted[0]}” does not hold`
-      : missing.length > 0
-        ? `still to show: ${missing.join('; ')}`
-        : verdict === 'cannot-tell'
-          ? `these readings cannot tell it from “${second ? titleOf(second.decision.id) : ''}”, and none that is left would`
-          : placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE
-            ? `one more look is cheap and may change the mind: ${suggestions[0] ? titleOfCandidate(suggestions[0].candidate) : ''}`
-            : `“${second ? titleOf(second.decision.id) : ''}” still explains the readings`;
-  return {
-    decided: false,
-    sentence: `“${title}” leads; ${why}${why.endsWith('?') ? '' : '.'}`,
-  };
+function verdictOn(judgement: Judgement, wrong: readonly Remark[]): Verdict {
+  const { id, cause, class: sort } = judgement.ranked[0]!.decision;
+  if (judgement.verdict !== 'decided') return { decided: false, sentence: whyNotYet(judgement) };
+  if (sort === 'nothing' && wrong.length > 0)
+    return { decided: false, sentence: say('verdict.something-wrong', { remark: wrong[0]!.sentence }) };
+  const sentence = say('verdict.decided', { title: titleSaid(cause), remedy: remedySaid(cause) });
+  return { decided: true, cause: id, class: sort, sentence };
 }
 
-function overturns({ ranked, suggestions, decisions }: Judgement, caseFile: CaseFile): string | undefined {
+function whyNotYet({ ranked, placeShare, classes, gate, verdict, suggestions }: Judgement): Message {
+  const title = titleSaid(ranked[0]!.decision.cause);
+  const labelled = (wanted: GateItem['state']) =>
+    gate.filter(({ state }) => state === wanted).map(({ label }) => label);
+  const [missing, refuted] = [labelled('missing'), labelled('refuted')];
+  if (refuted[0]) return say('verdict.refuted', { title, item: refuted[0] });
+  if (missing.length > 0) return say('verdict.still-to-show', { title, items: list(missing, 'semicolons') });
+  const look = suggestions[0]?.candidate;
+  if (verdict !== 'cannot-tell' && look && placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE)
+    return say('verdict.one-more-look', {
+      title,
+      look: candidateSaid(look),
+      isQuestion: look.target.kind === 'observation',
+    });
+  const second = ranked[1];
+  if (!second) return say('verdict.leads-alone', { title });
+  return say(verdict === 'cannot-tell' ? 'verdict.cannot-tell' : 'verdict.also-explains', {
+    title,
+    second: titleSaid(second.decision.cause),
+  });
+}
+
+function overturns({ ranked, suggestions, decisions }: Judgement, caseFile: CaseFile): Message | undefined {
   const most = suggestions.reduce<Judgement['suggestions'][number] | undefined>(
     (best, one) => (!best || one.mayChangeTheMind > best.mayChangeTheMind ? one : best),
     undefined,
   );
   if (!most) return undefined;
-  const leader = titleOf(ranked[0]!.decision.id);
-  const { title, answers } = nextInWords(most, decisions, caseFile);
-  const other = answers.find(({ then }) => then !== leader);
-  return other && `${upperFirst(title)}: ${other.outcome} would point to “${other.then}”.`;
+  const leader = titleSaid(ranked[0]!.decision.cause);
+  const { title, answers } = nextReading(most, decisions, caseFile);
+  const other = answers.find(({ then }) => !sameMessage(then, leader));
+  return other && say('verdict.overturned-by', { reading: title, outcome: other.outcome, then: other.then });
 }

@@ -1,8 +1,11 @@
+import { say, type Message } from '../../../measure/message/index.ts';
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
 import {
   isMotor,
   isReturn,
   keyOn,
+  laneSaid,
+  placeSaid,
   type Lane,
   type MachineState,
   type Place,
@@ -16,7 +19,7 @@ import { lanesOfCause } from '../posterior/cause.ts';
 
 /** One thing that must be on record before a part may be named. */
 export interface GateItem {
-  label: string;
+  label: Message;
   /** Refuted: it was read, and is not as it must be. */
   state: 'proven' | 'missing' | 'refuted';
   /** The reading that would show it. */
@@ -26,18 +29,8 @@ export interface GateItem {
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
-const SUPPLY_LABELS: Partial<Record<Lane, string>> = {
-  reference: 'Reference good at the plug, loaded',
-  'second-reference': 'Second reference good at the plug, loaded',
-  'battery-feed': 'Battery feed good at the plug, loaded',
-  return: 'Return good at the plug, loaded',
-  'second-return': 'Second return good at the plug, loaded',
-};
-const PLACE_LABELS: Record<Place, string> = {
-  unit: 'Read at the control unit',
-  connector: 'Read at the inline connector',
-  plug: 'Read at the sensor plug',
-};
+/** What has to be good at the plug under load, as far as the body has it. */
+const SUPPLIES = ['reference', 'second-reference', 'battery-feed', 'return', 'second-return'] as const;
 
 /**
  * What must have been read before a verdict on a decision, whatever the weights say: a part is condemned only with its supply
@@ -57,18 +50,18 @@ export function gateItems(
   const has = (lane: Lane) => wires.includes(lane);
   const newest = (lane: Lane, place: Place, state: MachineState) =>
     taken.findLast((one) => isAt(one, lane, place, state));
-  const read = (lane: Lane, place: Place, label: string, state = KOEO): GateItem => ({
+  const read = (lane: Lane, place: Place, label: Message, state = KOEO): GateItem => ({
     label,
     state: newest(lane, place, state) ? 'proven' : 'missing',
     reading: { target: { kind: 'wire', lane, place }, state },
   });
   const good = (lane: Lane): GateItem => {
-    const item = read(lane, 'plug', SUPPLY_LABELS[lane]!);
+    const item = read(lane, 'plug', say('gate.good-at-plug', { lane: laneSaid(lane) }));
     const loaded = newest(lane, 'plug', KOEO);
     if (!loaded || isGood(loaded, lane)) return item;
     // A sensor may pull its own supply down: then it is back as soon as the plug is off.
     const unloaded = newest(lane, 'plug', PLUG_OFF);
-    const label = 'Supply back with the plug off';
+    const label = say('gate.supply-back');
     if (isReturn(lane)) return { ...item, state: 'refuted' };
     if (!unloaded) return read(lane, 'plug', label, PLUG_OFF);
     const isBack = isGood(unloaded, lane);
@@ -80,24 +73,28 @@ export function gateItems(
     case 'nothing': {
       const moved = movedState(family);
       return [
-        ...(Object.keys(SUPPLY_LABELS) as Lane[]).filter(has).map(good),
-        read('signal', 'plug', 'Signal seen at the plug'),
+        ...SUPPLIES.filter(has).map(good),
+        read('signal', 'plug', say('gate.signal-seen')),
         // Much is right at rest only.
-        ...(sort === 'nothing' && moved ? [read('signal', 'plug', 'Signal seen while it moves', moved)] : []),
+        ...(sort === 'nothing' && moved
+          ? [read('signal', 'plug', say('gate.signal-seen-moving'), moved)]
+          : []),
       ];
     }
     case 'control-unit': {
       const [lane = 'return'] = lanesOfCause(cause);
       if (!has(lane)) return [];
-      const own = read(lane, 'unit', 'Read at the control unit’s own terminal');
+      const own = read(lane, 'unit', say('gate.unit-terminal'));
       return cause.of === 'unit-gives-no-reference' && lane === 'reference'
-        ? [own, read(lane, 'plug', 'Still wrong with the other sensors off', NEIGHBOURS_OFF)]
+        ? [own, read(lane, 'plug', say('gate.neighbours-off'), NEIGHBOURS_OFF)]
         : [own];
     }
     case 'wire': {
       if (cause.of !== 'wire' || !wires.includes(cause.wire) || isMotor(cause.wire)) return [];
       // On either side of the stretch that is accused.
-      return besideJoint(cause.joint).map((place) => read(cause.wire, place, PLACE_LABELS[place]));
+      return besideJoint(cause.joint).map((place) =>
+        read(cause.wire, place, say('gate.read-at', { place: placeSaid(place) })),
+      );
     }
     case 'physical':
       return [];

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { FAULT_KINDS } from '../../../machine/fault/index.ts';
 import { exampleCase } from '../../checks/exampleCase.ts';
@@ -40,7 +41,7 @@ test('hypotheses that lead to the same work at the same place are one decision; 
   expect(decisionOf('sensor-stuck element')).toBe(decisionOf('sensor-shifted up'));
   expect(decisionOf('wires-together signal+return')).toBe(decisionOf('wire-to-ground signal'));
   expect(decisionOf('unit-pin-open reference')).toBe(decisionOf('unit-gives-no-reference rail:0'));
-  expect(new Set(all.map(({ id }) => titleOf(id))).size).toBe(all.length);
+  expect(new Set(all.map(({ id }) => inWords(titleOf(id)))).size).toBe(all.length);
   const shares = decisionShares(
     { all, of },
     Float64Array.from(hypotheses, ({ prior }) => prior),
@@ -58,18 +59,18 @@ test('a sensor is not decided on before its supply and return are read good at t
   expect(proven.ranked[0]!.decision.id).toBe('sensor');
   expect(proven.gate.every(({ state }) => state === 'proven')).toBe(true);
   // What stands between the leader and its verdict is asked for first, once it leads clearly.
-  expect(missingProof('sensor', exampleCase(shifted), WIRES)).toMatch(/^Not proven yet/u);
+  expect(inWords(missingProof('sensor', exampleCase(shifted), WIRES))).toMatch(/^Not proven yet/u);
 });
 
 test('a supply that is bad refutes the gate; one that comes back with the plug off is pulled down by the sensor', () => {
   const low = [wire('reference', 'plug', 1.2), wire('return', 'plug', 0.006), wire('signal', 'plug', 0.8)];
   const gateOf = (readings: readonly Reading[]) =>
-    judged(readings).gate.map(({ label, state }) => `${label}: ${state}`);
+    judged(readings).gate.map(({ label, state }) => `${inWords(label)}: ${state}`);
   const loaded = judged([...low, wire('reference', 'plug', 4.99, PLUG_OFF), wire('reference', 'unit', 1.3)]);
   expect(loaded.ranked[0]!.decision.id).toBe('sensor');
   expect(loaded.gate.map(({ state }) => state)).toEqual(['proven', 'proven', 'proven']);
   const raised = [...goodSupply().slice(0, 1), wire('return', 'plug', 0.4), wire('signal', 'plug', 4.9)];
-  expect(gateOf(raised).join()).not.toContain('Return good at the plug, loaded: proven');
+  expect(inWords(gateOf(raised)).join()).not.toContain('return good at the plug, loaded: proven');
 });
 
 test('a wire is decided on between two readings of it, and the connector halves it', () => {
@@ -87,10 +88,12 @@ test('a wire is decided on between two readings of it, and the connector halves 
   const found = judged([...lost, wire('reference', 'connector', 4.98)]);
   expect(found.ranked[0]!.decision.id).toBe('wire reference:second');
   expect(
-    missingProof(
-      'wire reference:second',
-      exampleCase([...lost, wire('reference', 'connector', 4.98)]),
-      WIRES,
+    inWords(
+      missingProof(
+        'wire reference:second',
+        exampleCase([...lost, wire('reference', 'connector', 4.98)]),
+        WIRES,
+      ),
     ),
   ).toBeUndefined();
 });
@@ -100,15 +103,15 @@ test('nothing is called wrong-free while a recording shows a fault, and no cause
   const fault = {
     kind: 'dropout',
     weight: 'fault',
-    sentence: 'Drops out.',
+    sentence: { code: 'sweep.the-signal' },
     channel: 0,
     fromSeconds: 1,
     untilSeconds: 2,
   } as const;
   const sweeps = [{ name: 'Slow', uses: ['signal'], findings: [fault] }] as const;
-  expect(missingProof('nothing', exampleCase(all, { sweeps }), WIRES)).toMatch(/^Not proven yet/u);
-  expect(missingProof('nothing', exampleCase([]), WIRES)).toBe('No reading says anything so far.');
-  expect(missingProof('gremlins', exampleCase(all), WIRES)).toContain('no cause');
+  expect(inWords(missingProof('nothing', exampleCase(all, { sweeps }), WIRES))).toMatch(/^Not proven yet/u);
+  expect(inWords(missingProof('nothing', exampleCase([]), WIRES))).toBe('No reading says anything so far.');
+  expect(inWords(missingProof('gremlins', exampleCase(all), WIRES))).toContain('no cause');
 });
 
 test('what was read is not asked for again, nor what is out of reach', () => {
@@ -186,6 +189,6 @@ test('scales give back what they are given, to the step that an instrument tells
 test('every kind of fault has a decision with words and a remedy', () => {
   const wiring = wiringFor({ profile: exampleCase([]).profile, wires: WIRES });
   const ids = decisionsFor(hypothesesFor({ family: 'manifold-pressure', wiring })).all.map(({ id }) => id);
-  for (const id of ids) expect(titleOf(id)).not.toBe(id);
+  for (const id of ids) expect(inWords(titleOf(id))).not.toBe(id);
   expect(FAULT_KINDS.length).toBeGreaterThan(20);
 });

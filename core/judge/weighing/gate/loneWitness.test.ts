@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
@@ -13,7 +14,7 @@ const judged = (readings: Readings) => {
 const missing = (readings: Readings) =>
   judged(readings)
     .gate.filter(({ state }) => state !== 'proven')
-    .map(({ label }) => label);
+    .map(({ label }) => inWords(label));
 
 // At idle it may be right; at rest it is not, says one reading.
 const stuck = [...goodSupply(), wire('signal', 'plug', 2.6), wire('signal', 'plug', 2.6, IDLE)];
@@ -22,15 +23,17 @@ test('what would condemn a sensor alone is read a second time, and asked for fir
   const { ranked, verdict, suggestions } = judged(stuck);
   expect(ranked[0]!.decision.id).toBe('sensor');
   expect(verdict).toBe('open');
-  expect(missing(stuck)).toEqual(['Signal at the sensor plug, read a second time']);
+  expect(missing(stuck)).toEqual(['signal at the sensor plug, read a second time']);
   expect(suggestions[0]!.candidate).toMatchObject({
     target: { kind: 'wire', lane: 'signal', place: 'plug' },
     state: { engine: 'koeo', plug: 'connected' },
   });
-  expect(missingProof('sensor', exampleCase(stuck, part), WIRES)).toMatch(/read a second time/u);
+  expect(inWords(missingProof('sensor', exampleCase(stuck, part), WIRES))).toMatch(/read a second time/u);
   const { next, verdict: said } = weighJob(exampleCase(stuck, part), WIRES);
   expect(said.decided).toBe(false);
-  expect(next[0]!.why).toBe('Before a part is named: signal at the sensor plug, read a second time.');
+  expect(inWords(next[0]!.why)).toBe(
+    'Before a part is named: signal at the sensor plug, read a second time.',
+  );
 });
 
 test('read twice it stands; read otherwise the second time, neither does', () => {

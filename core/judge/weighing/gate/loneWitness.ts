@@ -1,7 +1,7 @@
+import { say } from '../../../measure/message/index.ts';
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { sameState, sameTarget, spotOf, targetWords, type Lane } from '../../../machine/places/index.ts';
+import { sameState, sameTarget, spotOf, targetSaid, type Lane } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import { upperFirst } from '../../wording/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
@@ -49,7 +49,7 @@ function loneWitnesses(
     const reading = { target: spotOf(one), state: one.state };
     return [
       {
-        label: `${upperFirst(targetWords(one))}, read a second time`,
+        label: say('gate.read-again', { target: targetSaid(one) }),
         state: 'missing' as const,
         reading,
       },

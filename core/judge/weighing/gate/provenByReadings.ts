@@ -1,9 +1,9 @@
+import { list, say, type Message } from '../../../measure/message/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
-import { lowerFirst } from '../../wording/index.ts';
 import { disagreements, type CaseFile } from '../../checks/index.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
 import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from '../posterior/decisions.ts';
-import { titleOf } from '../posterior/decisionWords.ts';
+import { titleOf } from '../posterior/causeSaid.ts';
 import { wholeGate } from './loneWitness.ts';
 import { CLASS_SHARE, PLACE_SHARE } from './judgement.ts';
 import { posterior } from '../posterior/posterior.ts';
@@ -13,9 +13,9 @@ import { weigherFor } from '../likelihood/keptWeighers.ts';
  * Whether the readings prove a cause, by their weights and its gate; without the search for what to read next, which only
  * makes the screen more careful. For whoever keeps the record.
  *
- * @returns what is missing, in a sentence; undefined where nothing is
+ * @returns what is missing; undefined where nothing is
  */
-export function missingProof(cause: string, caseFile: CaseFile, wires: readonly Lane[]): string | undefined {
+export function missingProof(cause: string, caseFile: CaseFile, wires: readonly Lane[]): Message | undefined {
   const weigher = weigherFor(caseFile, wires);
   const weighed = weigher.caseOf(caseFile);
   const decisions = decisionsFor(weighed.hypotheses);
@@ -23,17 +23,22 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const shares = decisionShares(decisions, known.shares);
   const wanted = decisions.all.findIndex(({ id }) => id === cause);
   const decision = decisions.all[wanted];
-  if (!decision) return `“${titleOf(cause)}” is no cause that this sensor and its wires can have.`;
-  if (weighed.readings.every(isCode)) return 'No reading says anything so far.';
+  if (!decision) return say('proof.no-cause', { title: titleOf(cause) });
+  if (weighed.readings.every(isCode)) return say('proof.nothing-read');
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
-    return `Not proven yet: the readings leave “${titleOf(cause)}” ${Math.floor(100 * shares[wanted]!)} %, less than a verdict takes.`;
+    return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * shares[wanted]!) });
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
-  if (wrong) return `Not proven yet: something is wrong. ${wrong.sentence}`;
+  if (wrong) return say('proof.something-wrong', { remark: wrong.sentence });
   const missing = wholeGate(decision, weighed, known, decisions, caseFile, wires).filter(
     ({ state }) => state !== 'proven',
   );
   return missing.length === 0
     ? undefined
-    : `Not proven yet: still to show: ${missing.map(({ label }) => lowerFirst(label)).join('; ')}.`;
+    : say('proof.still-to-show', {
+        items: list(
+          missing.map(({ label }) => label),
+          'semicolons',
+        ),
+      });
 }

@@ -1,7 +1,8 @@
+import { say, type Message } from '../../../measure/message/index.ts';
 import {
   FAULT_KINDS,
   faultOf,
-  siteWords,
+  siteSaid,
   type Fault,
   type FaultClass,
   type FaultKind,
@@ -15,7 +16,7 @@ export interface Hypothesis {
   /** `nothing`, or the kind and the site of the fault. */
   id: string;
   class: FaultClass | 'nothing';
-  title: string;
+  title: Message;
   /** Left out for `nothing`. */
   kind?: FaultKind;
   site?: FaultSite;
@@ -38,7 +39,7 @@ export function hypothesesFor(
     {
       id: NOTHING,
       class: 'nothing',
-      title: 'Nothing is wrong now',
+      title: say('hypothesis.nothing.title'),
       prior: priors[NOTHING] ?? 1,
       sizes: [undefined],
     },
@@ -51,7 +52,7 @@ export function hypothesesFor(
         class: kind.class,
         kind,
         site,
-        title: `${kind.name}: ${siteWords(kind.id, site.at)}`,
+        title: say('hypothesis.title', { kind: kind.name, site: siteSaid(kind.id, site.at) }),
         prior: (priors[kind.id] ?? 1) / sites.length,
         sizes: kind.size
           ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, i / (SIZES - 1)))

@@ -1,3 +1,4 @@
+import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
@@ -92,12 +93,13 @@ test('a code is told among the reasons, and can be struck out to see what it doe
   const caseFile = exampleCase([wire('signal', 'plug', 0.02)] as CaseFile['readings'][number][], {
     codes: ['P0107'],
   });
-  const { causes } = weighJob(caseFile, WIRES);
+  const { causes } = inWords(weighJob(caseFile, WIRES));
   const sentences = causes.flatMap(({ speaksFor, speaksAgainst }) => [...speaksFor, ...speaksAgainst]);
   expect(sentences.find(({ readingId }) => readingId === 'code:P0107')?.sentence).toBe(
     'The code P0107 was stored: signal too low.',
   );
-  const shareOf = (without: string[]) => weighJob(caseFile, WIRES, { without, reaches: {} }).causes[0]!.share;
+  const shareOf = (without: string[]) =>
+    inWords(weighJob(caseFile, WIRES, { without, reaches: {} })).causes[0]!.share;
   expect(shareOf([codeId('P0107')])).not.toBeCloseTo(shareOf([]), 3);
 });
 

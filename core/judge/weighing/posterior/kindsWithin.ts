@@ -1,3 +1,5 @@
+import type { Message } from '../../../measure/message/index.ts';
+import type { FaultKind } from '../../../machine/fault/index.ts';
 import type { Decision } from './decisions.ts';
 import type { Hypothesis } from '../hypotheses/hypotheses.ts';
 import type { Posterior } from './posterior.ts';
@@ -10,15 +12,15 @@ export function kindsWithin(
   { members }: Decision,
   hypotheses: readonly Hypothesis[],
   { shares }: Posterior,
-): { name: string; share: number }[] {
+): { name: Message; share: number }[] {
   const total = members.reduce((sum, h) => sum + shares[h]!, 0);
-  const byName = new Map<string, number>();
+  const byKind = new Map<FaultKind, number>();
   for (const h of members) {
-    const name = hypotheses[h]!.kind?.name;
-    if (name !== undefined) byName.set(name, (byName.get(name) ?? 0) + shares[h]! / total);
+    const { kind } = hypotheses[h]!;
+    if (kind) byKind.set(kind, (byKind.get(kind) ?? 0) + shares[h]! / total);
   }
-  return [...byName]
-    .map(([name, share]) => ({ name, share }))
+  return [...byKind]
+    .map(([{ name }, share]) => ({ name, share }))
     .filter(({ share }) => share >= WORTH_NAMING)
     .sort((a, b) => b.share - a.share);
 }

@@ -1,10 +1,11 @@
+import { fixed, say } from '../../../measure/message/index.ts';
 import { pairLimitPercent } from '../../../measure/companion/index.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
 import { pairOverSweep } from '../pairOverSweep.ts';
 import { atNominal } from '../supplyScale.ts';
 import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
-import { andMore, clock, indexOf, placeWords, positionAt } from './words.ts';
+import { andMore, clock, indexOf, placeSaid, positionAt } from './words.ts';
 
 export function brokenPairs(recording: Recording, context: SweepContext): SweepFinding[] {
   const { companion, profile } = context;
@@ -28,7 +29,11 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
       return {
         kind: 'pair',
         weight: 'fault',
-        sentence: `The tracks do not belong together${placeWords(position, context)}: ${Math.abs(worstPercentOfReference).toFixed(1)} % of the reference apart, ${clock(recording.seconds[worstAt]!)} into the recording.`,
+        sentence: say('sweep.tracks-do-not-belong-together', {
+          place: placeSaid(position, context),
+          percent: fixed(Math.abs(worstPercentOfReference), 1, '%'),
+          clock: clock(recording.seconds[worstAt]!),
+        }),
         channel: two,
         fromSeconds: recording.seconds[from]!,
         untilSeconds: recording.seconds[to]!,
@@ -37,6 +42,6 @@ export function brokenPairs(recording: Recording, context: SweepContext): SweepF
     });
   return [
     ...shown,
-    ...andMore('pair', parted.length, shown.length, 'The tracks part', two, parted, recording),
+    ...andMore('pair', parted.length, shown.length, say('sweep.tracks-part'), two, parted, recording),
   ];
 }

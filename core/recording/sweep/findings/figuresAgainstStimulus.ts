@@ -1,3 +1,4 @@
+import { fixed, NOTHING_TO_SAY, say } from '../../../measure/message/index.ts';
 import { toleranceAt, valuesFromSignals } from '../../../measure/transfer/index.ts';
 import { sweepFigures } from '../figures.ts';
 import type { Recording } from '../recording.ts';
@@ -19,12 +20,24 @@ export function figuresAgainstStimulus(recording: Recording, context: SweepConte
   const middle = (profile.lowest + profile.highest) / 2;
   const allowedPercent = (100 * toleranceAt(middle, profile)) / span;
   const wrong = figures.inaccuracyPercent > allowedPercent;
-  const percent = (value: number) => `${value.toFixed(2)} %`;
+  const percent = (value: number) => fixed(value, 2, '%');
   return [
     {
       kind: 'figures',
       weight: wrong ? 'fault' : 'note',
-      sentence: `Against the stimulus, of the sensor’s span: inaccuracy ${percent(figures.inaccuracyPercent)} (the sensor is allowed ${percent(allowedPercent)}), hysteresis ${percent(figures.hysteresisPercent)}, non-linearity ${percent(figures.terminalNonLinearityPercent)} by its ends and ${percent(figures.independentNonLinearityPercent)} at best${figures.repeatabilityPercent === undefined ? '' : `, repeatability ${percent(figures.repeatabilityPercent)}`}; ${figures.strokesUp} strokes up, ${figures.strokesDown} down.`,
+      sentence: say('sweep.figures', {
+        inaccuracy: percent(figures.inaccuracyPercent),
+        allowed: percent(allowedPercent),
+        hysteresis: percent(figures.hysteresisPercent),
+        terminal: percent(figures.terminalNonLinearityPercent),
+        independent: percent(figures.independentNonLinearityPercent),
+        repeatability:
+          figures.repeatabilityPercent === undefined
+            ? NOTHING_TO_SAY
+            : say('sweep.repeatability', { percent: percent(figures.repeatabilityPercent) }),
+        strokesUp: figures.strokesUp,
+        strokesDown: figures.strokesDown,
+      }),
       channel,
       ...wholeOf(recording),
     },

@@ -1,5 +1,6 @@
+import type { Message } from '../../../measure/message/index.ts';
 import type { Companion } from '../../../measure/companion/index.ts';
-import type { PressureBasis, PressureUnit } from '../../../measure/quantity/index.ts';
+import type { PressureBasis } from '../../../measure/quantity/index.ts';
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
 
 export const CHANNEL_USES = [
@@ -31,8 +32,6 @@ export interface SweepContext {
   /** Connects the bases. */
   ambientKpaAbs?: number | undefined;
   marks?: readonly SweepMark[] | undefined;
-  /** For the sentences only. */
-  pressureUnit: PressureUnit;
 }
 
 export const SWEEP_FINDINGS = [
@@ -63,7 +62,7 @@ export interface SweepFinding {
   kind: (typeof SWEEP_FINDINGS)[number];
   /** A fault calls for looking; a note is worth knowing. */
   weight: 'fault' | 'note';
-  sentence: string;
+  sentence: Message;
   channel: number;
   fromSeconds: number;
   untilSeconds: number;

@@ -1,3 +1,4 @@
+import { say } from '../../../measure/message/index.ts';
 import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
 import { andMore, clock, lasting } from './words.ts';
@@ -18,13 +19,16 @@ export function gapsInTime(recording: Recording, _context: SweepContext): SweepF
   const shown = gaps.slice(0, MOST_OF_A_KIND).map(({ from, to }): SweepFinding => ({
     kind: 'gap',
     weight: 'note',
-    sentence: `Nothing was recorded for ${lasting(seconds[to]! - seconds[from]!)}, ${clock(seconds[from]!)} into the recording.`,
+    sentence: say('sweep.nothing-recorded-into-recording', {
+      lasting: lasting(seconds[to]! - seconds[from]!),
+      clock: clock(seconds[from]!),
+    }),
     channel: 0,
     fromSeconds: seconds[from]!,
     untilSeconds: seconds[to]!,
   }));
   return [
     ...shown,
-    ...andMore('gap', gaps.length, shown.length, 'The recording breaks off', 0, gaps, recording),
+    ...andMore('gap', gaps.length, shown.length, say('sweep.recording-breaks-off'), 0, gaps, recording),
   ];
 }

@@ -1,4 +1,4 @@
-import { formatWithBasis } from '../../../measure/quantity/index.ts';
+import { fixed, measured, say } from '../../../measure/message/index.ts';
 import { signalFromValue } from '../../../measure/transfer/index.ts';
 import { noiseOf } from '../noise.ts';
 import type { Recording } from '../recording.ts';
@@ -18,7 +18,7 @@ export function goesBackward(recording: Recording, context: SweepContext): Sweep
   const signal = raw && { ...raw, values: atNominal(recording, context, raw.values) };
   const stimulus = channelFor(recording, context, 'stimulus');
   if (!signal || !stimulus) return [];
-  const { profile, pressureUnit } = context;
+  const { profile } = context;
   const ends = [profile.lowest, profile.highest].map(
     (value) => signalFromValue(value, profile.nominalReferenceVolts, profile).signalVolts,
   );
@@ -33,7 +33,10 @@ export function goesBackward(recording: Recording, context: SweepContext): Sweep
     {
       kind: 'backward',
       weight: 'fault',
-      sentence: `The signal goes back by ${Math.round(1000 * worst.volts)} mV at ${formatWithBasis(worst.position, profile.measures, pressureUnit)} although the stimulus goes on.`,
+      sentence: say('sweep.signal-goes-back-mv-although', {
+        by: fixed(1000 * worst.volts, 0, 'mV'),
+        position: measured(worst.position, profile.measures, 'with-basis'),
+      }),
       channel: signal.channel,
       fromSeconds: recording.seconds[worst.from]!,
       untilSeconds: recording.seconds[worst.to]!,

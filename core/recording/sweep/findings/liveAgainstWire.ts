@@ -1,4 +1,4 @@
-import { formatWithBasis } from '../../../measure/quantity/index.ts';
+import { fixed, measured, say } from '../../../measure/message/index.ts';
 import { lagBetween } from '../lag.ts';
 import type { Recording } from '../recording.ts';
 import { stuckAgainst } from '../standsStill.ts';
@@ -18,7 +18,11 @@ export function liveAgainstWire(recording: Recording, context: SweepContext): Sw
     ({ from, to, value, otherMoved }): SweepFinding => ({
       kind: 'stuck',
       weight: 'fault',
-      sentence: `Live data stands at ${formatWithBasis(value, context.profile.measures, context.pressureUnit)} for ${lasting(seconds[to]! - seconds[from]!)} while the wire moves by ${otherMoved.toFixed(2)} V: stuck or substituted.`,
+      sentence: say('sweep.live-data-stands-while-wire', {
+        value: measured(value, context.profile.measures, 'with-basis'),
+        lasting: lasting(seconds[to]! - seconds[from]!),
+        otherMoved: fixed(otherMoved, 2, 'V'),
+      }),
       channel: live,
       fromSeconds: seconds[from]!,
       untilSeconds: seconds[to]!,
@@ -31,7 +35,7 @@ export function liveAgainstWire(recording: Recording, context: SweepContext): Sw
         {
           kind: 'lag',
           weight: 'note',
-          sentence: `Live data follows the wire ${lag.seconds.toFixed(1)} s late.`,
+          sentence: say('sweep.live-data-follows-wire-late', { seconds: fixed(lag.seconds, 1, 's') }),
           channel: live,
           fromSeconds: seconds[0] ?? 0,
           untilSeconds: seconds.at(-1) ?? 0,

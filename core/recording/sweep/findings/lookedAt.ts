@@ -1,10 +1,11 @@
+import { fixed, list, say, verbatim, type Message } from '../../../measure/message/index.ts';
 import type { Recording } from '../recording.ts';
 import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
 import { followsSupply } from '../supplyScale.ts';
 import { wholeOf } from './words.ts';
 
 interface Look {
-  what: string;
+  what: Message;
   needs: readonly ChannelUse[];
   /** Only where the sensor has that. */
   applies?: (context: SweepContext) => boolean;
@@ -14,24 +15,17 @@ const hasPair = ({ companion }: SweepContext): boolean => companion?.kind === 's
 
 /** Every look that an analysis takes, and the channels that it needs. */
 const LOOKS: readonly Look[] = [
-  { what: 'dropouts, noise and travel of the signal', needs: ['signal'] },
-  { what: 'dropouts and noise of the second signal', needs: ['second-signal'], applies: hasPair },
-  { what: 'whether the tracks belong together', needs: ['signal', 'second-signal'], applies: hasPair },
-  { what: 'whether the reference holds', needs: ['reference'] },
-  { what: 'whether live data follows the wire', needs: ['signal', 'live'] },
-  { what: 'whether the signal follows the stimulus', needs: ['signal', 'stimulus'] },
-  { what: 'whether the signal answers to the revs', needs: ['signal', 'revs'] },
+  { what: say('sweep.dropouts-noise-travel-signal'), needs: ['signal'] },
+  { what: say('sweep.dropouts-noise-second-signal'), needs: ['second-signal'], applies: hasPair },
+  { what: say('sweep.whether-tracks-belong-together'), needs: ['signal', 'second-signal'], applies: hasPair },
+  { what: say('sweep.whether-reference-holds'), needs: ['reference'] },
+  { what: say('sweep.whether-live-data-follows-wire'), needs: ['signal', 'live'] },
+  { what: say('sweep.whether-signal-follows-stimulus'), needs: ['signal', 'stimulus'] },
+  { what: say('sweep.whether-signal-answers-revs'), needs: ['signal', 'revs'] },
 ];
 
-const USE_NAMES: Record<ChannelUse, string> = {
-  signal: 'signal',
-  'second-signal': 'second signal',
-  reference: 'reference',
-  live: 'live data',
-  stimulus: 'stimulus',
-  revs: 'engine speed',
-  other: 'something else',
-};
+/** What a channel is used as, by name. */
+const useSaid = (use: ChannelUse): Message => say(`use.${use}`);
 
 /** What was looked at and as what, and what was not: without this list nothing may be called free of fault. */
 export function lookedAt(recording: Recording, context: SweepContext): SweepFinding {
@@ -41,22 +35,42 @@ export function lookedAt(recording: Recording, context: SweepContext): SweepFind
   const missing = looks.filter((look) => !taken.includes(look));
   const channels = recording.channels.flatMap(({ name }, i) => {
     const use = uses[i] ?? 'other';
-    return use === 'other' ? [] : [`“${name}” as the ${USE_NAMES[use]}`];
+    return use === 'other' ? [] : [say('sweep.used-as', { name: verbatim(name), use: useSaid(use) })];
   });
   const unused = recording.channels
     .filter((_, i) => (uses[i] ?? 'other') === 'other')
-    .map(({ name }) => `“${name}”`);
+    .map(({ name }) => say('sweep.named', { name: verbatim(name) }));
   const reads = uses.includes('signal') || uses.includes('second-signal');
   const assumed =
     reads && !uses.includes('reference') && followsSupply(context)
-      ? ` No reference was recorded: ${context.profile.nominalReferenceVolts.toFixed(2)} V is assumed.`
-      : '';
+      ? [
+          say('sweep.no-reference-recorded-assumed', {
+            volts: fixed(context.profile.nominalReferenceVolts, 2, 'V'),
+          }),
+        ]
+      : [];
   const sentence =
     taken.length === 0
-      ? 'Nothing was looked at: no channel is known to be the signal. Say what the channels are.'
-      : `Looked at: ${taken.map(({ what }) => what).join('; ')} (${channels.join(', ')}).${assumed}${
-          missing.length > 0 ? ` Not looked at: ${missing.map(({ what }) => what).join('; ')}.` : ''
-        }${unused.length > 0 ? ` Left out: ${unused.slice(0, MOST_NAMED).join(', ')}${unused.length > MOST_NAMED ? `, and ${unused.length - MOST_NAMED} more` : ''}.` : ''}`;
+      ? say('sweep.nothing-looked-no-channel-known')
+      : say('sweep.looked-at', {
+          looks: looksSaid(taken),
+          channels: list(channels),
+          more: list(
+            [
+              ...assumed,
+              ...(missing.length > 0 ? [say('sweep.not-looked-at', { looks: looksSaid(missing) })] : []),
+              ...(unused.length > 0
+                ? [
+                    say('sweep.channels-left-out', {
+                      names: list(unused.slice(0, MOST_NAMED)),
+                      more: Math.max(0, unused.length - MOST_NAMED),
+                    }),
+                  ]
+                : []),
+            ],
+            'sentences',
+          ),
+        });
   return {
     kind: taken.length === 0 ? 'not-looked' : 'looked',
     weight: 'note',
@@ -65,5 +79,10 @@ export function lookedAt(recording: Recording, context: SweepContext): SweepFind
     ...wholeOf(recording),
   };
 }
+const looksSaid = (looks: readonly Look[]) =>
+  list(
+    looks.map(({ what }) => what),
+    'semicolons',
+  );
 /** Channels that are nothing known: more are counted. */
 const MOST_NAMED = 8;

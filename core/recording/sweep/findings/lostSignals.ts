@@ -1,8 +1,9 @@
+import { fixed, say } from '../../../measure/message/index.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
 import type { Recording } from '../recording.ts';
 import { supplyScale } from '../supplyScale.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
-import { andMore, clock, indexOf, lasting, nameOf, placeWords, positionAt } from './words.ts';
+import { andMore, clock, indexOf, lasting, nameOf, placeSaid, positionAt } from './words.ts';
 
 export function lostSignals(recording: Recording, context: SweepContext): SweepFinding[] {
   return (['signal', 'second-signal'] as const).flatMap((use) => {
@@ -18,14 +19,21 @@ export function lostSignals(recording: Recording, context: SweepContext): SweepF
         return {
           kind: 'dropout',
           weight: 'fault',
-          sentence: `${nameOf(recording, context, channel)} drops out${placeWords(position, context)}: ${lasting(untilSeconds - fromSeconds)} at ${farthestValue.toFixed(2)} V instead of ${courseValue.toFixed(2)} V, ${clock(fromSeconds)} into the recording.`,
+          sentence: say('sweep.drops-out-instead-into-recording', {
+            name: nameOf(recording, context, channel),
+            place: placeSaid(position, context),
+            lasting: lasting(untilSeconds - fromSeconds),
+            farthestValue: fixed(farthestValue, 2, 'V'),
+            courseValue: fixed(courseValue, 2, 'V'),
+            clock: clock(fromSeconds),
+          }),
           channel,
           fromSeconds,
           untilSeconds,
           ...(position === undefined ? {} : { position }),
         };
       });
-    const what = `${nameOf(recording, context, channel)} drops out`;
+    const what = say('sweep.drops-out', { name: nameOf(recording, context, channel) });
     return [...shown, ...andMore('dropout', all.length, shown.length, what, channel, all, recording)];
   });
 }

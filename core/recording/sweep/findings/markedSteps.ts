@@ -1,3 +1,4 @@
+import { fixed, say, verbatim, type Message } from '../../../measure/message/index.ts';
 import { standingAt } from '../plateaus.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding, SweepMark } from './finding.ts';
@@ -21,8 +22,12 @@ export function markedSteps(recording: Recording, context: SweepContext): SweepF
       kind: 'marked-step',
       weight: 'fault',
       sentence: Number.isNaN(mean)
-        ? `At “${words}” no signal was recorded; expected ${band(expectedVolts)}.`
-        : `At “${words}” the signal stood at ${mean.toFixed(2)} V; expected ${band(expectedVolts)}.`,
+        ? say('sweep.no-signal-recorded-expected', { words: verbatim(words), band: band(expectedVolts) })
+        : say('sweep.signal-stood-expected', {
+            words: verbatim(words),
+            mean: fixed(mean, 2, 'V'),
+            band: band(expectedVolts),
+          }),
       channel,
       fromSeconds,
       untilSeconds,
@@ -36,7 +41,7 @@ export function markedSteps(recording: Recording, context: SweepContext): SweepF
     {
       kind: 'marked-step',
       weight: 'note',
-      sentence: `${right} of ${held.length} marked steps ${right === 1 ? 'is' : 'are'} where the signal was expected.`,
+      sentence: say('sweep.marked-steps-where-signal-expected', { right, all: held.length }),
       channel,
       fromSeconds: first.fromSeconds,
       untilSeconds: last.untilSeconds,
@@ -44,4 +49,5 @@ export function markedSteps(recording: Recording, context: SweepContext): SweepF
   ];
 }
 
-const band = ({ lowest, highest }: Volts): string => `${lowest.toFixed(2)} to ${highest.toFixed(2)} V`;
+const band = ({ lowest, highest }: Volts): Message =>
+  say('sweep.band', { lowest: fixed(lowest, 2), highest: fixed(highest, 2, 'V') });

@@ -1,3 +1,4 @@
+import { fixed, NOTHING_TO_SAY, say } from '../../../measure/message/index.ts';
 import { localNoise } from '../noise.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
@@ -19,12 +20,19 @@ export function noisySignals(recording: Recording, context: SweepContext): Sweep
     const isLast = last === noise.windows.length - 1;
     const until = seconds[isLast ? seconds.length - 1 : (last + 1) * noise.samples - 1]!;
     const worst = noisy.reduce((most, window) => Math.max(most, noise.windows[window]!), 0);
-    const where = noisy.length === noise.windows.length ? '' : `, between ${clock(from)} and ${clock(until)}`;
+    const where =
+      noisy.length === noise.windows.length
+        ? NOTHING_TO_SAY
+        : say('sweep.between-and', { from: clock(from), until: clock(until) });
     return [
       {
         kind: 'noise',
         weight: 'note',
-        sentence: `${nameOf(recording, context, channel)} is noisy: up to ${Math.round(1000 * worst)} mV from sample to sample${where}.`,
+        sentence: say('sweep.noisy-up-mv-sample-sample', {
+          name: nameOf(recording, context, channel),
+          noise: fixed(1000 * worst, 0, 'mV'),
+          where,
+        }),
         channel,
         fromSeconds: from,
         untilSeconds: until,

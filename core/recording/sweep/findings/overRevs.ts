@@ -1,5 +1,5 @@
+import { fixed, list, measured, say } from '../../../measure/message/index.ts';
 import { valueAtNominal } from '../../../measure/transfer/index.ts';
-import { formatWithBasis } from '../../../measure/quantity/index.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
 import { channelFor, wholeOf } from './words.ts';
@@ -30,15 +30,19 @@ export function overRevs(recording: Recording, context: SweepContext): SweepFind
   const { measures } = context.profile;
   const mustRise = measures === 'differential-pressure' || measures === 'air-flow';
   const at = ({ volts, rpm }: typeof low) =>
-    `${volts.toFixed(2)} V (${formatWithBasis(valueAtNominal(volts, context.profile), measures, context.pressureUnit)}) at ${(Math.round(rpm / 10) * 10).toLocaleString('en-GB')} rpm`;
-  const ends = `${at(low)}, ${at(high)}`;
+    say('sweep.at-revs', {
+      volts: fixed(volts, 2, 'V'),
+      value: measured(valueAtNominal(volts, context.profile), measures, 'with-basis'),
+      rpm: Math.round(rpm / 10) * 10,
+    });
+  const ends = list([at(low), at(high)]);
   return [
     {
       kind: 'revs',
       weight: !answers && mustRise ? 'fault' : 'note',
       sentence: answers
-        ? `The signal ${high.volts > low.volts ? 'rises' : 'falls'} with the revs: ${ends}.`
-        : `The signal does not answer to the revs: ${ends}.`,
+        ? say('sweep.signal-revs', { rises: high.volts > low.volts, ends })
+        : say('sweep.signal-does-not-answer-revs', { ends }),
       channel: signal.channel,
       ...wholeOf(recording),
     },

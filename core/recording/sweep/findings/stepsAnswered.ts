@@ -1,3 +1,4 @@
+import { fixed, say } from '../../../measure/message/index.ts';
 import { plateaus } from '../plateaus.ts';
 import type { Recording } from '../recording.ts';
 import { stepResponse } from '../stepResponse.ts';
@@ -37,7 +38,15 @@ export function stepsAnswered(recording: Recording, context: SweepContext): Swee
     {
       kind: 'step-response',
       weight: 'note',
-      sentence: `${nameOf(recording, context, channel)} answers ${answers.length === 1 ? 'a step' : `${answers.length} steps, the slowest`} from ${initial.toFixed(2)} to ${final.toFixed(2)} V in ${lasting(secondsTo63)} (63 %) and ${lasting(secondsTo90)} (90 % of the way), ${clock(fromSeconds)} into the recording.`,
+      sentence: say('sweep.answers', {
+        name: nameOf(recording, context, channel),
+        steps: answers.length,
+        initial: fixed(initial, 2),
+        final: fixed(final, 2, 'V'),
+        to63: lasting(secondsTo63),
+        to90: lasting(secondsTo90),
+        clock: clock(fromSeconds),
+      }),
       channel,
       fromSeconds,
       untilSeconds: fromSeconds + secondsTo90,

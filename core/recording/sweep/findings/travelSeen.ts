@@ -1,5 +1,5 @@
+import { fixed, measured, say } from '../../../measure/message/index.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
-import { formatWithBasis } from '../../../measure/quantity/index.ts';
 import { sampleRate, type Recording } from '../recording.ts';
 import { strokesOf } from '../strokes.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
@@ -14,7 +14,7 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
   const travel = values.slice();
   for (const { from, to } of dropoutsIn(recording, values)) travel.fill(NaN, from, to);
   const strokes = strokesOf(travel);
-  const { profile, pressureUnit } = context;
+  const { profile } = context;
   const ends = strokes.flatMap(({ from, to }) => [values[from]!, values[to]!]);
   const positions = ends
     .map((volts) => positionAt(context, 'signal', volts))
@@ -25,24 +25,25 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
       {
         kind: 'still',
         weight: 'note',
-        sentence: 'Nothing was moved in this recording: it proves no travel.',
+        sentence: say('sweep.nothing-moved-recording-proves-no'),
         channel,
         ...whole,
       },
     ];
-  const [low, high] = [Math.min(...positions), Math.max(...positions)].map((value) =>
-    formatWithBasis(
-      Math.min(profile.highest, Math.max(profile.lowest, value)),
-      profile.measures,
-      pressureUnit,
-    ),
-  );
+  const shown = (value: number) =>
+    measured(Math.min(profile.highest, Math.max(profile.lowest, value)), profile.measures, 'with-basis');
   const rate = sampleRate(recording);
   return [
     {
       kind: 'travel',
       weight: 'note',
-      sentence: `Moved ${strokes.length} ${strokes.length === 1 ? 'time' : 'times'}, from ${low} to ${high}, at ${rate < 10 ? rate.toFixed(1) : Math.round(rate)} samples a second. What is shorter than ${lasting(1 / rate)}, or outside this travel, was not seen.`,
+      sentence: say('sweep.travel', {
+        strokes: strokes.length,
+        low: shown(Math.min(...positions)),
+        high: shown(Math.max(...positions)),
+        rate: fixed(rate, rate < 10 ? 1 : 0),
+        lasting: lasting(1 / rate),
+      }),
       channel,
       ...whole,
     },

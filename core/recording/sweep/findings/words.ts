@@ -1,15 +1,26 @@
+import {
+  fixed,
+  measured,
+  NOTHING_TO_SAY,
+  say,
+  verbatim,
+  type Message,
+  type MessageList,
+  type Quantity,
+} from '../../../measure/message/index.ts';
 import { pairDeviation } from '../../../measure/positionPair/index.ts';
-import { formatWithBasis } from '../../../measure/quantity/index.ts';
 import { valueAtNominal } from '../../../measure/transfer/index.ts';
 import type { Recording } from '../recording.ts';
 import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
 
-const TRACK_WORDS: Partial<Record<ChannelUse, string>> = { signal: 'Track 1', 'second-signal': 'Track 2' };
-
-export function nameOf({ channels }: Recording, { uses, companion }: SweepContext, channel: number): string {
+/** What a sentence calls a channel at its beginning. */
+export function nameOf({ channels }: Recording, { uses, companion }: SweepContext, channel: number): Message {
   const use = uses[channel];
-  if (use && companion?.kind === 'second-track' && TRACK_WORDS[use]) return TRACK_WORDS[use];
-  return use === 'signal' ? 'The signal' : (channels[channel]?.name ?? '');
+  if (companion?.kind === 'second-track' && (use === 'signal' || use === 'second-signal'))
+    return say('sweep.track', { number: use === 'signal' ? 1 : 2 });
+  return use === 'signal'
+    ? say('sweep.the-signal')
+    : say('sweep.channel', { name: verbatim(channels[channel]?.name ?? '') });
 }
 
 export const indexOf = ({ uses }: SweepContext, use: ChannelUse): number => uses.indexOf(use);
@@ -35,11 +46,15 @@ function firstFromSecond(
   return (secondVolts - atZero) / (atOne - atZero);
 }
 
-export const placeWords = (position: number | undefined, { profile, pressureUnit }: SweepContext): string =>
-  position === undefined ? '' : ` at ${formatWithBasis(position, profile.measures, pressureUnit)}`;
-export const clock = (seconds: number): string => `${seconds.toFixed(seconds < 100 ? 2 : 1)} s`;
-export const lasting = (seconds: number): string =>
-  seconds < 1 ? `${Math.max(1, Math.round(1000 * seconds))} ms` : `${seconds.toFixed(1)} s`;
+/** Where in its travel, to stand behind a verb; nothing where that is not known. */
+export const placeSaid = (position: number | undefined, { profile }: SweepContext): Message | MessageList =>
+  position === undefined
+    ? NOTHING_TO_SAY
+    : say('sweep.at', { position: measured(position, profile.measures, 'with-basis') });
+/** A moment, and how long something lasted. */
+export const clock = (seconds: number): Quantity => fixed(seconds, seconds < 100 ? 2 : 1, 's');
+export const lasting = (seconds: number): Quantity =>
+  seconds < 1 ? fixed(Math.max(1, Math.round(1000 * seconds)), 0, 'ms') : fixed(seconds, 1, 's');
 
 /** The whole of a recording, for what is true of all of it. */
 export const wholeOf = ({ seconds }: Recording): { fromSeconds: number; untilSeconds: number } => ({
@@ -63,7 +78,7 @@ export function andMore(
   kind: SweepFinding['kind'],
   all: number,
   shown: number,
-  what: string,
+  what: Message,
   channel: number,
   stretches: readonly { from: number; to: number }[],
   { seconds }: Recording,
@@ -74,7 +89,7 @@ export function andMore(
     {
       kind,
       weight: kind === 'gap' ? 'note' : 'fault',
-      sentence: `${what} ${all} times in all; the first ${shown} are shown one by one.`,
+      sentence: say('sweep.times-all-first-shown-one', { what, all, shown }),
       channel,
       fromSeconds: seconds[first.from]!,
       untilSeconds: seconds[last.to]!,

@@ -1,3 +1,4 @@
+import { fixed, say } from '../../../measure/message/index.ts';
 import { REFERENCE_TOLERANCE_VOLTS } from '../../../machine/limits/index.ts';
 import { noiseOf } from '../noise.ts';
 import type { Recording } from '../recording.ts';
@@ -22,7 +23,10 @@ export function wrongReference(recording: Recording, context: SweepContext): Swe
         {
           kind: 'reference',
           weight: 'fault',
-          sentence: `The reference does not hold: ${values[worst]!.toFixed(2)} V, ${clock(at)} into the recording.`,
+          sentence: say('sweep.reference-does-not-hold-into', {
+            volts: fixed(values[worst]!, 2, 'V'),
+            clock: clock(at),
+          }),
           channel,
           fromSeconds: at,
           untilSeconds: at,

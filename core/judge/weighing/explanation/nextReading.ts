@@ -1,6 +1,7 @@
+import { list, say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
 import {
   isTarget,
-  targetWords,
+  targetSaid,
   type Lane,
   type MachineState,
   type ProbePoint,
@@ -13,16 +14,15 @@ import { answersOf, type AnswerMeaning } from './answerMeanings.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 import type { Decisions } from '../posterior/decisions.ts';
 import type { Suggestion } from '../gate/judgement.ts';
-import { lowerFirst } from '../../wording/index.ts';
 
 /** A reading worth taking next, with all that a technician wants to know before moving the probe. */
 export interface NextReading {
   target: Candidate['target'];
   state: MachineState;
-  title: string;
-  why: string;
-  how: string;
-  cautions: string[];
+  title: Message;
+  why: Message;
+  how: Message;
+  cautions: Message[];
   minutes: number;
   /** About what is to be done, in bits. */
   bits: number;
@@ -30,23 +30,23 @@ export interface NextReading {
   answers: AnswerMeaning[];
 }
 
-export function nextInWords(
+export function nextReading(
   { candidate, minutes, bits, foresight, forGate }: Suggestion,
   decisions: Decisions,
   caseFile: CaseFile,
 ): NextReading {
   const { target, state } = candidate;
   const answers = answersOf(foresight, candidate, decisions, caseFile);
-  const told = [...new Set(answers.map(({ then }) => then))];
+  const told = withoutRepeats(answers.map(({ then }) => then));
   return {
     target,
     state,
-    title: titleOfCandidate(candidate),
+    title: candidateSaid(candidate),
     why: forGate
-      ? `Before a part is named: ${lowerFirst(forGate.label)}.`
+      ? say('weighing.before-part-named', { item: forGate.label })
       : told.length > 1
-        ? `Tells “${told[0]}” from “${told[1]}”.`
-        : `Shows whether “${told[0] ?? ''}” holds.`,
+        ? say('weighing.tells-apart', { first: told[0]!, second: told[1]! })
+        : say('weighing.shows-whether-holds', { title: told[0] ?? say('outcome.whatever') }),
     how: howTo(candidate),
     cautions: cautions(candidate, caseFile.family),
     minutes: Math.round(minutes * 2) / 2,
@@ -55,70 +55,71 @@ export function nextInWords(
   };
 }
 
-export function titleOfCandidate({ target }: Candidate): string {
+export function candidateSaid({ target }: Candidate): Message {
   switch (target.kind) {
     case 'sweep':
-      return 'record a slow sweep';
+      return say('weighing.record-slow-sweep');
     case 'observation':
-      return lowerFirst(observationOf(target.observation).question);
+      return observationOf(target.observation).question;
     case 'wire':
     case 'between':
     case 'ohms':
     case 'gauge':
     case 'scan':
-      return targetWords(target);
+      return targetSaid(target);
   }
 }
 
-const BLACK_LEAD = 'black lead on battery negative';
-
-function howTo({ target, state }: Candidate): string {
+function howTo({ target, state }: Candidate): Message {
   switch (target.kind) {
     case 'observation':
       return observationOf(target.observation).how;
     case 'sweep':
-      return 'Open Sweeps, Record live: move it slowly from stop to stop and back, twice.';
+      return say('weighing.open-sweeps-record-live-move');
     case 'scan':
-      return `Read it in live data. ${bringInto(state)}`.trim();
+      return withSteps(say('weighing.read-live-data'), state);
     case 'gauge':
       return target.tap === 'manifold'
-        ? 'Put the gauge on a manifold port of its own, start the engine and let both settle.'
-        : 'Tee the gauge in next to the sensor, start the engine and let both settle.';
+        ? say('weighing.put-gauge-manifold-port-own')
+        : say('weighing.tee-gauge-next-sensor-start');
     case 'ohms':
-      return 'Key off, plug off: measure across the pins of the sensor itself, never on a live circuit.';
+      return say('weighing.key-off-plug-off-measure');
     case 'between':
-      return 'Both probes on the same wire, one at each end, plug connected, key on: the drop under load.';
+      return say('weighing.both-probes-same-wire-one');
     case 'wire':
-      if (state.harness)
-        return `Unplug the other sensors on the reference, then read with the ${BLACK_LEAD}.`;
+      if (state.harness) return say('weighing.unplug-other-sensors-reference-then');
       return state.plug === 'unplugged'
-        ? `Unplug the sensor with the key off, key on, probe the harness side gently, ${BLACK_LEAD}. The unplugging may set a code.`
-        : `Back-probe with the plug connected, ${BLACK_LEAD}. ${bringInto(state)}`.trim();
+        ? say('weighing.unplug-sensor-key-off-key')
+        : withSteps(say('weighing.back-probe-plug-connected'), state);
   }
 }
 
-function bringInto({ engine, stimulus }: MachineState): string {
+/** What to do, and how to bring the machine into the state for it. */
+const withSteps = (what: Message, state: MachineState): Message =>
+  say('weighing.with-steps', { steps: list([what, ...bringInto(state)], 'sentences') });
+
+function bringInto({ engine, stimulus }: MachineState): readonly Message[] {
   switch (stimulus?.kind) {
     case 'pump':
-      return 'Put the hand pump on the sensor’s own port and hold it there.';
+      return [say('weighing.put-hand-pump-sensors-own')];
     case 'held':
-      return 'Move the arm at the sensor by hand to about half way and hold it.';
+      return [say('weighing.move-arm-sensor-hand-about')];
     case 'full-travel':
-      return 'Work pedal or lever as usual, to the far stop, and hold it there.';
+      return [say('weighing.work-pedal-lever-usual-far')];
     case 'valve-open':
-      return 'Hold about 1,500 rpm and force the valve open.';
+      return [say('weighing.hold-about-1-500-rpm')];
     case undefined:
       return engine === 'idle'
-        ? 'Start the engine and let it settle.'
+        ? [say('weighing.start-engine-let-settle')]
         : engine === 'held-revs'
-          ? 'Hold the revs steady.'
-          : '';
+          ? [say('weighing.hold-revs-steady')]
+          : [];
   }
 }
 
-const LOOSE_OBJECTS = 'Engine off and cooled down before hands go near hoses, belts or ducts.';
+const LOOSE_OBJECTS = say('weighing.engine-off-cooled-down-before');
 
-function cautions({ target, state }: Candidate, family: FamilyId): string[] {
+function cautions({ target, state }: Candidate, family: FamilyId): Message[] {
   if (target.kind === 'observation') {
     return target.observation === 'stumbles'
       ? cautionsFor({ kind: 'scan' }, state, family)

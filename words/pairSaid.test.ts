@@ -1,10 +1,12 @@
+import { say, verbatim } from '@lettura/core/measure/message';
 import { compareValues, fromLimits, measuredValue } from '@lettura/core/measure/uncertainty';
 import { expect, test } from 'vitest';
-import { pairInWords } from './pairInWords.ts';
+import { pairSaid } from '@lettura/core/judge/checks';
+import { inWords } from './index.ts';
 
-const UNITS = { absolute: 'kPa', vacuum: 'inHg' } as const;
+const named = (name: string) => say('say.as-it-is', { text: verbatim(name) });
 const side = (value: number, source: string, limits: number) =>
-  measuredValue(value, [{ source, standardUncertainty: fromLimits(limits) }]);
+  measuredValue(value, [{ source: named(source), standardUncertainty: fromLimits(limits) }]);
 const said = (
   [a, aLimits]: [number, number],
   [b, bLimits]: [number, number],
@@ -16,11 +18,8 @@ const said = (
     differenceThatMatters,
   );
   const matters = Math.abs(comparison.difference) > differenceThatMatters;
-  const pair = { a: 'the sensor', b: 'the gauge', comparison, matters };
-  return pairInWords(
-    { ...pair, readingIds: [] } as Parameters<typeof pairInWords>[0],
-    'absolute-pressure',
-    UNITS,
+  return inWords(
+    pairSaid({ a: named('the sensor'), b: named('the gauge'), comparison, matters }, 'absolute-pressure'),
   );
 };
 

@@ -1,0 +1,103 @@
+import { list, say, verbatim, type Message } from '../../../measure/message/index.ts';
+import { laneSaid } from '../../../machine/places/index.ts';
+import { faultKind, jointSaid } from '../../../machine/fault/index.ts';
+import { lanesOfCause, parseCause, type Cause } from './cause.ts';
+
+/** What a cause is called once it leads. */
+export function titleSaid(cause: Cause): Message {
+  const wires = list(lanesOfCause(cause).map(laneSaid), 'and');
+  switch (cause.of) {
+    case 'wire':
+      return cause.joint === 'plug'
+        ? say('cause.plug-contact.title', { wires })
+        : say('cause.wire.title', { wires, joint: jointSaid(cause.joint) });
+    case 'two-wires-open':
+      return say('cause.two-wires-open.title', { wires, joint: jointSaid(cause.joint) });
+    case 'wire-to-ground':
+    case 'wire-to-battery':
+    case 'wires-together':
+    case 'unit-pin-open':
+    case 'unit-does-not-read':
+    case 'unit-bias-lost':
+      return say(`cause.${cause.of}.title`, { wires });
+    case 'unit-gives-no-reference':
+      return cause.rail === 0
+        ? say('cause.unit-gives-no-reference.title')
+        : say('cause.unit-gives-no-second-reference.title');
+    case 'unit-ground-raised':
+    case 'rail-pulled-down':
+    case 'nothing':
+    case 'sensor':
+    case 'wrong-part':
+      return say(`cause.${cause.of}.title`);
+    case 'hose':
+    case 'hoses-swapped':
+    case 'linkage':
+    case 'unmetered-air':
+    case 'restricted-passages':
+    case 'low-vacuum':
+      return say('cause.physical.title', { kind: faultKind(cause.of).name });
+  }
+}
+
+/** What to do once a cause is proven. */
+export function remedySaid(cause: Cause): Message {
+  switch (cause.of) {
+    case 'wire':
+      return cause.joint === 'plug'
+        ? say('cause.plug-contact.remedy')
+        : say('cause.wire.remedy', { joint: jointSaid(cause.joint) });
+    case 'two-wires-open':
+      return say('cause.two-wires-open.remedy', { joint: jointSaid(cause.joint) });
+    case 'unit-pin-open':
+    case 'unit-does-not-read':
+    case 'unit-bias-lost':
+      return say('cause.prove-unit.remedy');
+    case 'wire-to-ground':
+    case 'wire-to-battery':
+    case 'wires-together':
+    case 'unit-gives-no-reference':
+    case 'unit-ground-raised':
+    case 'rail-pulled-down':
+    case 'nothing':
+    case 'sensor':
+    case 'wrong-part':
+      return say(`cause.${cause.of}.remedy`);
+    case 'hose':
+    case 'hoses-swapped':
+    case 'linkage':
+    case 'unmetered-air':
+    case 'restricted-passages':
+    case 'low-vacuum':
+      return say('cause.look-here.remedy', { hides: faultKind(cause.of).hides });
+  }
+}
+
+/** Names in verdicts from before the weighing reasoned with the circuit; what was recorded stays readable. */
+const EARLIER = [
+  'reference-open',
+  'reference-supply',
+  'return-resistance',
+  'unit-ground',
+  'signal-open',
+  'signal-short-reference',
+  'signal-short-ground',
+  'sensor-shifted',
+  'sensor-stuck',
+  'sensor-loads-reference',
+  'engine-vacuum',
+  'path',
+  'unit-input',
+] as const;
+
+/** The title of a recorded cause, of any time; undefined for a name that never was one. */
+export function causeTitle(id: string): Message | undefined {
+  const cause = parseCause(id);
+  if (cause) return titleSaid(cause);
+  const earlier = EARLIER.find((name) => name === id);
+  return earlier && say(`earlier-cause.${earlier}.title`);
+}
+
+/** The same, with the name itself where it is none that is known. */
+export const titleOf = (id: string): Message =>
+  causeTitle(id) ?? say('cause.unknown', { name: verbatim(id) });

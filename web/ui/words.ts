@@ -1,0 +1,31 @@
+import type { Message, Value } from '@lettura/core/measure/message';
+import { LANGUAGES, wordsFor, type Language, type Words } from '@lettura/words';
+import type { Units } from './units.ts';
+
+/** Kept apart from the other preferences: it is known before anything is drawn, and another one starts the page anew. */
+const KEY = 'lettura.language';
+
+function chosen(): Language {
+  try {
+    const kept = globalThis.localStorage?.getItem(KEY);
+    return LANGUAGES.find((one) => one === kept) ?? 'en';
+  } catch {
+    // Storage may be forbidden altogether.
+    return 'en';
+  }
+}
+
+/** Of this page, as long as it is open. */
+export const LANGUAGE: Language = chosen();
+
+/** The words of whoever reads this page in these units. */
+export const wordsIn = ({ absolute }: Pick<Units, 'absolute'>): Words =>
+  wordsFor({ language: LANGUAGE, pressureUnit: absolute });
+
+const withoutUnits = wordsIn({ absolute: 'kPa' });
+/** What has no pressure in it, and so is the same in all units. */
+export const said = (message: Message): string => withoutUnits.say(message);
+export const titled = (message: Message): string => withoutUnits.title(message);
+export const valueSaid = (value: Value): string => withoutUnits.value(value);
+
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,60 @@
+import app from './app.json' with { type: 'json' };
+import causes from './causes.json' with { type: 'json' };
+import cautions from './cautions.json' with { type: 'json' };
+import checks from './checks.json' with { type: 'json' };
+import codes from './codes.json' with { type: 'json' };
+import compare from './compare.json' with { type: 'json' };
+import doubt from './doubt.json' with { type: 'json' };
+import entry from './entry.json' with { type: 'json' };
+import expectation from './expectation.json' with { type: 'json' };
+import families from './families.json' with { type: 'json' };
+import faults from './faults.json' with { type: 'json' };
+import file from './file.json' with { type: 'json' };
+import gate from './gate.json' with { type: 'json' };
+import isolation from './isolation.json' with { type: 'json' };
+import looks from './looks.json' with { type: 'json' };
+import outcomes from './outcomes.json' with { type: 'json' };
+import places from './places.json' with { type: 'json' };
+import practice from './practice.json' with { type: 'json' };
+import priors from './priors.json' with { type: 'json' };
+import quantity from './quantity.json' with { type: 'json' };
+import say from './say.json' with { type: 'json' };
+import server from './server.json' with { type: 'json' };
+import sites from './sites.json' with { type: 'json' };
+import sweep from './sweep.json' with { type: 'json' };
+import transfer from './transfer.json' with { type: 'json' };
+import verdicts from './verdicts.json' with { type: 'json' };
+import weighing from './weighing.json' with { type: 'json' };
+import wires from './wires.json' with { type: 'json' };
+
+/** Every message in English, the only language that people wrote so far. */
+export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
+  ...app,
+  ...causes,
+  ...cautions,
+  ...checks,
+  ...codes,
+  ...compare,
+  ...doubt,
+  ...entry,
+  ...expectation,
+  ...families,
+  ...faults,
+  ...file,
+  ...gate,
+  ...isolation,
+  ...looks,
+  ...outcomes,
+  ...places,
+  ...practice,
+  ...priors,
+  ...quantity,
+  ...say,
+  ...server,
+  ...sites,
+  ...sweep,
+  ...transfer,
+  ...verdicts,
+  ...weighing,
+  ...wires,
+};
