@@ -1,6 +1,6 @@
 import { problemType, type ProblemDetails } from '@lettura/contract';
 import type { Problem } from '@lettura/core/measure/problem';
-import { ENGLISH, wordsFor } from '@lettura/words';
+import { ENGLISH, LANGUAGES, wordsFor } from '@lettura/words';
 import type { Response } from 'express';
 
 const STATUS = {
@@ -34,8 +34,11 @@ export function sendProblem(
   { code, message, next }: Problem<ProblemCode>,
   errors?: ProblemDetails['errors'],
 ): void {
-  // One language so far: whoever asks may say which, once there are more.
-  const words = wordsFor(ENGLISH);
+  const asked = res.req.acceptsLanguages([...LANGUAGES]);
+  const words = wordsFor({
+    ...ENGLISH,
+    language: LANGUAGES.find((one) => one === asked) ?? ENGLISH.language,
+  });
   const [status, title] = STATUS[code];
   const body: ProblemDetails = {
     type: problemType(code),

@@ -9,6 +9,7 @@ import { ScreenBoundary } from './ScreenBoundary.tsx';
 import { screen } from './screen.tsx';
 import { themeNamed } from './theme.ts';
 import { say } from '@lettura/core/measure/message';
+import { t } from '../ui/words.ts';
 
 const JobsPage = screen(() => import('../features/jobs/JobsPage.tsx'));
 const NewJobPage = screen(() => import('../features/jobs/NewJobPage.tsx'));
@@ -33,7 +34,7 @@ export function App() {
       <BrowserRouter useTransitions={false}>
         <ScreenBoundary>
           {() => (
-            <Suspense fallback={<Loading what="the page" />}>
+            <Suspense fallback={<Loading what={t('ui-app.the-page')} />}>
               <Routes>
                 <Route path="/" element={<JobsPage />} />
                 <Route path="/jobs/new" element={<NewJobPage />} />
@@ -59,7 +60,7 @@ export function App() {
                   path="*"
                   element={
                     <Trouble message={say('app.no-such-page')} next={say('app.address-mistyped')}>
-                      <Link to="/">All jobs</Link>
+                      <Link to="/">{t('ui-app.all-jobs')}</Link>
                     </Trouble>
                   }
                 />

@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
 import { Link, useLocation } from 'react-router';
+import { t } from '../ui/words.ts';
 
 const PLACES = [
-  { to: '/sweeps', label: 'Sweeps' },
-  { to: '/sensors', label: 'Sensors' },
-  { to: '/instruments', label: 'Instruments' },
-  { to: '/reference', label: 'Reference' },
+  { to: '/sweeps', label: t('ui-app.sweeps') },
+  { to: '/sensors', label: t('ui-app.sensors') },
+  { to: '/instruments', label: t('ui-app.instruments') },
+  { to: '/reference', label: t('ui-app.reference') },
 ] as const;
 
 /** The places beside the jobs; the one that is open is left out. */

@@ -8,6 +8,7 @@ import type { ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
+import { t } from '../ui/words.ts';
 
 /** The top line of every page: where one is, and the units and theme that hold everywhere. */
 export function PageHeader({ title, children }: { title: ReactNode; children?: ReactNode }) {
@@ -31,7 +32,7 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       }}
     >
       <Button component={Link} to="/" color="inherit" sx={{ fontWeight: 800, fontSize: '1.15rem', px: 1 }}>
-        Lettura
+        {t('ui-app.lettura')}
       </Button>
       <Typography
         variant="h1"
@@ -48,12 +49,12 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       </Typography>
       {children}
       <UnitChoice
-        label="Absolute in"
+        label={t('ui-app.absolute-in')}
         value={units.absolute}
         onChoose={(absolute) => dispatch(unitsChosen({ absolute }))}
       />
       <UnitChoice
-        label="Vacuum in"
+        label={t('ui-app.vacuum-in')}
         value={units.vacuum}
         onChoose={(vacuum) => dispatch(unitsChosen({ vacuum }))}
       />
@@ -63,7 +64,7 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
         onClick={() => dispatch(themeChosen(theme === 'light' ? 'dim' : 'light'))}
         sx={{ borderColor: 'sheet.rule', whiteSpace: 'nowrap' }}
       >
-        {theme === 'light' ? 'Dim' : 'Light'}
+        {theme === 'light' ? t('ui-app.dim') : t('ui-app.light')}
       </Button>
     </Box>
   );

@@ -3,6 +3,7 @@ import { Component, type ErrorInfo, type ReactNode } from 'react';
 import { forgetFailedScreens } from './screen.tsx';
 import { Trouble } from '../ui/Centred.tsx';
 import { say } from '@lettura/core/measure/message';
+import { t } from '../ui/words.ts';
 
 interface State {
   error: unknown;
@@ -40,7 +41,7 @@ export class ScreenBoundary extends Component<{ children: () => ReactNode }, Sta
         next={missing ? say('app.screen-tried-again') : say('app.screen-try-again')}
       >
         <Button variant="contained" onClick={() => void this.#again()}>
-          Try again
+          {t('ui-app.try-again')}
         </Button>
       </Trouble>
     );

@@ -33,6 +33,7 @@ import {
 import type { jobChange } from '@lettura/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
+import { LANGUAGE } from '../ui/words.ts';
 
 /** Every answer is read by the contract: what it lacks fails here, by name; what it has beyond is passed over. */
 export const api = createApi({
@@ -40,7 +41,7 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({
     baseUrl: '/api',
     timeout: 10_000,
-    headers: { [API_VERSION_HEADER]: String(API_VERSION) },
+    headers: { [API_VERSION_HEADER]: String(API_VERSION), 'accept-language': LANGUAGE },
   }),
   tagTypes: ['Instrument', 'Job', 'JobList', 'Recording', 'Sensor', 'Vehicle'],
   refetchOnFocus: true,

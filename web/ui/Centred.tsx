@@ -3,13 +3,14 @@ import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
 import { Said } from './Said.tsx';
 import { type Message } from '@lettura/core/measure/message';
+import { t } from './words.ts';
 
 /** While something loads, and where it did not. */
 export function Loading({ what }: { what: string }) {
   return (
     <Box role="status" sx={{ display: 'flex', gap: 2, alignItems: 'center', justifyContent: 'center', p: 6 }}>
       <CircularProgress size={28} aria-hidden="true" />
-      <Typography>Loading {what} …</Typography>
+      <Typography>{t('ui.loading', { what })}</Typography>
     </Box>
   );
 }

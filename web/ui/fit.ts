@@ -1,3 +1,4 @@
+import { t } from './words.ts';
 /** Where a value stands against what was expected of it; `at-the-edge`: outside by less than its meter can tell. */
 export type Fit = 'as-expected' | 'at-the-edge' | 'below' | 'above';
 
@@ -24,9 +25,9 @@ export const FIT_SIGNS: Record<Fit, string> = {
   above: '▲',
 };
 export const FIT_WORDS: Record<Fit, string> = {
-  'as-expected': 'as expected',
-  'at-the-edge': 'at the edge of what is expected, within what the meter can tell',
-  below: 'below what is expected',
-  above: 'above what is expected',
+  'as-expected': t('ui.as-expected'),
+  'at-the-edge': t('ui.edge-expected-within-meter-can'),
+  below: t('ui.below-expected'),
+  above: t('ui.above-expected'),
 };
 export const fitInWords = (fit: Fit): string => `${FIT_SIGNS[fit]} ${FIT_WORDS[fit]}`;

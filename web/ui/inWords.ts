@@ -28,7 +28,7 @@ import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
 import { titleOf, type CauseClass } from '@lettura/core/judge/weighing';
 import type { Units } from './units.ts';
 import { voltsInWords, ohmsInWords } from './numbersInWords.ts';
-import { said, valueSaid, upperFirst } from './words.ts';
+import { said, valueSaid, upperFirst, t } from './words.ts';
 
 export { upperFirst } from './words.ts';
 
@@ -50,7 +50,7 @@ export function valueInWords(reading: Reading, units: Units): string {
       return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
     case 'scan':
       return reading.measures === 'absolute-pressure'
-        ? `${formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)} abs`
+        ? t('ui.abs', { value: formatPressure(reading.value, units.absolute, SCAN_STEP_KPA) })
         : formatWithBasis(reading.value, reading.measures, units.absolute);
     case 'observation': {
       const { yes, no } = observationOf(reading.observation);
@@ -59,7 +59,7 @@ export function valueInWords(reading: Reading, units: Units): string {
     case 'ambient':
       return ambientSourceInWords(reading.ambient, units);
     case 'withdrawal':
-      return 'taken back';
+      return t('ui.taken-back');
   }
 }
 
@@ -73,13 +73,13 @@ export function placeInWords(
     case 'ohms':
       return upperFirst(said(pairSaid(reading.from, reading.to)));
     case 'gauge':
-      return `Gauge ${said(tapSaid(reading.tap))}`;
+      return t('ui.gauge', { tap: said(tapSaid(reading.tap)) });
     case 'scan':
-      return 'Live data';
+      return t('ui.live-data');
     case 'observation':
       return said(observationOf(reading.observation).question);
     case 'ambient':
-      return 'Ambient pressure';
+      return t('ui.ambient-pressure');
     case 'withdrawal':
       return 'Reading';
   }
@@ -88,13 +88,18 @@ export function placeInWords(
 export function ambientSourceInWords(given: AmbientSource, units: Units): string {
   switch (given.source) {
     case 'barometer':
-      return `${formatPressure(given.stationKpaAbs, units.absolute)} by barometer`;
+      return t('ui.by-barometer', { stationKpaAbs: formatPressure(given.stationKpaAbs, units.absolute) });
     case 'vehicle':
-      return `${formatPressure(given.stationKpaAbs, units.absolute)} by the vehicle’s barometer`;
+      return t('ui.vehicles-barometer', {
+        stationKpaAbs: formatPressure(given.stationKpaAbs, units.absolute),
+      });
     case 'altitude':
-      return `altitude ${given.altitudeM} m`;
+      return t('ui.altitude-m', { altitudeM: given.altitudeM });
     case 'weather':
-      return `${formatPressure(given.seaLevelKpa, units.absolute)} at sea level, ${given.altitudeM} m`;
+      return t('ui.sea-level-m', {
+        seaLevelKpa: formatPressure(given.seaLevelKpa, units.absolute),
+        altitudeM: given.altitudeM,
+      });
   }
 }
 
@@ -110,14 +115,18 @@ export function expectationInWords(
 ): string {
   const { lowest, highest } = expectation;
   if (expectation.of === 'volts') {
-    if (highest < 0.6) return `${Math.max(0, Math.round(lowest * 1000))} to ${Math.round(highest * 1000)} mV`;
-    return `${lowest.toFixed(2)} to ${highest.toFixed(2)} V`;
+    if (highest < 0.6)
+      return t('ui.to-mv', {
+        value: Math.max(0, Math.round(lowest * 1000)),
+        highest: Math.round(highest * 1000),
+      });
+    return t('ui.to-v', { lowest: lowest.toFixed(2), highest: highest.toFixed(2) });
   }
   if (expectation.of !== 'absolute-pressure') {
     const { of } = expectation;
     const bare = formatValue(lowest, of, units.absolute).replace(/ \S+$/u, '');
     const upper = formatWithBasis(highest, of, units.absolute);
-    return upper.startsWith(`${bare} `) ? `about ${upper}` : `${bare} to ${upper}`;
+    return upper.startsWith(`${bare} `) ? t('ui.about', { upper }) : t('ui.to', { bare, upper });
   }
   // A gauge shows no absolute pressure: below ambient it counts vacuum, above it pressure.
   const basis =
@@ -130,13 +139,13 @@ export function expectationInWords(
   const ends = [lowest, highest].map((kpa) =>
     basis === 'absolute' || !ambient ? kpa : fromKpaAbs(kpa, basis, ambient.pressureKpaAbs),
   );
-  const [low, high] = (basis === 'vacuum' ? ends.reverse() : ends).map((kpa) =>
+  const [low = '', high = ''] = (basis === 'vacuum' ? ends.reverse() : ends).map((kpa) =>
     (basis === 'gauge' ? fromKpa(kpa, unit) : Math.max(0, fromKpa(kpa, unit))).toFixed(
       pressureDecimals(unit, EXPECTED_STEP_KPA),
     ),
   );
   // A band narrower than the digits shown is no band to read.
-  const shown = low === high ? `about ${low}` : `${low} to ${high}`;
+  const shown = low === high ? t('ui.about-2', { low }) : t('ui.to-2', { low, high });
   return `${shown} ${unit} ${BASIS[basis]}`;
 }
 
@@ -152,22 +161,22 @@ export const briefState = (state: MachineState): string =>
   ].join(', ');
 
 export const causeInWords = (cause: JobVerdict['cause']): string =>
-  cause === NOT_PROVEN ? 'Not proven yet' : said(titleOf(cause));
+  cause === NOT_PROVEN ? t('ui.not-proven-yet') : said(titleOf(cause));
 
 /** A pressure on the vacuum scale; above ambient it says so instead of showing a minus. */
 export function vacuumInWords(kpaAbs: number, ambient: Ambient, units: Units): string {
   const vacuumKpa = fromKpaAbs(kpaAbs, 'vacuum', ambient.pressureKpaAbs);
   const size = formatPressure(Math.abs(vacuumKpa), units.vacuum);
-  return vacuumKpa < 0 ? `${size} above ambient` : `${size} of vacuum`;
+  return vacuumKpa < 0 ? t('ui.above-ambient', { size }) : t('ui.of-vacuum', { size });
 }
 
 const CLASS_WORDS: Record<CauseClass, string> = {
-  sensor: 'sensor',
-  wire: 'wire',
-  'control-unit': 'control unit',
-  physical: 'physical cause',
-  'wrong-part': 'wrong part',
-  nothing: 'nothing found',
+  sensor: t('ui.sensor'),
+  wire: t('ui.wire'),
+  'control-unit': t('ui.control-unit'),
+  physical: t('ui.physical-cause'),
+  'wrong-part': t('ui.wrong-part'),
+  nothing: t('ui.nothing-found'),
 };
 export const classInWords = (of: CauseClass): string => CLASS_WORDS[of];
 
@@ -175,7 +184,7 @@ const AGE = new Intl.RelativeTimeFormat('en-GB', { style: 'narrow' });
 
 export function ageInWords(instant: string, nowMs: number): string {
   const minutes = Math.round((nowMs - Date.parse(instant)) / 60_000);
-  if (minutes < 1) return 'just now';
+  if (minutes < 1) return t('ui.just-now');
   if (minutes < 60) return AGE.format(-minutes, 'minute');
   if (minutes < 48 * 60) return AGE.format(-Math.round(minutes / 60), 'hour');
   return AGE.format(-Math.round(minutes / 1440), 'day');

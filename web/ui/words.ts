@@ -29,3 +29,9 @@ export const titled = (message: Message): string => withoutUnits.title(message);
 export const valueSaid = (value: Value): string => withoutUnits.value(value);
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is said in a place of its own on the screen; a text among its values is shown as it is. */
+export const t = <const C extends string>(
+  code: C,
+  values?: Readonly<Record<string, Value | string>>,
+): string => withoutUnits.say(values ? { code, values } : { code });

@@ -23,6 +23,22 @@ import server from './server.json' with { type: 'json' };
 import sites from './sites.json' with { type: 'json' };
 import sweep from './sweep.json' with { type: 'json' };
 import transfer from './transfer.json' with { type: 'json' };
+import ui from './ui.json' with { type: 'json' };
+import uiAmbient from './ui-ambient.json' with { type: 'json' };
+import uiApp from './ui-app.json' with { type: 'json' };
+import uiBench from './ui-bench.json' with { type: 'json' };
+import uiInstruments from './ui-instruments.json' with { type: 'json' };
+import uiIsolate from './ui-isolate.json' with { type: 'json' };
+import uiJobs from './ui-jobs.json' with { type: 'json' };
+import uiLive from './ui-live.json' with { type: 'json' };
+import uiOutbox from './ui-outbox.json' with { type: 'json' };
+import uiRecord from './ui-record.json' with { type: 'json' };
+import uiReference from './ui-reference.json' with { type: 'json' };
+import uiReport from './ui-report.json' with { type: 'json' };
+import uiSensors from './ui-sensors.json' with { type: 'json' };
+import uiSheet from './ui-sheet.json' with { type: 'json' };
+import uiSweeps from './ui-sweeps.json' with { type: 'json' };
+import uiWires from './ui-wires.json' with { type: 'json' };
 import verdicts from './verdicts.json' with { type: 'json' };
 import weighing from './weighing.json' with { type: 'json' };
 import wires from './wires.json' with { type: 'json' };
@@ -54,6 +70,22 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...sites,
   ...sweep,
   ...transfer,
+  ...ui,
+  ...uiAmbient,
+  ...uiApp,
+  ...uiBench,
+  ...uiInstruments,
+  ...uiIsolate,
+  ...uiJobs,
+  ...uiLive,
+  ...uiOutbox,
+  ...uiRecord,
+  ...uiReference,
+  ...uiReport,
+  ...uiSensors,
+  ...uiSheet,
+  ...uiSweeps,
+  ...uiWires,
   ...verdicts,
   ...weighing,
   ...wires,

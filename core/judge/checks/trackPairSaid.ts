@@ -6,7 +6,10 @@ import type { TrackPair } from './trackPair.ts';
 /** Two tracks: whether they belong together, from which numbers, by which limit, and what is taken for granted. */
 export function trackPairSaid(pair: TrackPair): Message {
   const { outcome, comparison, unread, deviationPercentOfReference: percent, raisedReturnVolts } = pair;
-  const wires = list(unread.map(laneSaid), 'and');
+  const wires = list(
+    unread.map((lane) => say('tracks.wire', { lane: laneSaid(lane) })),
+    'and',
+  );
   const numbers = [
     say('tracks.numbers', {
       first: fixed(pair.firstVolts, 3, 'V'),

@@ -12,12 +12,13 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import { readAmbient, type AmbientText } from './readAmbient.ts';
+import { t } from '../../ui/words.ts';
 
 const SOURCE_LABEL = {
-  barometer: 'Barometer here',
-  vehicle: 'Vehicle’s barometer',
-  altitude: 'Altitude',
-  weather: 'Weather report',
+  barometer: t('ui-ambient.barometer-here'),
+  vehicle: t('ui-ambient.vehicles-barometer'),
+  altitude: t('ui-ambient.altitude'),
+  weather: t('ui-ambient.weather-report'),
 } as const;
 
 export interface AmbientFieldsProps {
@@ -31,8 +32,12 @@ function asRead(text: AmbientText): string | undefined {
   const read = readAmbient(text);
   const ambient = read.ok ? ambientFrom(read.value) : undefined;
   if (!read.ok || !ambient?.ok) return undefined;
-  const metres = 'altitudeM' in read.value ? `, at ${Math.round(read.value.altitudeM)} m` : '';
-  return `= ${formatPressure(ambient.value.pressureKpaAbs, 'kPa')} absolute here${metres}`;
+  const metres =
+    'altitudeM' in read.value ? t('ui-ambient.at-m', { altitudeM: Math.round(read.value.altitudeM) }) : '';
+  return t('ui-ambient.absolute-here', {
+    pressureKpaAbs: formatPressure(ambient.value.pressureKpaAbs, 'kPa'),
+    metres,
+  });
 }
 
 /** Three ways to come by the pressure of this place. */
@@ -43,7 +48,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
       <ToggleButtonGroup
         exclusive
         size="small"
-        aria-label="Where the ambient pressure comes from"
+        aria-label={t('ui-ambient.where-ambient-pressure-comes')}
         value={source}
         onChange={(_event, chosen: AmbientSource['source'] | null) =>
           chosen && onChange({ ...value, source: chosen })
@@ -59,7 +64,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
         <>
           <TextField
             size="small"
-            label={`${source === 'weather' ? 'Pressure at sea level' : 'Station pressure'}, ${unit}`}
+            label={`${source === 'weather' ? t('ui-ambient.pressure-sea-level') : t('ui-ambient.station-pressure')}, ${unit}`}
             value={pressure}
             onChange={(event) => onChange({ ...value, pressure: event.target.value })}
             error={problem !== undefined}
@@ -69,7 +74,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
           <TextField
             select
             size="small"
-            label="Unit"
+            label={t('ui-ambient.unit')}
             value={unit}
             onChange={(event) => onChange({ ...value, unit: event.target.value as PressureUnit })}
             sx={{ width: 110 }}
@@ -85,7 +90,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
       {(source === 'altitude' || source === 'weather') && (
         <TextField
           size="small"
-          label="Altitude, m or ft"
+          label={t('ui-ambient.altitude-m-ft')}
           value={altitude}
           onChange={(event) => onChange({ ...value, altitude: event.target.value })}
           error={problem !== undefined && source === 'altitude'}
@@ -95,7 +100,7 @@ export function AmbientFields({ value, onChange, problem }: AmbientFieldsProps) 
       )}
       <TextField
         size="small"
-        label="Air, °C (if known)"
+        label={t('ui-ambient.air-c-if-known')}
         value={air}
         onChange={(event) => onChange({ ...value, air: event.target.value })}
         sx={{ width: 150 }}

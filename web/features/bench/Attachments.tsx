@@ -10,13 +10,13 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { say, type Message } from '@lettura/core/measure/message';
 
 const KINDS = {
-  jumper: 'Jumper wire',
-  'voltage-source': 'Known voltage',
-  'test-light': 'Test light',
+  jumper: t('ui-bench.jumper-wire'),
+  'voltage-source': t('ui-bench.known-voltage'),
+  'test-light': t('ui-bench.test-light'),
 } as const;
 type Kind = keyof typeof KINDS;
 
@@ -48,9 +48,13 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
     } else onChange([...attachments, { kind, from, to }]);
   };
   return (
-    <Box component="section" aria-label="Clipped on">
+    <Box component="section" aria-label={t('ui-bench.clipped-on')}>
       {attachments.length > 0 && (
-        <Box component="ul" aria-label="What is attached" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box
+          component="ul"
+          aria-label={t('ui-bench.what-is-attached')}
+          sx={{ listStyle: 'none', m: 0, p: 0 }}
+        >
           {attachments.map((attachment, i) => (
             <Box component="li" key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <Typography sx={{ flex: 1 }}>
@@ -61,10 +65,12 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
               </Typography>
               <Button
                 color="inherit"
-                aria-label={`Take off: ${upperFirst(said(attachmentSaid(attachment)))}`}
+                aria-label={t('ui-bench.take-off', {
+                  attachment: upperFirst(said(attachmentSaid(attachment))),
+                })}
                 onClick={() => onChange(attachments.filter((_, other) => other !== i))}
               >
-                Take off
+                {t('ui-bench.take-off-2')}
               </Button>
             </Box>
           ))}
@@ -74,7 +80,7 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
         <TextField
           select
           size="small"
-          label="Clip on"
+          label={t('ui-bench.clip-on')}
           value={kind}
           onChange={(event) => setKind(event.target.value as Kind)}
           sx={{ minWidth: 160 }}
@@ -86,7 +92,7 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
           ))}
         </TextField>
         <PointSelect
-          label={kind === 'voltage-source' ? 'At' : 'From'}
+          label={kind === 'voltage-source' ? t('ui-bench.at') : t('ui-bench.from')}
           points={points}
           value={from}
           onChange={setFrom}
@@ -94,7 +100,7 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
         {kind === 'voltage-source' ? (
           <TextField
             size="small"
-            label="Volts"
+            label={t('ui-bench.volts')}
             value={volts}
             onChange={(event) => setVolts(event.target.value)}
             error={!known.ok}
@@ -102,14 +108,14 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
             sx={{ width: 120 }}
           />
         ) : (
-          <PointSelect label="To" points={points} value={to} onChange={setTo} />
+          <PointSelect label={t('ui-bench.to')} points={points} value={to} onChange={setTo} />
         )}
         <Button
           variant="contained"
           onClick={attach}
           disabled={full || (kind === 'voltage-source' && !known.ok)}
         >
-          {full ? 'All in use' : 'Attach'}
+          {full ? t('ui-bench.all-use') : t('ui-bench.attach')}
         </Button>
       </Box>
       <Cautions cautions={[cautionOf(kind)]} />
@@ -119,11 +125,11 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
 
 /** A lamp of a quarter ampere: below a third of that it only glows. */
 function lampInWords(amps: number): string {
-  const milliamps = `${(amps * 1000).toFixed(0)} mA`;
-  if (amps < 0.02) return `dark, ${milliamps}`;
+  const milliamps = t('ui-bench.ma', { amps: (amps * 1000).toFixed(0) });
+  if (amps < 0.02) return t('ui-bench.dark', { milliamps });
   return amps < 0.08
-    ? `glows weakly, ${milliamps}`
+    ? t('ui-bench.glows-weakly', { milliamps })
     : amps < 0.2
-      ? `dim, ${milliamps}`
-      : `bright, ${milliamps}`;
+      ? t('ui-bench.dim', { milliamps })
+      : t('ui-bench.bright', { milliamps });
 }

@@ -9,7 +9,7 @@ import { instrumentAt } from './instrumentAt.ts';
 import { useHeldPump } from './useHeldPump.ts';
 import { useLiveData } from './useLiveData.ts';
 import { useMachine, useTick, type BenchJob } from './useMachine.ts';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 export interface BenchPanelProps {
   bench: BenchJob;
@@ -31,7 +31,7 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
   return (
     <Box
       component="section"
-      aria-label="Simulated instruments"
+      aria-label={t('ui-bench.simulated-instruments')}
       sx={{
         width: 232,
         border: 1,
@@ -42,13 +42,13 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
       }}
     >
       <Typography variant="body2" sx={{ fontWeight: 700 }}>
-        {display.name} (simulated)
+        {t('ui-bench.simulated', { name: display.name })}
       </Typography>
       <Digits {...display} />
       {display.remark && <Typography variant="body2">{display.remark}</Typography>}
       {state.harness && (
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          {upperFirst(valueSaid(harnessSaid(state.harness)))}: goes on record with the reading.
+          {t('ui-bench.goes-record-reading', { harness: upperFirst(valueSaid(harnessSaid(state.harness))) })}
         </Typography>
       )}
       <Button
@@ -57,10 +57,10 @@ export function BenchPanel({ bench, state, target, onTake }: BenchPanelProps) {
         disabled={display.text === undefined || late}
         onClick={() => display.text && onTake(display.text)}
       >
-        {late ? 'Live data is catching up' : 'Take this reading'}
+        {late ? t('ui-bench.live-data-catching-up') : t('ui-bench.take-reading')}
       </Button>
       <Button fullWidth color="inherit" onClick={() => onTake(`baro ${barometer} kPa`)} sx={{ mt: 0.5 }}>
-        Barometer {barometer} kPa: take
+        {t('ui-bench.barometer-kpa-take', { barometer })}
       </Button>
     </Box>
   );

@@ -21,6 +21,7 @@ import { TwoPointMeter, type MeterSet } from './TwoPointMeter.tsx';
 import { useHeldPump } from './useHeldPump.ts';
 import { useLiveData } from './useLiveData.ts';
 import { useMachine, type BenchJob } from './useMachine.ts';
+import { t } from '../../ui/words.ts';
 
 const MOVED = ['throttle', 'pedal', 'flap'];
 const FIRST: MeterSet = { mode: 'volts', red: { lane: 'return', place: 'plug' }, black: 'battery-negative' };
@@ -65,7 +66,7 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
       />
       {second && (
         <TwoPointMeter
-          name="Second meter"
+          name={t('ui-bench.second-meter')}
           machine={machine}
           state={withMeter(held, first)}
           points={points}
@@ -77,10 +78,10 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
         <Typography sx={{ flex: 1, minWidth: 260 }}>
-          <strong>Live data:</strong>{' '}
+          <strong>{t('ui-bench.live-data')}</strong>{' '}
           {data
-            ? `${formatWithBasis(data.value, profile.measures, units.absolute)} · ${data.codes.length > 0 ? `sets ${data.codes.join(' and ')}` : 'no code set'}`
-            : 'no answer with the key off'}
+            ? `${formatWithBasis(data.value, profile.measures, units.absolute)} · ${data.codes.length > 0 ? t('ui-bench.sets', { codes: data.codes.join(' and ') }) : t('ui-bench.no-code-set')}`
+            : t('ui-bench.no-answer-key-off')}
         </Typography>
         <FormControlLabel
           control={
@@ -89,11 +90,11 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
               onChange={(_event, on) => setSecond(on ? SECOND : undefined)}
             />
           }
-          label="Second meter"
+          label={t('ui-bench.second-meter')}
         />
         <FormControlLabel
           control={<Switch checked={harness.wiggled} onChange={(_event, on) => work({ wiggled: on })} />}
-          label="Move the loom"
+          label={t('ui-bench.move-loom')}
         />
         {neighbours.map((_, i) => (
           <FormControlLabel
@@ -110,7 +111,9 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
                 }
               />
             }
-            label={`Unplug the other sensor on the reference${neighbours.length > 1 ? ` (${i + 1})` : ''}`}
+            label={t('ui-bench.unplug-other-sensor-reference', {
+              which: neighbours.length > 1 ? ` (${i + 1})` : '',
+            })}
           />
         ))}
         {(state.harness || percent !== undefined) && (
@@ -123,14 +126,14 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
               })
             }
           >
-            Clear the bench
+            {t('ui-bench.clear-bench')}
           </Button>
         )}
       </Box>
       {MOVED.includes(family) && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 1 }}>
           <Typography id="held-position" sx={{ whiteSpace: 'nowrap' }}>
-            Held by hand
+            {t('ui-bench.held-hand')}
           </Typography>
           <Slider
             aria-labelledby="held-position"
@@ -140,7 +143,9 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
             valueLabelFormat={(at) => `${at} %`}
             onChange={(_event, at) => onState({ stimulus: { kind: 'held', percent: at } })}
           />
-          <Typography sx={{ minWidth: 96 }}>{percent === undefined ? 'let go' : `${percent} %`}</Typography>
+          <Typography sx={{ minWidth: 96 }}>
+            {percent === undefined ? t('ui-bench.let-go') : `${percent} %`}
+          </Typography>
         </Box>
       )}
       <Attachments

@@ -10,6 +10,7 @@ import { Digits } from './Digits.tsx';
 import { keyOf, type PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
 import { useTick } from './useMachine.ts';
+import { t } from '../../ui/words.ts';
 
 /** How a meter stands: what it measures, and where its probes are. */
 export interface MeterSet {
@@ -55,21 +56,21 @@ export function TwoPointMeter({
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label={`What the ${name.toLowerCase()} measures`}
+          aria-label={t('ui-bench.what-the-measures', { name: name.toLowerCase() })}
           value={mode}
           onChange={(_event, chosen: MeterSet['mode'] | null) => chosen && onSet({ ...set, mode: chosen })}
         >
-          <ToggleButton value="volts">Volts</ToggleButton>
-          <ToggleButton value="ohms">Ohms</ToggleButton>
+          <ToggleButton value="volts">{t('ui-bench.volts')}</ToggleButton>
+          <ToggleButton value="ohms">{t('ui-bench.ohms')}</ToggleButton>
         </ToggleButtonGroup>
         <PointSelect
-          label="Red probe"
+          label={t('ui-bench.red-probe')}
           points={points}
           value={red}
           onChange={(point) => onSet({ ...set, red: point })}
         />
         <PointSelect
-          label="Black probe"
+          label={t('ui-bench.black-probe')}
           points={points}
           value={black}
           onChange={(point) => onSet({ ...set, black: point })}
@@ -83,14 +84,12 @@ export function TwoPointMeter({
           disabled={samePoint(red, black)}
           onClick={() => onTake({ mode, red, black }, text)}
         >
-          Take
+          {t('ui-bench.take')}
         </Button>
       </Box>
       {ohms && (
         <Typography variant="body2">
-          {ohms.beeps
-            ? 'It beeps: the path conducts. A few ohms beep as well, and drop voltage under load.'
-            : 'No beep.'}
+          {ohms.beeps ? t('ui-bench.beeps-path-conducts-few-ohms') : t('ui-bench.no-beep')}
         </Typography>
       )}
       {ohms && ohms.warning && <Cautions cautions={[ohms.warning]} />}

@@ -1,6 +1,7 @@
 import { SimulatedLogger, type SimulatedHand, type SimulatedMachine } from '@lettura/bench';
 import { pacedSource, type LiveSource } from '../live/index.ts';
 import { LATE_MS } from './useLiveData.ts';
+import { t } from '../../ui/words.ts';
 
 const EVERY_SECONDS = 0.01;
 const LIVE_EVERY_SAMPLES = 10;
@@ -12,7 +13,7 @@ export function benchSource(machine: SimulatedMachine, hand: SimulatedHand, seed
   return pacedSource(
     {
       id: 'bench',
-      name: 'Simulated logger',
+      name: t('ui-bench.simulated-logger'),
       channels: logger.channels.map(({ name, unit }) => ({ name, unit })),
       uses: logger.channels.map(({ use }) => use),
     },

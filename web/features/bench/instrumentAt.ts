@@ -1,6 +1,7 @@
 import { gaugeDisplay, meterDisplay, type LiveData, type SimulatedMachine } from '@lettura/bench';
 import type { MachineState, Target } from '@lettura/core/machine/places';
 import { formatWithBasis, shownUnit } from '@lettura/core/measure/quantity';
+import { t } from '../../ui/words.ts';
 
 export interface InstrumentDisplay {
   name: string;
@@ -21,33 +22,48 @@ export function instrumentAt(
   const { wiring, sensor } = simulated.machine;
   switch (target.kind) {
     case 'wire': {
-      const name = 'Meter, volts DC';
+      const name = t('ui-bench.meter-volts-dc');
       const { lane, place } = target;
       if (!wiring.wires.some(({ wire }) => wire === lane))
-        return { name, digits: '–', unit: '', remark: 'This machine’s sensor has no such wire.' };
+        return { name, digits: '–', unit: '', remark: t('ui-bench.machines-sensor-no-such-wire') };
       const trueVolts = simulated.voltsBetween({ lane, place }, 'battery-negative', state);
       const { text, unit } = meterDisplay(trueVolts, seed, tick);
       return { name, digits: text, unit, text: `${text} ${unit}` };
     }
     case 'gauge': {
       const shown = gaugeDisplay(simulated, state, target.tap, seed);
-      if (!shown) return { name: 'Gauge', digits: '–', unit: '', remark: 'No gauge goes on this sensor.' };
+      if (!shown)
+        return {
+          name: t('ui-bench.gauge'),
+          digits: '–',
+          unit: '',
+          remark: t('ui-bench.no-gauge-goes-sensor'),
+        };
       const tap = target.tap === 'manifold' ? 'manifold ' : '';
       const basis = { vacuum: ' vac', gauge: ' gauge', differential: '' }[shown.basis];
       return {
-        name: shown.basis === 'vacuum' ? 'Vacuum gauge' : 'Pressure gauge',
+        name: shown.basis === 'vacuum' ? t('ui-bench.vacuum-gauge') : t('ui-bench.pressure-gauge'),
         digits: shown.text,
         unit: `${shown.unit}${basis}`,
         text: `gauge ${tap}${shown.text} ${shown.unit}${basis}`,
       };
     }
     case 'scan': {
-      if (!data) return { name: 'Live data', digits: '–', unit: '', remark: 'No answer with the key off.' };
+      if (!data)
+        return {
+          name: t('ui-bench.live-data-2'),
+          digits: '–',
+          unit: '',
+          remark: t('ui-bench.no-answer-key-off-2'),
+        };
       const { measures } = sensor.profile;
       const [digits = '–', ...unit] = formatWithBasis(data.value, measures, 'kPa').split(' ');
-      const remark = data.codes.length > 0 ? `The unit sets ${data.codes.join(' and ')}.` : 'No code set.';
+      const remark =
+        data.codes.length > 0
+          ? t('ui-bench.unit-sets', { codes: data.codes.join(' and ') })
+          : t('ui-bench.no-code-set-2');
       return {
-        name: 'Live data',
+        name: t('ui-bench.live-data-2'),
         digits,
         unit: unit.join(' '),
         text: `scan ${digits} ${shownUnit(measures, 'kPa')}`,

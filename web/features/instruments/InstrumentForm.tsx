@@ -22,6 +22,8 @@ import {
 } from './instrumentText.ts';
 import { READ_TO_WORDS, SORT_WORDS } from './instrumentWords.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
 
 export interface InstrumentFormProps {
   /** The one to be changed; none for a new one. */
@@ -75,7 +77,9 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
   return (
     <Box
       component="form"
-      aria-label={original ? `Change ${original.name}` : 'New instrument'}
+      aria-label={
+        original ? t('ui-instruments.change', { name: original.name }) : t('ui-instruments.new-instrument')
+      }
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -84,13 +88,13 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
       sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}
     >
       <Typography variant="h2" component="h2">
-        {original ? `Change ${original.name}` : 'New instrument'}
+        {original ? t('ui-instruments.change', { name: original.name }) : t('ui-instruments.new-instrument')}
       </Typography>
-      {field('name', 'Name')}
+      {field('name', t('ui-instruments.name'))}
       <TextField
         select
         size="small"
-        label="Sort"
+        label={t('ui-instruments.sort')}
         value={text.sort}
         disabled={original !== undefined}
         onChange={(event) => {
@@ -109,36 +113,40 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
         {field(
           'lowest',
           pressure
-            ? `Scale from, ${unit} (vacuum is negative)`
+            ? t('ui-instruments.scale-vacuum-negative', { unit: verbatim(unit) })
             : text.sort === 'meter'
-              ? 'Range from, V'
-              : 'Range from',
+              ? t('ui-instruments.range-v')
+              : t('ui-instruments.range-from'),
         )}
         {field(
           'highest',
-          pressure ? `Scale to, ${unit}` : text.sort === 'meter' ? 'Range to, V' : 'Range to',
+          pressure
+            ? t('ui-instruments.scale-to', { unit: verbatim(unit) })
+            : text.sort === 'meter'
+              ? t('ui-instruments.range-v-2')
+              : t('ui-instruments.range-to'),
         )}
       </Pair>
       {text.sort === 'meter' && (
         <>
           <Pair>
-            {field('percent', 'Accuracy, ± % of reading')}
-            {field('counts', 'plus counts')}
+            {field('percent', t('ui-instruments.accuracy-reading'))}
+            {field('counts', t('ui-instruments.plus-counts'))}
           </Pair>
-          {field('displayCounts', 'The display counts to')}
+          {field('displayCounts', t('ui-instruments.display-counts'))}
         </>
       )}
       {pressure && (
         <Pair>
-          {field('classPercent', 'Class, % of span')}
-          {field('division', `One division, ${unit}`)}
+          {field('classPercent', t('ui-instruments.class-span'))}
+          {field('division', t('ui-instruments.one-division', { unit: verbatim(unit) }))}
         </Pair>
       )}
       {pressure && (
         <TextField
           select
           size="small"
-          label="Its dial can be read to"
+          label={t('ui-instruments.dial-can-read')}
           value={text.readTo}
           onChange={(event) => change({ readTo: event.target.value as InstrumentText['readTo'] })}
         >
@@ -149,10 +157,10 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
           ))}
         </TextField>
       )}
-      {text.sort === 'live-data' && field('step', 'The value moves in steps of (kPa, %, ° or g/s)')}
+      {text.sort === 'live-data' && field('step', t('ui-instruments.value-moves-steps-kpa-g'))}
       <Pair>
-        {field('calibratedOn', 'Calibrated on', 'date')}
-        {field('calibrationDue', 'Calibration due', 'date')}
+        {field('calibratedOn', t('ui-instruments.calibrated-on'), 'date')}
+        {field('calibrationDue', t('ui-instruments.calibration-due'), 'date')}
       </Pair>
       {field('notes', 'Notes')}
       {refused && (
@@ -162,19 +170,19 @@ export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Save instrument
+          {t('ui-instruments.save-instrument')}
         </Button>
         <Button color="inherit" variant="outlined" onClick={() => onDone(undefined)}>
-          Back
+          {t('ui-instruments.back')}
         </Button>
         {original && (
           <Button color="inherit" disabled={isLoading} onClick={() => void save(!original.retired)}>
-            {original.retired ? 'Take back into use' : 'No longer in use'}
+            {original.retired ? t('ui-instruments.take-back-into-use') : t('ui-instruments.no-longer-use')}
           </Button>
         )}
       </Box>
       {original && (
-        <Typography variant="body2">Readings keep the accuracy that they were taken with.</Typography>
+        <Typography variant="body2">{t('ui-instruments.readings-keep-accuracy-they-were')}</Typography>
       )}
     </Box>
   );

@@ -20,6 +20,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { InstrumentForm } from './InstrumentForm.tsx';
 import { accuracyInWords, limitsInWords, rangeInWords, SORT_WORDS } from './instrumentWords.ts';
+import { t } from '../../ui/words.ts';
 
 /** Meters, gauges, pumps and live data: how well each can tell, and until when that is assured. */
 export default function InstrumentsPage() {
@@ -28,17 +29,17 @@ export default function InstrumentsPage() {
   const [open, setOpen] = useState<Instrument | 'new'>();
   const [saved, setSaved] = useState<string>();
   useEffect(() => {
-    document.title = 'Instruments · Lettura';
+    document.title = t('ui-instruments.page');
   }, []);
   const today = new Date().toISOString().slice(0, 10);
   const sorted = INSTRUMENT_SORTS.flatMap((sort) => data?.filter((one) => one.sort === sort) ?? []);
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Instruments">
+      <PageHeader title={t('ui-instruments.instruments')}>
         <LibraryLinks />
       </PageHeader>
       {error && !data && <Trouble {...requestProblem(error)} />}
-      {!data && !error && <Loading what="instruments" />}
+      {!data && !error && <Loading what={t('ui-instruments.instruments-2')} />}
       {data && (
         <Box component="main" sx={{ p: 2, maxWidth: 1240, mx: 'auto' }}>
           <Box
@@ -49,7 +50,7 @@ export default function InstrumentsPage() {
                 key={open === 'new' ? 'new' : open.id}
                 original={open === 'new' ? undefined : open}
                 onDone={(done) => {
-                  setSaved(done && `${done.name} saved.`);
+                  setSaved(done && t('ui-instruments.saved', { name: done.name }));
                   setOpen(undefined);
                 }}
               />
@@ -57,11 +58,10 @@ export default function InstrumentsPage() {
               <>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
                   <Typography sx={{ flex: 1 }}>
-                    Every comparison is as honest as these lines. Choose the instrument in hand on the job
-                    sheet.
+                    {t('ui-instruments.every-comparison-honest-these-lines')}
                   </Typography>
                   <Button variant="contained" onClick={() => setOpen('new')}>
-                    New instrument
+                    {t('ui-instruments.new-instrument')}
                   </Button>
                 </Box>
                 {saved && (
@@ -70,15 +70,15 @@ export default function InstrumentsPage() {
                   </Alert>
                 )}
                 <Box sx={{ overflowX: 'auto', position: 'relative' }}>
-                  <Table size="small" aria-label="Instruments">
+                  <Table size="small" aria-label={t('ui-instruments.instruments')}>
                     <TableHead>
                       <TableRow>
-                        <TableCell>Instrument</TableCell>
-                        <TableCell>Range</TableCell>
-                        <TableCell>Accuracy</TableCell>
-                        <TableCell>Calibration</TableCell>
+                        <TableCell>{t('ui-instruments.instrument')}</TableCell>
+                        <TableCell>{t('ui-instruments.range')}</TableCell>
+                        <TableCell>{t('ui-instruments.accuracy')}</TableCell>
+                        <TableCell>{t('ui-instruments.calibration')}</TableCell>
                         <TableCell>
-                          <span style={visuallyHidden}>What to do</span>
+                          <span style={visuallyHidden}>{t('ui-instruments.what-to-do')}</span>
                         </TableCell>
                       </TableRow>
                     </TableHead>
@@ -112,7 +112,7 @@ function Row({ one, unit, today, onOpen }: RowProps) {
       <TableCell component="th" scope="row" sx={{ minWidth: 150, overflowWrap: 'anywhere' }}>
         <Box sx={{ fontWeight: 650 }}>{one.name}</Box>
         {SORT_WORDS[one.sort]}
-        {one.retired ? ', no longer in use' : ''}
+        {one.retired ? t('ui-instruments.no-longer-use-2') : ''}
         {one.notes && <Typography variant="body2">{one.notes}</Typography>}
       </TableCell>
       <TableCell>{rangeInWords(one, unit)}</TableCell>
@@ -121,19 +121,26 @@ function Row({ one, unit, today, onOpen }: RowProps) {
         <Typography variant="body2">{limitsInWords(one, unit)}</Typography>
       </TableCell>
       <TableCell>
-        {one.calibratedOn ? `on ${one.calibratedOn}` : 'no date noted'}
+        {one.calibratedOn
+          ? t('ui-instruments.on', { calibratedOn: one.calibratedOn })
+          : t('ui-instruments.no-date-noted')}
         <Typography
           variant="body2"
           sx={overdue ? { color: 'warning.main', fontWeight: 700 } : { color: 'text.secondary' }}
         >
           {overdue
-            ? `⚠ overdue since ${one.calibrationDue ?? ''}`
-            : one.calibrationDue && `due ${one.calibrationDue}`}
+            ? t('ui-instruments.overdue-since', { calibrationDue: one.calibrationDue ?? '' })
+            : one.calibrationDue && t('ui-instruments.due', { calibrationDue: one.calibrationDue })}
         </Typography>
       </TableCell>
       <TableCell align="right">
-        <Button color="inherit" variant="outlined" aria-label={`Change ${one.name}`} onClick={onOpen}>
-          Change
+        <Button
+          color="inherit"
+          variant="outlined"
+          aria-label={t('ui-instruments.change', { name: one.name })}
+          onClick={onOpen}
+        >
+          {t('ui-instruments.change-2')}
         </Button>
       </TableCell>
     </TableRow>

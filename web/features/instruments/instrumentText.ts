@@ -9,6 +9,7 @@ import { fromKpa, PRESSURE_UNITS, toKpa, type PressureUnit } from '@lettura/core
 import { DIAL_SHARES, type DialReadTo } from '@lettura/core/measure/uncertainty';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
+import { t } from '../../ui/words.ts';
 
 export const DIAL_READ_TO = Object.keys(DIAL_SHARES) as [DialReadTo, ...DialReadTo[]];
 
@@ -129,17 +130,17 @@ const FIELD_OF: Partial<Record<string, Field>> = {
   notes: 'notes',
 };
 const ADVICE: Partial<Record<Field, string>> = {
-  name: 'Give the instrument a name.',
-  percent: 'Enter the % of reading, for example 0.5.',
-  counts: 'Enter the counts of the last digit, for example 2.',
+  name: t('ui-instruments.give-instrument-name'),
+  percent: t('ui-instruments.enter-reading-example-0-5'),
+  counts: t('ui-instruments.enter-counts-last-digit-example'),
   displayCounts: 'Enter what the display counts to, for example 6000.',
-  classPercent: 'Enter the class, for example 1.6.',
-  lowest: 'Enter the lower end of the scale.',
-  highest: 'Enter the upper end of the scale, above the lower.',
-  division: 'Enter one division of the scale.',
-  step: 'Enter the step that the value moves in, for example 1.',
-  calibratedOn: 'Enter a day of the calendar.',
-  calibrationDue: 'Enter a day of the calendar, not before the calibration.',
+  classPercent: t('ui-instruments.enter-class-example-1-6'),
+  lowest: t('ui-instruments.enter-lower-end-scale'),
+  highest: t('ui-instruments.enter-upper-end-scale-above'),
+  division: t('ui-instruments.enter-one-division-scale'),
+  step: t('ui-instruments.enter-step-value-moves-example'),
+  calibratedOn: t('ui-instruments.enter-day-calendar'),
+  calibrationDue: t('ui-instruments.enter-day-calendar-not-before'),
 };
 
 /** An instrument as its form would have been typed. */

@@ -1,29 +1,38 @@
 import type { Instrument, InstrumentSort } from '@lettura/contract';
 import { formatPressure, type PressureUnit } from '@lettura/core/measure/quantity';
 import { meterLimitVolts, type DialReadTo } from '@lettura/core/measure/uncertainty';
+import { t } from '../../ui/words.ts';
 
 export const SORT_WORDS: Record<InstrumentSort, string> = {
-  meter: 'Meter',
-  gauge: 'Gauge',
-  'hand-pump': 'Hand pump',
-  'live-data': 'Live data',
+  meter: t('ui-instruments.meter'),
+  gauge: t('ui-instruments.gauge'),
+  'hand-pump': t('ui-instruments.hand-pump'),
+  'live-data': t('ui-instruments.live-data'),
 };
 
 export const READ_TO_WORDS: Record<DialReadTo, string> = {
-  division: 'a whole division',
-  half: 'half a division',
-  quarter: 'a quarter of a division',
+  division: t('ui-instruments.whole-division'),
+  half: t('ui-instruments.half-division'),
+  quarter: t('ui-instruments.quarter-division'),
 };
 
 /** As it stands on the instrument's paper. */
 export function accuracyInWords({ accuracy }: Pick<Instrument, 'accuracy'>, unit: PressureUnit): string {
   switch (accuracy.kind) {
     case 'meter':
-      return `±(${accuracy.percentOfReading} % of reading + ${accuracy.counts} counts), ${accuracy.displayCounts} counts`;
+      return t('ui-instruments.reading-counts-counts', {
+        percentOfReading: accuracy.percentOfReading,
+        counts: accuracy.counts,
+        displayCounts: accuracy.displayCounts,
+      });
     case 'gauge':
-      return `class ${accuracy.classPercent}, division ${formatPressure(accuracy.divisionKpa, unit)}, read to ${READ_TO_WORDS[accuracy.readTo ?? 'half']}`;
+      return t('ui-instruments.class-division-read', {
+        classPercent: accuracy.classPercent,
+        divisionKpa: formatPressure(accuracy.divisionKpa, unit),
+        readtowords: READ_TO_WORDS[accuracy.readTo ?? 'half'],
+      });
     case 'live-data':
-      return `steps of ${accuracy.step}`;
+      return t('ui-instruments.steps-of', { step: accuracy.step });
   }
 }
 
@@ -33,16 +42,24 @@ const USUAL_VOLTS = 2.5;
 export function limitsInWords({ accuracy }: Pick<Instrument, 'accuracy'>, unit: PressureUnit): string {
   switch (accuracy.kind) {
     case 'meter':
-      return `±${Math.round(meterLimitVolts(USUAL_VOLTS, accuracy) * 1000)} mV at ${USUAL_VOLTS.toFixed(3)} V`;
+      return t('ui-instruments.mv-v', {
+        meterLimitVolts: Math.round(meterLimitVolts(USUAL_VOLTS, accuracy) * 1000),
+        usualvolts: USUAL_VOLTS.toFixed(3),
+      });
     case 'gauge':
-      return `±${formatPressure((accuracy.classPercent / 100) * accuracy.spanKpa, unit)} anywhere on the dial`;
+      return t('ui-instruments.anywhere-dial', {
+        classPercent: formatPressure((accuracy.classPercent / 100) * accuracy.spanKpa, unit),
+      });
     case 'live-data':
-      return `±${accuracy.step / 2} of the last step`;
+      return t('ui-instruments.last-step', { step: accuracy.step / 2 });
   }
 }
 
 export function rangeInWords({ sort, lowest, highest }: Instrument, unit: PressureUnit): string {
-  if (sort === 'meter') return `${lowest} to ${highest} V`;
-  if (sort === 'live-data') return `${lowest} to ${highest}`;
-  return `${formatPressure(lowest, unit).replace(` ${unit}`, '')} to ${formatPressure(highest, unit)}`;
+  if (sort === 'meter') return t('ui-instruments.to-v', { lowest, highest });
+  if (sort === 'live-data') return t('ui-instruments.to', { lowest, highest });
+  return t('ui-instruments.to', {
+    lowest: formatPressure(lowest, unit).replace(` ${unit}`, ''),
+    highest: formatPressure(highest, unit),
+  });
 }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Problem } from '@lettura/core/measure/problem';
 import { useState } from 'react';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 export interface BetweenFieldProps {
@@ -45,8 +45,13 @@ export function BetweenField({ label, name = label, placeholder, onEnter }: Betw
         slotProps={{ htmlInput: { autoComplete: 'off', 'aria-label': name }, inputLabel: { shrink: true } }}
         sx={{ flex: '0 1 190px', minWidth: 0 }}
       />
-      <Button type="submit" variant="outlined" disabled={text.trim() === ''} aria-label={`Save ${name}`}>
-        Save
+      <Button
+        type="submit"
+        variant="outlined"
+        disabled={text.trim() === ''}
+        aria-label={t('ui-isolate.save', { name })}
+      >
+        {t('ui-isolate.save-2')}
       </Button>
     </Box>
   );

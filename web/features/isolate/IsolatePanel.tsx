@@ -10,13 +10,14 @@ import { SensorPins } from './SensorPins.tsx';
 import { SupplyTable } from './SupplyTable.tsx';
 import { ThreeViewsTable } from './ThreeViewsTable.tsx';
 import { WireTable } from './WireTable.tsx';
+import { t } from '../../ui/words.ts';
 
 const PARTS = {
-  supply: 'Supply',
-  views: 'Three views',
-  tests: 'Tests',
-  wires: 'Wires',
-  sensor: 'Sensor’s own pins',
+  supply: t('ui-isolate.supply'),
+  views: t('ui-isolate.three-views'),
+  tests: t('ui-isolate.tests'),
+  wires: t('ui-isolate.wires'),
+  sensor: t('ui-isolate.sensors-own-pins'),
 } as const;
 type Part = keyof typeof PARTS;
 const partFrom = (name: string | null): Part =>
@@ -46,7 +47,7 @@ export function IsolatePanel({
       <ToggleButtonGroup
         exclusive
         size="small"
-        aria-label="Part of the isolation"
+        aria-label={t('ui-isolate.part-isolation')}
         value={part}
         onChange={(_event, chosen: Part | null) => chosen && put({ part: chosen })}
         sx={{ flexWrap: 'wrap' }}

@@ -26,7 +26,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import type { Units } from '../../ui/units.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { Said } from '../../ui/Said.tsx';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
 import { list, say } from '@lettura/core/measure/message';
@@ -57,7 +57,7 @@ export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose
       <TextField
         select
         size="small"
-        label="Test"
+        label={t('ui-isolate.test')}
         value={test?.id ?? ''}
         onChange={(event) => onChoose(event.target.value as IsolationTest['id'])}
       >
@@ -69,10 +69,10 @@ export function IsolationTests({ caseFile, sensor, units, chosen, onGo, onChoose
       </TextField>
       {test && <OneTest {...{ test, caseFile, units, onGo }} />}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        Worked out on the usual circuit of such a sensor
-        {caseFile.profile.bias === 'unknown' ? ', its input taken as pulled down' : ''}
-        {expected ? '' : ', its sensor taken in the middle of its range'}; volts against battery negative. A
-        reading taken here goes on record with what was attached, and is weighed with it.
+        {t('ui-isolate.worked-out-usual-circuit-such', {
+          which: caseFile.profile.bias === 'unknown' ? t('ui-isolate.input-taken-pulled-down') : '',
+          which2: expected ? '' : t('ui-isolate.sensor-taken-middle-range'),
+        })}
       </Typography>
     </>
   );
@@ -95,27 +95,29 @@ function OneTest({
           <Said message={how} />
         </Typography>
         <Button variant="contained" onClick={() => onGo(target, state)}>
-          {taken ? 'Do it again' : 'Do this test'}
+          {taken ? t('ui-isolate.do-again') : t('ui-isolate.do-test')}
         </Button>
       </Box>
       <Cautions cautions={[caution]} />
       {taken && (
         <Typography role="status" sx={{ fontWeight: 600 }}>
-          Read: {voltsInWords(taken.volts)}.{' '}
-          {read
-            ? 'Its meaning is marked below.'
-            : 'No single fault of this circuit gives that: two at once, or a slipped probe.'}
+          {t('ui-isolate.read', {
+            volts: voltsInWords(taken.volts),
+            which: read
+              ? t('ui-isolate.meaning-marked-below')
+              : t('ui-isolate.no-single-fault-circuit-gives'),
+          })}
         </Typography>
       )}
       <Table
         size="small"
-        aria-label={`What each reading of “${said(name)}” means`}
+        aria-label={t('ui-isolate.each-reading-means', { name: said(name) })}
         sx={{ '& td, & th': { px: 1, verticalAlign: 'top' } }}
       >
         <TableHead>
           <TableRow>
-            <TableCell sx={{ width: 150 }}>Reads</TableCell>
-            <TableCell>Means</TableCell>
+            <TableCell sx={{ width: 150 }}>{t('ui-isolate.reads')}</TableCell>
+            <TableCell>{t('ui-isolate.means')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -136,14 +138,17 @@ function OneTest({
                   {answer.sound ? (
                     <>
                       <strong>
-                        ✓ {about === 'signal' ? 'As it should: wire and input.' : 'As it should.'}
+                        ✓{' '}
+                        {about === 'signal'
+                          ? t('ui-isolate.should-wire-input')
+                          : t('ui-isolate.as-it-should')}
                       </strong>{' '}
                       {live && liveInWords(live.value, measures, units)}
                       {answer.meanings.length > 0 && (
                         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                           {about === 'signal'
-                            ? 'Cannot be told from it here'
-                            : 'Right now and wrong before, it was one of these'}
+                            ? t('ui-isolate.cannot-told-here')
+                            : t('ui-isolate.right-now-wrong-before-one')}
                           : <Said message={meanings(answer)} />.
                         </Typography>
                       )}
@@ -178,15 +183,18 @@ const liveInWords = (
   units: Units,
 ): string =>
   value === undefined
-    ? 'Live data then shows a substituted value, and a code is set.'
-    : `Live data then shows about ${formatWithBasis(value, measures, units.absolute)}; if it does not follow, the unit does not read its input.`;
+    ? t('ui-isolate.live-data-then-shows-substituted')
+    : t('ui-isolate.live-data-then-shows-about', { value: formatWithBasis(value, measures, units.absolute) });
 
 /** To a tenth: between cars of one kind these volts differ by more. */
 function rangeInWords({ lowestVolts, highestVolts }: IsolationAnswer): string {
   const round = (volts: number) => Math.max(0, Math.round(volts * 10) / 10);
   const [low, high] = [round(lowestVolts), round(highestVolts)];
-  if (low > PAST_REFERENCE_VOLTS) return `above ${PAST_REFERENCE_VOLTS} V`;
-  return low === high ? `about ${low.toFixed(1)} V` : `${low.toFixed(1)} to ${high.toFixed(1)} V`;
+  if (low > PAST_REFERENCE_VOLTS)
+    return t('ui-isolate.above-v', { pastreferencevolts: PAST_REFERENCE_VOLTS });
+  return low === high
+    ? t('ui-isolate.about-v', { low: low.toFixed(1) })
+    : t('ui-isolate.to-v', { low: low.toFixed(1), high: high.toFixed(1) });
 }
 const PAST_REFERENCE_VOLTS = 5.3;
 

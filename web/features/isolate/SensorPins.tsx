@@ -17,10 +17,14 @@ import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { Said } from '../../ui/Said.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 const OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
-const JUDGED = { usual: '✓ as usual', low: '▼ less than usual', high: '▲ more than usual' } as const;
+const JUDGED = {
+  usual: t('ui-isolate.as-usual'),
+  low: t('ui-isolate.less-than-usual'),
+  high: t('ui-isolate.more-than-usual'),
+} as const;
 
 /** The sensor by itself, plug off: continuity of each track, the body across its supply, the thermistor. */
 export function SensorPins({
@@ -32,14 +36,14 @@ export function SensorPins({
     <>
       <Table
         size="small"
-        aria-label="Ohms of the sensor by itself"
+        aria-label={t('ui-isolate.ohms-sensor-itself')}
         sx={{ '& td, & th': { px: 1, py: 0.75, verticalAlign: 'top' } }}
       >
         <TableHead>
           <TableRow>
-            <TableCell>Across</TableCell>
-            <TableCell>Usual, and what else it may mean</TableCell>
-            <TableCell sx={{ width: 260 }}>Ohms</TableCell>
+            <TableCell>{t('ui-isolate.across')}</TableCell>
+            <TableCell>{t('ui-isolate.usual-else-may-mean')}</TableCell>
+            <TableCell sx={{ width: 260 }}>{t('ui-isolate.ohms')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -57,13 +61,13 @@ export function SensorPins({
                 </TableCell>
                 <TableCell>
                   <BetweenField
-                    label={`Ohms, ${across.toLowerCase()}`}
+                    label={t('ui-isolate.ohms-2', { across: across.toLowerCase() })}
                     placeholder="4.1k"
                     onEnter={(text) => onBetween('ohms', [test.from, test.to], OFF, text)}
                   />
                   {reading && (
                     <Typography variant="body2" sx={{ fontWeight: 600 }}>
-                      {reading.ohms === null ? 'OL' : ohmsInWords(reading.ohms)}:{' '}
+                      {reading.ohms === null ? t('ui-isolate.ol') : ohmsInWords(reading.ohms)}:{' '}
                       {JUDGED[pinJudged(test, reading)]}
                     </Typography>
                   )}
@@ -74,8 +78,7 @@ export function SensorPins({
         </TableBody>
       </Table>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        Plug off, probes on the sensor’s own pins. Ranges are common practice; the maker’s data or a
-        known-good part overrule them. A resistance that is right does not prove electronics.
+        {t('ui-isolate.plug-off-probes-sensors-own')}
       </Typography>
     </>
   );
@@ -83,5 +86,5 @@ export function SensorPins({
 
 const usualInWords = ({ lowestOhms, highestOhms }: PinTest): string =>
   lowestOhms === 0
-    ? `Up to ${ohmsInWords(highestOhms)}.`
-    : `${ohmsInWords(lowestOhms)} to ${ohmsInWords(highestOhms)}.`;
+    ? t('ui-isolate.up-to', { ohms: ohmsInWords(highestOhms) })
+    : t('ui-isolate.to', { ohms: ohmsInWords(lowestOhms), ohms2: ohmsInWords(highestOhms) });

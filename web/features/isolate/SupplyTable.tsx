@@ -17,12 +17,13 @@ import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onGo' | 'onBetween'> & {
   sensor: IsolatedSensor;
 };
 
-const MARK = { good: '✓ good', bad: '✕ not good', open: '' } as const;
+const MARK = { good: t('ui-isolate.good'), bad: t('ui-isolate.not-good'), open: '' } as const;
 const COLOUR = { good: 'standing.proven', bad: 'standing.faulty', open: 'text.primary' } as const;
 
 /** Reference loaded and unloaded, return by its drop, the feed: nothing else counts until these are proven. */
@@ -46,23 +47,23 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
     <>
       <Table
         size="small"
-        aria-label="Supply, in the order of work"
+        aria-label={t('ui-isolate.supply-order-work')}
         sx={{ '& td, & th': { px: 1, py: 0.5, verticalAlign: 'top' } }}
       >
         <TableHead>
           <TableRow>
-            <TableCell sx={{ width: 200 }}>Read</TableCell>
-            <TableCell align="right">Value</TableCell>
-            <TableCell>What it proves</TableCell>
+            <TableCell sx={{ width: 200 }}>{t('ui-isolate.read-2')}</TableCell>
+            <TableCell align="right">{t('ui-isolate.value')}</TableCell>
+            <TableCell>{t('ui-isolate.what-it-proves')}</TableCell>
             <TableCell sx={{ width: '1px' }}>
-              <span style={visuallyHidden}>Actions</span>
+              <span style={visuallyHidden}>{t('ui-isolate.actions')}</span>
             </TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
           {steps.map((step) => {
             const { spot, state, proves, reading, outcome } = step;
-            const where = `${placeInWords(spot)}${state.plug === 'unplugged' ? ', plug off' : spot.kind === 'between' ? ': the drop' : ', loaded'}`;
+            const where = `${placeInWords(spot)}${state.plug === 'unplugged' ? t('ui-isolate.plug-off') : spot.kind === 'between' ? t('ui-isolate.the-drop') : t('ui-isolate.loaded')}`;
             return (
               <TableRow key={where}>
                 <TableCell>{where}</TableCell>
@@ -77,8 +78,10 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
                   {spot.kind === 'between' && (
                     <Box sx={{ mt: 1 }}>
                       <BetweenField
-                        label={`Drop, ${placeInWords(spot).split(',')[0]?.toLowerCase() ?? ''}`}
-                        placeholder="34 mV"
+                        label={t('ui-isolate.drop', {
+                          split: placeInWords(spot).split(',')[0]?.toLowerCase() ?? '',
+                        })}
+                        placeholder={t('ui-isolate.34-mv')}
                         onEnter={(text) => onBetween('between', [spot.from, spot.to], state, text)}
                       />
                     </Box>
@@ -88,10 +91,10 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
                   {spot.kind === 'wire' && (
                     <Button
                       variant={outcome === 'open' ? 'outlined' : 'text'}
-                      aria-label={`Read ${where}`}
+                      aria-label={t('ui-isolate.read-3', { where })}
                       onClick={() => onGo(spot, state)}
                     >
-                      {outcome === 'open' ? 'Read it' : 'Read again'}
+                      {outcome === 'open' ? t('ui-isolate.read-it') : t('ui-isolate.read-again')}
                     </Button>
                   )}
                 </TableCell>
@@ -101,8 +104,7 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
         </TableBody>
       </Table>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        Back-probe; do not let the probes touch each other: a shorted reference can take other sensors or the
-        unit with it.
+        {t('ui-isolate.back-probe-do-not-let')}
       </Typography>
     </>
   );

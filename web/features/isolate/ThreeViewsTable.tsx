@@ -7,19 +7,17 @@ import { threeViews, type ThreeViews, type ViewName } from '@lettura/core/judge/
 import { NUMERALS } from '../../app/theme.ts';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 const WHERE: Record<ViewName, { name: string; target: Target }> = {
-  plug: { name: 'At the sensor plug', target: { kind: 'wire', lane: 'signal', place: 'plug' } },
-  unit: { name: 'At the control unit', target: { kind: 'wire', lane: 'signal', place: 'unit' } },
-  live: { name: 'In live data', target: { kind: 'scan' } },
+  plug: { name: t('ui-isolate.sensor-plug'), target: { kind: 'wire', lane: 'signal', place: 'plug' } },
+  unit: { name: t('ui-isolate.control-unit'), target: { kind: 'wire', lane: 'signal', place: 'unit' } },
+  live: { name: t('ui-isolate.live-data'), target: { kind: 'scan' } },
 };
 const MEANS: Record<NonNullable<ThreeViews['disagreement']>['between'], string> = {
-  'plug-unit':
-    'Plug and control unit disagree: the signal wire between them. The lanes show which stretch; read the inline connector to halve it.',
-  'unit-live':
-    'Control unit and live data disagree: the unit does not show what is on its own pin. Its input, its ground or a substituted value; not the wire.',
-  'plug-live': 'Plug and live data disagree: wire or unit. The reading at the control unit tells which.',
+  'plug-unit': t('ui-isolate.plug-control-unit-disagree-signal'),
+  'unit-live': t('ui-isolate.control-unit-live-data-disagree'),
+  'plug-live': t('ui-isolate.plug-live-data-disagree-wire'),
 };
 
 /** One value as plug, unit and live data have it: the first pair that disagrees says where to look. */
@@ -34,13 +32,13 @@ export function ThreeViewsTable({
   const at = (between: ThreeViews['agree'][number]) =>
     disagreement?.between === between ? '≠' : agree.includes(between) ? '=' : '·';
   return (
-    <Box component="section" aria-label="Three views of the signal">
+    <Box component="section" aria-label={t('ui-isolate.three-views-signal')}>
       <Typography role="status" sx={{ mb: 1, fontWeight: 600 }}>
         {disagreement
           ? MEANS[disagreement.between]
           : agree.length === 2
-            ? 'All three agree: wire and input pass on what the sensor says. Whether that is true, the gauge tells.'
-            : `Read the missing ones in this same state (${valueSaid(driveSaid(state))}); the first pair that disagrees says where to look.`}
+            ? t('ui-isolate.all-three-agree-wire-input')
+            : t('ui-isolate.read-missing-ones-same-state', { drive: valueSaid(driveSaid(state)) })}
       </Typography>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr auto 1fr', gap: 0.5, alignItems: 'center' }}
@@ -70,14 +68,17 @@ export function ThreeViewsTable({
                     : '–'}
               </Typography>
               <Typography variant="body2" sx={{ minHeight: 20 }}>
-                {volts !== undefined && (value !== undefined ? voltsInWords(volts) : 'past a circuit limit')}
+                {volts !== undefined &&
+                  (value !== undefined ? voltsInWords(volts) : t('ui-isolate.past-circuit-limit'))}
               </Typography>
               <Button
                 size="small"
                 onClick={() => onGo(WHERE[name].target, { ...state, harness: undefined, plug: 'connected' })}
-                aria-label={`Read ${WHERE[name].name.toLowerCase()}`}
+                aria-label={t('ui-isolate.read-4', { name: WHERE[name].name.toLowerCase() })}
               >
-                {volts === undefined && value === undefined ? 'Read it' : 'Read again'}
+                {volts === undefined && value === undefined
+                  ? t('ui-isolate.read-it')
+                  : t('ui-isolate.read-again')}
               </Button>
             </Box>
           </Box>

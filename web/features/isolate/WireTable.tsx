@@ -22,7 +22,7 @@ import { shiftInWords } from './shiftInWords.ts';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import { say } from '@lettura/core/measure/message';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onBetween'> & {
   sensor: IsolatedSensor;
@@ -48,7 +48,7 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
       <ToggleButtonGroup
         exclusive
         size="small"
-        aria-label="Wire"
+        aria-label={t('ui-isolate.wire')}
         value={chosen}
         onChange={(_event, lane: Lane | null) => lane && onChoose(lane)}
         sx={{ flexWrap: 'wrap' }}
@@ -59,7 +59,7 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <Box role="list" aria-label={`The ${said(laneSaid(chosen))} wire along its length`}>
+      <Box role="list" aria-label={t('ui-isolate.wire-along-length', { lane: said(laneSaid(chosen)) })}>
         {STRETCHES.map(([from, to]) => {
           const stretch = { lane: chosen, from, to };
           const points = [
@@ -75,17 +75,17 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
               >
                 <Box>
                   <BetweenField
-                    label="Drop: key on, plug connected"
-                    name={`Drop, ${name.toLowerCase()}`}
-                    placeholder="12 mV"
+                    label={t('ui-isolate.drop-key-plug-connected')}
+                    name={t('ui-isolate.drop-2', { name: name.toLowerCase() })}
+                    placeholder={t('ui-isolate.12-mv')}
                     onEnter={(text) => onBetween('between', points, LOADED, text)}
                   />
                   <DropFound {...{ stretch, caseFile, sensor, units }} />
                 </Box>
                 <Box>
                   <BetweenField
-                    label="Ohms: key off, plug off"
-                    name={`Ohms, ${name.toLowerCase()}`}
+                    label={t('ui-isolate.ohms-key-off-plug-off')}
+                    name={t('ui-isolate.ohms-3', { name: name.toLowerCase() })}
                     placeholder="0.3"
                     onEnter={(text) => onBetween('ohms', points, DEAD, text)}
                   />
@@ -99,25 +99,27 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
       {looking.length > 0 && (
         <Typography sx={{ mt: 1 }}>
           <strong>
-            Look{' '}
-            {looking
-              .map(({ from, to }) => `between ${said(placeSaid(from))} and ${said(placeSaid(to))}`)
-              .join(', and ')}
-            .
+            {t('ui-isolate.look', {
+              looking: looking
+                .map(({ from, to }) =>
+                  t('ui-isolate.between-and', { place: said(placeSaid(from)), place2: said(placeSaid(to)) }),
+                )
+                .join(', and '),
+            })}
           </strong>{' '}
           <Said message={LOOM_HIDES} />
         </Typography>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        Red on the first of the two places, black on the second. What is lost counts by its size: a minus sign
-        says that the current flows from black to red.
+        {t('ui-isolate.red-first-two-places-black')}
       </Typography>
       <Cautions cautions={[say('isolation.ohms-power-off')]} />
     </Box>
   );
 }
 
-const stretchWords = (from: Place, to: Place): string => `${said(placeSaid(from))} to ${said(placeSaid(to))}`;
+const stretchWords = (from: Place, to: Place): string =>
+  t('ui-isolate.to-2', { place: said(placeSaid(from)), place2: said(placeSaid(to)) });
 
 type Found = Pick<Props, 'caseFile' | 'sensor' | 'units'> & { stretch: Stretch };
 
@@ -129,8 +131,15 @@ function DropFound({ stretch, caseFile, sensor, units }: Found) {
     <Typography variant="body2">
       <strong>{voltsInWords(drop.volts)}</strong>{' '}
       {dropIsSmall(drop, caseFile)
-        ? '✓ next to nothing is lost'
-        : `✕ lost on the way. ${shiftInWords(shiftByOhms(sensor, lane, ohmsFromDrop(sensor, lane, drop.volts)), lane, caseFile.profile.measures, units)}`}
+        ? t('ui-isolate.next-nothing-lost')
+        : t('ui-isolate.lost-way', {
+            shift: shiftInWords(
+              shiftByOhms(sensor, lane, ohmsFromDrop(sensor, lane, drop.volts)),
+              lane,
+              caseFile.profile.measures,
+              units,
+            ),
+          })}
     </Typography>
   );
 }
@@ -143,8 +152,8 @@ function OhmsFound({ stretch, caseFile, sensor, units }: Found) {
   const judged = ohmsJudged(reading);
   const shift = () => shiftInWords(shiftByOhms(sensor, lane, ohms), lane, caseFile.profile.measures, units);
   const words = {
-    few: 'conducts. A thread of copper does too: only the drop proves it.',
-    'too-many': '✕ more than a wire has.',
+    few: t('ui-isolate.conducts-thread-copper-does-too'),
+    'too-many': t('ui-isolate.more-than-wire'),
     open: '✕ open',
   }[judged];
   return (

@@ -3,7 +3,7 @@ import type { Shift } from '@lettura/core/judge/isolation';
 import { formatValue, type Measurand } from '@lettura/core/measure/quantity';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** What ohms found in a wire do to the reading, in its own unit. */
 export function shiftInWords(
@@ -12,13 +12,25 @@ export function shiftInWords(
   measures: Measurand,
   units: Units,
 ): string {
-  if (!Number.isFinite(ohms)) return `The ${said(laneSaid(lane))} is open: nothing passes.`;
+  if (!Number.isFinite(ohms)) return t('ui-isolate.open-nothing-passes', { lane: said(laneSaid(lane)) });
   const show = (value: number) => formatValue(value, measures, units.absolute);
-  const found = `${ohmsInWords(ohms)} in the ${said(laneSaid(lane))} at ${milliamps < 0.1 ? 'next to no current' : `${milliamps.toFixed(1)} mA`}`;
-  if (shift === undefined) return `${found}: the unit sees no signal any more.`;
+  const found = t('ui-isolate.in-the-at', {
+    ohms: ohmsInWords(ohms),
+    lane: said(laneSaid(lane)),
+    which:
+      milliamps < 0.1
+        ? t('ui-isolate.next-no-current')
+        : t('ui-isolate.ma', { milliamps: milliamps.toFixed(1) }),
+  });
+  if (shift === undefined) return t('ui-isolate.unit-sees-no-signal-any', { found });
   const by = show(Math.abs(shift));
   // Less than the display has digits for.
   return Number.parseFloat(by) === 0
-    ? `${found} does not shift this reading.`
-    : `${found} shifts this reading by ${by} ${shift > 0 ? 'upwards' : 'downwards'}, at ${show(atValue)}.`;
+    ? t('ui-isolate.does-not-shift-reading', { found })
+    : t('ui-isolate.shifts-reading', {
+        found,
+        by,
+        which: shift > 0 ? 'upwards' : 'downwards',
+        atValue: show(atValue),
+      });
 }

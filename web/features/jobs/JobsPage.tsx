@@ -23,6 +23,7 @@ import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { matchesSearch } from './matchesSearch.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export default function JobsPage() {
   const { data, error, refetch } = useListJobsQuery();
@@ -31,7 +32,7 @@ export default function JobsPage() {
   const [deleteJob, deletion] = useDeleteJobMutation();
   const [restoreJob, restoring] = useRestoreJobMutation();
   useEffect(() => {
-    document.title = 'Jobs · Lettura';
+    document.title = t('ui-jobs.page');
   }, []);
   const problem = error && !data ? requestProblem(error) : undefined;
   const refused = restoring.error ?? deletion.error;
@@ -40,7 +41,7 @@ export default function JobsPage() {
   const deleted = data?.filter((row) => row.job.deletedAt && matchesSearch(row, search));
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Jobs">
+      <PageHeader title={t('ui-jobs.jobs')}>
         <LibraryLinks />
       </PageHeader>
       <OutboxBanner />
@@ -48,13 +49,13 @@ export default function JobsPage() {
         <Box sx={{ display: 'flex', gap: 2, mb: 2, alignItems: 'center' }}>
           <TextField
             type="search"
-            label="Search machine, complaint, code or sensor"
+            label={t('ui-jobs.search-machine-complaint-code-sensor')}
             value={search}
             onChange={(event) => setSearch(event.target.value)}
             sx={{ flex: 1 }}
           />
           <Button component={Link} to="/jobs/new" variant="contained" size="large">
-            New job
+            {t('ui-jobs.new-job')}
           </Button>
         </Box>
         {deletedId && (
@@ -70,11 +71,11 @@ export default function JobsPage() {
                   setDeletedId(undefined);
                 }}
               >
-                Undo
+                {t('ui-jobs.undo')}
               </Button>
             }
           >
-            The job was deleted.
+            {t('ui-jobs.job-deleted')}
           </Alert>
         )}
         {failed && (
@@ -85,14 +86,14 @@ export default function JobsPage() {
         {problem && (
           <Trouble message={problem.message} next={problem.next}>
             <Button variant="contained" onClick={() => void refetch()}>
-              Try again
+              {t('ui-jobs.try-again')}
             </Button>
           </Trouble>
         )}
-        {!shown && !problem && <Loading what="jobs" />}
+        {!shown && !problem && <Loading what={t('ui-jobs.jobs-2')} />}
         {shown?.length === 0 && (
           <Typography>
-            {search ? 'No job matches this search.' : 'No jobs yet. Open the first one.'}
+            {search ? t('ui-jobs.no-job-matches-search') : t('ui-jobs.no-jobs-yet-open-first')}
           </Typography>
         )}
         {shown && shown.length > 0 && (
@@ -130,19 +131,19 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
         position: 'relative',
       }}
     >
-      <Table aria-label="Jobs" size="small">
+      <Table aria-label={t('ui-jobs.jobs')} size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Machine</TableCell>
-            <TableCell>Complaint</TableCell>
-            <TableCell>Codes</TableCell>
+            <TableCell>{t('ui-jobs.machine')}</TableCell>
+            <TableCell>{t('ui-jobs.complaint')}</TableCell>
+            <TableCell>{t('ui-jobs.codes')}</TableCell>
             <TableCell align="right" sx={WIDE_ONLY}>
-              Readings
+              {t('ui-jobs.readings')}
             </TableCell>
-            <TableCell>Verdict</TableCell>
-            <TableCell sx={WIDE_ONLY}>Opened</TableCell>
+            <TableCell>{t('ui-jobs.verdict')}</TableCell>
+            <TableCell sx={WIDE_ONLY}>{t('ui-jobs.opened')}</TableCell>
             <TableCell>
-              <span style={visuallyHidden}>Actions</span>
+              <span style={visuallyHidden}>{t('ui-jobs.actions')}</span>
             </TableCell>
           </TableRow>
         </TableHead>
@@ -167,17 +168,25 @@ function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: st
                 </Typography>
               </TableCell>
               <TableCell sx={{ maxWidth: 420, overflowWrap: 'anywhere' }}>{job.complaint}</TableCell>
-              <TableCell>{job.codes.join(', ') || 'none'}</TableCell>
+              <TableCell>{job.codes.join(', ') || t('ui-jobs.none')}</TableCell>
               <TableCell align="right" sx={WIDE_ONLY}>
                 {readingCount}
               </TableCell>
               <TableCell sx={{ fontWeight: verdict ? 700 : 400 }}>
-                {verdict ? causeInWords(verdict.cause) : readingCount > 0 ? 'in work' : 'not started'}
+                {verdict
+                  ? causeInWords(verdict.cause)
+                  : readingCount > 0
+                    ? t('ui-jobs.in-work')
+                    : t('ui-jobs.not-started')}
               </TableCell>
               <TableCell sx={{ ...WIDE_ONLY, whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
               <TableCell>
-                <Button color="inherit" aria-label={`Delete ${vehicleName}`} onClick={() => onDelete(job.id)}>
-                  Delete
+                <Button
+                  color="inherit"
+                  aria-label={t('ui-jobs.delete', { vehicleName })}
+                  onClick={() => onDelete(job.id)}
+                >
+                  {t('ui-jobs.delete-2')}
                 </Button>
               </TableCell>
             </TableRow>
@@ -193,9 +202,9 @@ function DeletedJobs({ rows, onRestore }: { rows: JobSummary[]; onRestore: (jobI
   return (
     <Box component="details" sx={{ mt: 2 }}>
       <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 700, py: 1 }}>
-        Deleted jobs: {rows.length}
+        {t('ui-jobs.deleted-jobs', { length: rows.length })}
       </Box>
-      <Box component="ul" aria-label="Deleted jobs" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box component="ul" aria-label={t('ui-jobs.deleted-jobs-2')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {rows.map(({ job, vehicleName, readingCount }) => (
           <Box
             component="li"
@@ -210,15 +219,19 @@ function DeletedJobs({ rows, onRestore }: { rows: JobSummary[]; onRestore: (jobI
             }}
           >
             <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
-              <strong>{vehicleName}</strong> · {job.complaint} · {readingCount} readings · deleted{' '}
-              {job.deletedAt ? dayAndTime(job.deletedAt) : ''}
+              <strong>{vehicleName}</strong>{' '}
+              {t('ui-jobs.readings-deleted', {
+                complaint: job.complaint,
+                readingCount,
+                which: job.deletedAt ? dayAndTime(job.deletedAt) : '',
+              })}
             </Typography>
             <Button
               variant="outlined"
-              aria-label={`Bring back ${vehicleName}`}
+              aria-label={t('ui-jobs.bring-back', { vehicleName })}
               onClick={() => onRestore(job.id)}
             >
-              Bring back
+              {t('ui-jobs.bring-back-2')}
             </Button>
           </Box>
         ))}

@@ -27,7 +27,7 @@ import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 /** Opens a job in one page. The ambient pressure is asked for here, since every expectation needs it. */
@@ -47,7 +47,7 @@ export default function NewJobPage() {
   const navigate = useNavigate();
 
   useEffect(() => {
-    document.title = 'New job · Lettura';
+    document.title = t('ui-jobs.new-job-lettura');
     return subscribe({ formState: { values: true }, callback: ({ values }) => newJobDraft.save(values) });
   }, [subscribe]);
 
@@ -67,7 +67,7 @@ export default function NewJobPage() {
   const flowMeter = sensors.find(({ id }) => id === sensorId)?.family === 'air-flow';
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="New job" />
+      <PageHeader title={t('ui-jobs.new-job')} />
       <Box
         component="main"
         sx={{
@@ -86,14 +86,14 @@ export default function NewJobPage() {
       >
         <FormControlLabel
           control={<Switch checked={practice} onChange={(event) => setPractice(event.target.checked)} />}
-          label="Practise on the simulated machine, with a hidden fault"
+          label={t('ui-jobs.practise-simulated-machine-hidden-fault')}
         />
         {practice ? (
           <PracticeForm />
         ) : (
           <Box
             component="form"
-            aria-label="New job"
+            aria-label={t('ui-jobs.new-job')}
             noValidate
             onSubmit={(event) => void handleSubmit(submit)(event)}
             sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}
@@ -110,7 +110,7 @@ export default function NewJobPage() {
                   renderInput={(params) => (
                     <TextField
                       {...params}
-                      label="Vehicle or machine"
+                      label={t('ui-jobs.vehicle-machine')}
                       error={!!errors.vehicleName}
                       helperText={errors.vehicleName?.message}
                     />
@@ -119,7 +119,7 @@ export default function NewJobPage() {
               )}
             />
             <TextField
-              label="Complaint"
+              label={t('ui-jobs.complaint')}
               multiline
               minRows={2}
               {...register('complaint')}
@@ -127,13 +127,13 @@ export default function NewJobPage() {
               helperText={errors.complaint?.message}
             />
             <TextField
-              label="Codes, stored or pending"
+              label={t('ui-jobs.codes-stored-pending')}
               placeholder="P0107 P0108"
               {...register('codes')}
               error={!!errors.codes}
-              helperText={errors.codes?.message ?? 'A code points to a circuit, not to a part.'}
+              helperText={errors.codes?.message ?? t('ui-jobs.code-points-circuit-not-part')}
             />
-            <TextField label="What was replaced before, and by whom" multiline {...register('history')} />
+            <TextField label={t('ui-jobs.replaced-before-whom')} multiline {...register('history')} />
             <Controller
               name="sensorId"
               control={control}
@@ -149,10 +149,10 @@ export default function NewJobPage() {
             />
             {flowMeter && (
               <TextField
-                label="Engine displacement in L (if known)"
+                label={t('ui-jobs.engine-displacement-l-if-known')}
                 {...register('litres')}
                 error={!!errors.litres}
-                helperText={errors.litres?.message ?? 'A flow meter is judged by it. Kept with the job.'}
+                helperText={errors.litres?.message ?? t('ui-jobs.flow-meter-judged-kept-job')}
               />
             )}
             <Box
@@ -160,7 +160,7 @@ export default function NewJobPage() {
               sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}
             >
               <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
-                Ambient pressure (can be given later)
+                {t('ui-jobs.ambient-pressure-can-given-later')}
               </Typography>
               <AmbientFields value={ambient} onChange={setAmbient} problem={ambientProblem} />
             </Box>
@@ -170,7 +170,7 @@ export default function NewJobPage() {
               </Alert>
             )}
             <Button type="submit" variant="contained" size="large" disabled={isSubmitting}>
-              Open job
+              {t('ui-jobs.open-job')}
             </Button>
           </Box>
         )}

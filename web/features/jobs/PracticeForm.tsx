@@ -13,8 +13,8 @@ import { useCreateJobMutation, useCreateVehicleMutation, useListSensorsQuery } f
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
 import { practiceJob } from './practiceJob.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { say } from '@lettura/core/measure/message';
-import { said } from '../../ui/words.ts';
+import { say, verbatim } from '@lettura/core/measure/message';
+import { said, t } from '../../ui/words.ts';
 
 /** Opens a job on the simulated machine, named by a letter so that its fault stays hidden. */
 export function PracticeForm() {
@@ -45,20 +45,17 @@ export function PracticeForm() {
   return (
     <Box
       component="form"
-      aria-label="Practice"
+      aria-label={t('ui-jobs.practice')}
       onSubmit={(event) => {
         event.preventDefault();
         void start();
       }}
       sx={{ display: 'grid', gap: 2 }}
     >
-      <Typography>
-        A machine of the workshop, simulated wire by wire. It may be sound, or hide a fault; meters, gauge,
-        test light and live data answer as on a real one.
-      </Typography>
+      <Typography>{t('ui-jobs.machine-workshop-simulated-wire-wire')}</Typography>
       <TextField
         select
-        label="Machine"
+        label={t('ui-jobs.machine')}
         value={machineId}
         onChange={(event) => setMachineId(event.target.value)}
       >
@@ -70,14 +67,14 @@ export function PracticeForm() {
       </TextField>
       <TextField
         select
-        label="Practice case"
+        label={t('ui-jobs.practice-case')}
         value={letter}
         onChange={(event) => setLetter(event.target.value as typeof letter)}
       >
-        <MenuItem value="surprise">Surprise me</MenuItem>
+        <MenuItem value="surprise">{t('ui-jobs.surprise-me')}</MenuItem>
         {CASE_LETTERS.map((name) => (
           <MenuItem key={name} value={name}>
-            Case {name}
+            {t('ui-jobs.case', { name: verbatim(name) })}
           </MenuItem>
         ))}
       </TextField>
@@ -87,7 +84,7 @@ export function PracticeForm() {
         </Alert>
       )}
       <Button type="submit" variant="contained" size="large" disabled={isLoading}>
-        Start practice
+        {t('ui-jobs.start-practice')}
       </Button>
     </Box>
   );

@@ -5,7 +5,7 @@ import type { Sensor } from '@lettura/contract';
 import { FAMILIES } from '@lettura/core/machine/family';
 import { Link } from 'react-router';
 import { searchSensors } from '../sensors/index.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** More are found by typing. */
 const MOST_OFFERED = 60;
@@ -28,6 +28,10 @@ export function SensorChoice({ sensors, sensorId, problem, onChoose, onBlur }: S
   return (
     <Autocomplete
       options={sensors}
+      openText={t('ui-jobs.open-list')}
+      closeText={t('ui-jobs.close-list')}
+      clearText={t('ui-jobs.clear-choice')}
+      noOptionsText={t('ui-jobs.no-such-sensor')}
       groupBy={({ family }) => said(FAMILIES[family].words)}
       getOptionLabel={({ name }) => name}
       getOptionKey={({ id }) => id}
@@ -39,16 +43,16 @@ export function SensorChoice({ sensors, sensorId, problem, onChoose, onBlur }: S
       renderInput={(params) => (
         <TextField
           {...params}
-          label="Sensor under test"
+          label={t('ui-jobs.sensor-under-test')}
           error={problem !== undefined}
           helperText={
             problem ?? (
               <>
-                Type a few letters, or a family. The maker’s data overrules these values. Not in the list?{' '}
+                {t('ui-jobs.type-few-letters-family-makers')}{' '}
                 <MuiLink component={Link} to="/sensors/new" color="inherit">
-                  Add it from its points
+                  {t('ui-jobs.add-points')}
                 </MuiLink>
-                ; what is typed here is kept.
+                {t('ui-jobs.typed-here-kept')}
               </>
             )
           }

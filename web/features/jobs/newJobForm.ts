@@ -2,6 +2,7 @@ import { jobDetails, vehicle } from '@lettura/contract';
 import { z } from 'zod';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
+import { t } from '../../ui/words.ts';
 
 const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
@@ -11,10 +12,13 @@ export const newJobForm = z.object({
   complaint: jobDetails.shape.complaint,
   codes: codesFromText,
   history: jobDetails.shape.history,
-  sensorId: z.string().min(1, 'Choose the sensor under test.'),
+  sensorId: z.string().min(1, t('ui-jobs.choose-sensor-under-test')),
   litres: z
     .string()
-    .refine((text) => text.trim() === '' || fieldNumber(text, LITRES).ok, 'Enter litres, for example 1.6.')
+    .refine(
+      (text) => text.trim() === '' || fieldNumber(text, LITRES).ok,
+      t('ui-jobs.enter-litres-example-1-6'),
+    )
     .transform((text) => {
       const litres = fieldNumber(text, LITRES);
       return litres.ok ? litres.value : undefined;

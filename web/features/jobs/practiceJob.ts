@@ -2,7 +2,8 @@ import type { BenchMachine } from '@lettura/bench';
 import { CASE_LETTERS, type NewJob, type Sensor, type Vehicle } from '@lettura/contract';
 import { familyOf } from '@lettura/core/machine/family';
 import { v7 } from 'uuid';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
 
 /** A job on a simulated machine; `undefined` while its sensor is not known. */
 export function practiceJob(
@@ -22,7 +23,10 @@ export function practiceJob(
     id: v7(),
     vehicleId: vehicle.id,
     sensorId: sensor.id,
-    complaint: `Practice ${surprise ? 'case, unnamed' : `case ${letter}`}: the workshop does not trust the ${said(familyOf(machine.sensor.family).words).toLowerCase()}.`,
+    complaint: t('ui-jobs.practice-workshop-does-not-trust', {
+      which: surprise ? t('ui-jobs.case-unnamed') : t('ui-jobs.case-2', { letter: verbatim(letter) }),
+      words: said(familyOf(machine.sensor.family).words).toLowerCase(),
+    }),
     codes: [],
     history: '',
     openedAt: new Date().toISOString(),

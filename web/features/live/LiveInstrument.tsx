@@ -9,6 +9,7 @@ import type { Expectation } from '@lettura/core/judge/expectation';
 import { useMemo, useState } from 'react';
 import { LivePanel } from './LivePanel.tsx';
 import { serverSource } from './serverSource.ts';
+import { t } from '../../ui/words.ts';
 
 export interface LiveInstrumentProps {
   target: Target;
@@ -31,7 +32,7 @@ export function LiveInstrument(props: LiveInstrumentProps) {
       <Instruments {...props} feeds={real} />
       {/* Never one tap from a real job's record: whoever wants to try it says so first. */}
       <Button color="inherit" variant="outlined" onClick={() => setTriesOut(true)}>
-        Try the simulated instruments
+        {t('ui-live.try-simulated-instruments')}
       </Button>
     </Box>
   );

@@ -13,6 +13,7 @@ import type { LiveBuffer } from './liveBuffer.ts';
 import type { LiveSource } from './liveSource.ts';
 import { sourceInWords } from './sourceInWords.ts';
 import { useSource } from './useSource.ts';
+import { t } from '../../ui/words.ts';
 
 export interface LivePanelProps {
   source: LiveSource;
@@ -71,7 +72,7 @@ export function LivePanel({
   return (
     <Box
       component="section"
-      aria-label="Live meter"
+      aria-label={t('ui-live.live-meter')}
       sx={{
         width: 244,
         border: 1,
@@ -83,11 +84,15 @@ export function LivePanel({
     >
       <Typography variant="body2" sx={{ fontWeight: 700 }}>
         {title ?? status.instrument ?? source.name}
-        {source.simulated && ' (simulated)'}
+        {source.simulated && t('ui-live.simulated')}
       </Typography>
       <Box
         role="img"
-        aria-label={fresh && isValue(newest) ? `Live: ${shown(newest)}` : 'Live: no fresh value'}
+        aria-label={
+          fresh && isValue(newest)
+            ? t('ui-live.live', { shown: shown(newest) })
+            : t('ui-live.live-no-fresh-value')
+        }
         sx={{ fontFamily: NUMERALS, textAlign: 'right', opacity: fresh ? 1 : 0.4, whiteSpace: 'nowrap' }}
       >
         <Box component="span" sx={{ fontSize: '2.3rem', fontWeight: 650 }}>
@@ -96,25 +101,28 @@ export function LivePanel({
         {unit}
         {source.simulated && (
           <Box component="span" sx={{ display: 'block', fontSize: '0.9rem', fontWeight: 700 }}>
-            simulated, not from this machine
+            {t('ui-live.simulated-not-machine')}
           </Box>
         )}
       </Box>
       <Typography variant="body2" role="status">
         {sourceInWords(view)}
-        {fresh && (steady ? ' · steady' : ' · moving')}
+        {fresh && (steady ? t('ui-live.steady') : t('ui-live.moving'))}
       </Typography>
       {expected && (
         <Typography variant="body2">
-          Expected {expected.lowest.toFixed(decimals)} to {shown(expected.highest)}
+          {t('ui-live.expected-to', {
+            lowest: expected.lowest.toFixed(decimals),
+            shown: shown(expected.highest),
+          })}
           {fresh && isValue(newest) && <strong>: {fitInWords(fitOf(newest, expected))}</strong>}
         </Typography>
       )}
       {seen && (
         <Typography variant="body2">
-          Lowest {shown(seen.lowest)}, highest {shown(seen.highest)}{' '}
+          {t('ui-live.lowest-highest', { shown: shown(seen.lowest), shown2: shown(seen.highest) })}{' '}
           <Button size="small" onClick={() => setSince(buffer.newestMs ?? 0)} sx={{ minHeight: 32, py: 0 }}>
-            Begin anew
+            {t('ui-live.begin-anew')}
           </Button>
         </Typography>
       )}
@@ -123,7 +131,7 @@ export function LivePanel({
           select
           size="small"
           fullWidth
-          label="Lead"
+          label={t('ui-live.lead')}
           value={channel}
           onChange={(event) => setChannel(Number(event.target.value))}
           sx={{ my: 1 }}
@@ -137,7 +145,7 @@ export function LivePanel({
       )}
       <FormControlLabel
         control={<Switch checked={holds} onChange={(_event, on) => setHolds(on)} />}
-        label="Hold when steady"
+        label={t('ui-live.hold-when-steady')}
       />
       <Button
         fullWidth
@@ -145,7 +153,7 @@ export function LivePanel({
         disabled={!fresh || !isValue(newest)}
         onClick={() => isValue(newest) && take(steady && mean !== undefined ? mean : newest)}
       >
-        Take this reading
+        {t('ui-live.take-reading')}
       </Button>
     </Box>
   );

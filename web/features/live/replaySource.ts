@@ -2,6 +2,7 @@ import { indexAt, type Recording } from '@lettura/core/recording/sweep';
 import type { ChannelUse } from '@lettura/core/recording/sweep';
 import type { LiveSource } from './liveSource.ts';
 import { pacedSource } from './pacedSource.ts';
+import { t } from '../../ui/words.ts';
 
 export interface Replayed {
   id: string;
@@ -13,7 +14,12 @@ export interface Replayed {
 /** A recording played again at its own pace, gaps and all. */
 export const replaySource = ({ id, name, recording: { seconds, channels }, uses }: Replayed): LiveSource =>
   pacedSource(
-    { id: `replay ${id}`, name, channels: channels.map(({ name: of, unit }) => ({ name: of, unit })), uses },
+    {
+      id: t('ui-live.replay', { id }),
+      name,
+      channels: channels.map(({ name: of, unit }) => ({ name: of, unit })),
+      uses,
+    },
     () => {
       let given = 0;
       return (until) => {

@@ -1,4 +1,5 @@
 import type { LiveView } from './useSource.ts';
+import { t } from '../../ui/words.ts';
 
 /** What comes from a source just now, or how long nothing has. */
 export function sourceInWords({
@@ -9,6 +10,6 @@ export function sourceInWords({
   const said = status.message ? `: ${status.message}` : '';
   if (fresh) return `Live${said}`;
   if (status.state === 'connecting') return 'Connecting …';
-  const age = ageMs === undefined ? '' : `, last value ${(ageMs / 1000).toFixed(0)} s old`;
-  return `Nothing arrives${age}${said}`;
+  const age = ageMs === undefined ? '' : t('ui-live.last-value-s-old', { ageMs: (ageMs / 1000).toFixed(0) });
+  return t('ui-live.nothing-arrives', { age, said });
 }

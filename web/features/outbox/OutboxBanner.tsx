@@ -12,6 +12,7 @@ import {
   unreadableDiscarded,
 } from './outboxSlice.ts';
 import { Said, SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** Says what has not reached the server yet. Readings that are merely on their way are not worth a word. */
 export function OutboxBanner({ away = false }: { away?: boolean }) {
@@ -29,22 +30,26 @@ export function OutboxBanner({ away = false }: { away?: boolean }) {
     <>
       {away && !(waitingBecause && waiting.length > 0) && (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
-          The server does not answer. What stands here is as it was last; what you enter waits in this browser
-          and is sent by itself.
+          {t('ui-outbox.server-does-not-answer-stands')}
         </Alert>
       )}
       {waitingBecause && waiting.length > 0 && (
         <Alert severity="warning" role="status" sx={{ borderRadius: 0 }}>
           <Said message={waitingBecause.message} />{' '}
-          {waiting.length === 1 ? 'One reading waits' : `${waiting.length} readings wait`} in this browser and
-          will be sent by itself when the server is back.
+          {t('ui-outbox.browser-will-sent-itself-when', {
+            which:
+              waiting.length === 1
+                ? t('ui-outbox.one-reading-waits')
+                : t('ui-outbox.readings-wait', { length: waiting.length }),
+          })}
         </Alert>
       )}
       {notKept.length > 0 && (
         <Alert severity="error" role="alert" sx={{ borderRadius: 0 }}>
-          <strong>Not written down: this browser has no room for it, or keeps nothing.</strong> Do not close
-          this page before it is sent, or note it on paper:{' '}
-          {notKept.map(({ reading }) => `“${reading.enteredText}”`).join(', ')}.
+          <strong>{t('ui-outbox.not-written-down-browser-no')}</strong>{' '}
+          {t('ui-outbox.do-not-close-page-before', {
+            notKept: notKept.map(({ reading }) => `“${reading.enteredText}”`).join(', '),
+          })}
         </Alert>
       )}
       {unreadable.map(({ key, text }) => (
@@ -54,12 +59,11 @@ export function OutboxBanner({ away = false }: { away?: boolean }) {
           sx={{ borderRadius: 0 }}
           action={
             <Button color="inherit" onClick={() => dispatch(unreadableDiscarded(key))}>
-              Discard
+              {t('ui-outbox.discard')}
             </Button>
           }
         >
-          Something waits in this browser that this version cannot read: “{text.slice(0, 200)}”. Enter it
-          again if it counts, then discard it here.
+          {t('ui-outbox.something-waits-browser-version-cannot', { text: text.slice(0, 200) })}
         </Alert>
       ))}
       {refused.map(({ reading, refused: problem }) => (
@@ -71,20 +75,21 @@ export function OutboxBanner({ away = false }: { away?: boolean }) {
             <Stack direction="row" sx={{ gap: 1 }}>
               {problem?.code === 'corrected-elsewhere' && reading.kind !== 'withdrawal' ? (
                 <Button color="inherit" onClick={() => keepAsNew(reading)}>
-                  Keep as a new reading
+                  {t('ui-outbox.keep-new-reading')}
                 </Button>
               ) : (
                 <Button color="inherit" onClick={() => dispatch(sendingAsked())}>
-                  Try again
+                  {t('ui-outbox.try-again')}
                 </Button>
               )}
               <Button color="inherit" onClick={() => dispatch(readingDiscarded(reading.id))}>
-                Discard
+                {t('ui-outbox.discard')}
               </Button>
             </Stack>
           }
         >
-          Not recorded: “{reading.enteredText}”. {problem && <SaidProblem problem={problem} />}
+          {t('ui-outbox.not-recorded', { enteredText: reading.enteredText })}{' '}
+          {problem && <SaidProblem problem={problem} />}
         </Alert>
       ))}
     </>

@@ -7,7 +7,7 @@ import type { GuideStep, SweepGuide } from '@lettura/core/judge/checks';
 import { NUMERALS } from '../../app/theme.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { Said } from '../../ui/Said.tsx';
-import { wordsIn } from '../../ui/words.ts';
+import { wordsIn, t } from '../../ui/words.ts';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 
@@ -31,7 +31,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
         select
         size="small"
         fullWidth
-        label="What will be done"
+        label={t('ui-record.will-done')}
         value={guide?.id ?? ''}
         onChange={(event) => onGuide(event.target.value)}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
@@ -41,7 +41,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
             <Said message={name} />
           </MenuItem>
         ))}
-        <MenuItem value="">Something else</MenuItem>
+        <MenuItem value="">{t('ui-record.something-else')}</MenuItem>
       </TextField>
       {guide && (
         <>
@@ -49,7 +49,7 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
             <Said message={guide.how} />
           </Typography>
           <Cautions cautions={guide.cautions} />
-          <Box component="ol" aria-label="Steps" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          <Box component="ol" aria-label={t('ui-record.steps')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
             {guide.steps.map((step, i) => (
               <Box
                 component="li"
@@ -88,14 +88,14 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
                   <Button
                     size="small"
                     variant="outlined"
-                    aria-label={`Do it: ${words.say(step.words)}`}
+                    aria-label={t('ui-record.do-it', { say: words.say(step.words) })}
                     onClick={() => {
                       onStep(i);
                       onDo(step);
                     }}
                     sx={{ minWidth: 64, my: 0.25 }}
                   >
-                    Do it
+                    {t('ui-record.do-it-2')}
                   </Button>
                 )}
               </Box>
@@ -108,4 +108,4 @@ export function GuideSteps({ guides, guide, at, onGuide, onStep, onDo }: GuideSt
 }
 
 export const bandInWords = ({ lowest, highest }: { lowest: number; highest: number }): string =>
-  `${lowest.toFixed(2)} to ${highest.toFixed(2)} V`;
+  t('ui-record.to-v', { lowest: lowest.toFixed(2), highest: highest.toFixed(2) });

@@ -7,6 +7,7 @@ import { useEffect, useState } from 'react';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { captureStore, heldCaptures, type CaptureInfo } from '../live/index.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface LeftoversProps {
   jobId: string;
@@ -55,17 +56,20 @@ export function Leftovers({ jobId, onKeep }: LeftoversProps) {
           action={
             <>
               <Button color="inherit" variant="outlined" onClick={() => void keep(info)} sx={{ mr: 1 }}>
-                Keep it
+                {t('ui-record.keep-it')}
               </Button>
               <Button color="inherit" onClick={() => void remove(info)}>
-                Throw it away
+                {t('ui-record.throw-away')}
               </Button>
             </>
           }
           sx={{ mb: 1 }}
         >
-          A recording from {info.source} that began {dayAndTime(new Date(info.startedMs).toISOString())} is
-          not on the job yet.{info.ended ? '' : ' The page died meanwhile: up to its last second is missing.'}
+          {t('ui-record.recording-began-not-job-yet', {
+            source: info.source,
+            dayAndTime: dayAndTime(new Date(info.startedMs).toISOString()),
+            which: info.ended ? '' : t('ui-record.page-died-meanwhile-up-last'),
+          })}
         </Alert>
       ))}
       {problem && (

@@ -11,6 +11,7 @@ import type { LiveView } from '../live/index.ts';
 import { USE_WORDS } from '../sweeps/index.ts';
 import { bandInWords } from './GuideSteps.tsx';
 import { LiveStrip } from './LiveStrip.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface LiveChannelProps {
   channel: number;
@@ -78,8 +79,10 @@ export function LiveChannel(props: LiveChannelProps) {
             </Typography>
             {profile.transfer.form === 'ratiometric' && (
               <Typography variant="body2" noWrap>
-                at {profile.nominalReferenceVolts.toFixed(2)} V,{' '}
-                {referenceMeasured ? 'not as read' : 'assumed'}
+                {t('ui-record.at-v', {
+                  nominalReferenceVolts: profile.nominalReferenceVolts.toFixed(2),
+                  which: referenceMeasured ? t('ui-record.not-read') : t('ui-record.assumed'),
+                })}
               </Typography>
             )}
           </>
@@ -94,7 +97,7 @@ export function LiveChannel(props: LiveChannelProps) {
             select
             size="small"
             fullWidth
-            label={`${of.name} is`}
+            label={t('ui-record.is', { name: of.name })}
             value={use}
             onChange={(event) => onUse(event.target.value as ChannelUse)}
             sx={{ mt: 0.5 }}
@@ -109,7 +112,11 @@ export function LiveChannel(props: LiveChannelProps) {
       </Box>
       <LiveStrip
         {...strip}
-        label={`${of.name}, the last ${strip.windowSeconds} seconds, in ${of.unit}`}
+        label={t('ui-record.last-seconds', {
+          name: of.name,
+          windowSeconds: strip.windowSeconds,
+          unit: of.unit,
+        })}
         unit={of.unit}
         buffer={view.buffer}
         channel={channel}

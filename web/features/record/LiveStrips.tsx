@@ -9,6 +9,7 @@ import { LiveAgainst } from './LiveAgainst.tsx';
 import { LiveChannel } from './LiveChannel.tsx';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
+import { t } from '../../ui/words.ts';
 
 export interface LiveStripsProps {
   source: LiveSource;
@@ -44,17 +45,17 @@ export function LiveStrips(props: LiveStripsProps) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 0.5 }}>
         <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
           {sourceInWords(view)}
-          {view.missed > 0 ? ` · ${view.missed} samples lost on the way` : ''}
+          {view.missed > 0 ? t('ui-record.samples-lost-way', { missed: view.missed }) : ''}
         </Typography>
         {band && (
           <ToggleButton value="against" size="small" selected={against} onChange={() => setAgainst(!against)}>
-            Against each other
+            {t('ui-record.against-each-other')}
           </ToggleButton>
         )}
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Seconds in view"
+          aria-label={t('ui-record.seconds-view')}
           value={windowSeconds}
           onChange={(_event, chosen: number | null) => chosen && setWindowSeconds(chosen)}
         >
@@ -99,7 +100,10 @@ export function LiveStrips(props: LiveStripsProps) {
         {against && band && (
           <Box sx={{ minHeight: 260, borderLeft: { md: 1 }, borderColor: { md: 'divider' }, pl: { md: 1 } }}>
             <LiveAgainst
-              label={`${source.channels[band.up]?.name ?? ''} against ${source.channels[band.along]?.name ?? ''}, live, with the band where it belongs dashed`}
+              label={t('ui-record.against-live-band-where-belongs', {
+                name: source.channels[band.up]?.name ?? '',
+                name2: source.channels[band.along]?.name ?? '',
+              })}
               buffer={view.buffer}
               band={band}
               channels={source.channels}

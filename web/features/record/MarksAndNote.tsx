@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { SweepMark } from '@lettura/core/recording/sweep';
+import { t } from '../../ui/words.ts';
 
 export interface MarksAndNoteProps {
   marks: readonly SweepMark[];
@@ -20,13 +21,13 @@ export function MarksAndNote({ marks, note, onNote }: MarksAndNoteProps) {
         fullWidth
         multiline
         maxRows={4}
-        label="Note, kept with the recording"
+        label={t('ui-record.note-kept-recording')}
         value={note}
         onChange={(event) => onNote(event.target.value)}
         slotProps={{ htmlInput: { maxLength: MOST_NOTE_LETTERS } }}
       />
       {marks.length > 0 && (
-        <Box component="ol" aria-label="Marks" sx={{ pl: 3, my: 0.5 }}>
+        <Box component="ol" aria-label={t('ui-record.marks')} sx={{ pl: 3, my: 0.5 }}>
           {marks.map(({ atSeconds, words }) => (
             <li key={`${atSeconds} ${words}`}>
               <Typography variant="body2">

@@ -13,16 +13,17 @@ import { Recorder } from './Recorder.tsx';
 import { Leftovers } from './Leftovers.tsx';
 import { useKeepCapture } from './useKeepCapture.ts';
 import { useSources } from './useSources.ts';
+import { t } from '../../ui/words.ts';
 
 /** Records a sweep as it happens: what comes from where, what to do meanwhile, and what was marked. */
 export default function RecordPage() {
   const { jobId = '' } = useParams();
   const { sheet, error } = useSheet(jobId);
   useEffect(() => {
-    document.title = 'Record live · Lettura';
+    document.title = t('ui-record.record-live-lettura');
   }, []);
   if (error) return <Trouble {...requestProblem(error)} />;
-  return sheet ? <LoadedRecord sheet={sheet} /> : <Loading what="the job" />;
+  return sheet ? <LoadedRecord sheet={sheet} /> : <Loading what={t('ui-record.the-job')} />;
 }
 
 function LoadedRecord({ sheet }: { sheet: Sheet }) {
@@ -35,7 +36,7 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
       select
       size="small"
       fullWidth
-      label="Values from"
+      label={t('ui-record.values-from')}
       value={chosen ?? ''}
       disabled={busy}
       onChange={(event) => setWanted(event.target.value)}
@@ -49,9 +50,9 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
   );
   return (
     <Box sx={{ height: { md: '100vh' }, minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <PageHeader title={`Record live · ${sheet.vehicle.name}`}>
+      <PageHeader title={t('ui-record.record-live', { name: sheet.vehicle.name })}>
         <Button component={Link} to={`/jobs/${sheet.job.id}?section=sweeps`} color="inherit">
-          To the job
+          {t('ui-record.to-the-job')}
         </Button>
       </PageHeader>
       {source ? (
@@ -64,23 +65,17 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
           choice={choice}
         />
       ) : chosen !== undefined ? (
-        <Loading what="the values" />
+        <Loading what={t('ui-record.the-values')} />
       ) : (
         <Box component="main" sx={{ p: 2, display: 'grid', gap: 1.5, maxWidth: 520 }}>
           <Leftovers jobId={sheet.job.id} onKeep={keep} />
           {choices.length > 0 ? (
             <>
-              <Typography>
-                No real instrument is connected to the server. The simulated ones show invented values: choose
-                them only to try this out.
-              </Typography>
+              <Typography>{t('ui-record.no-real-instrument-connected-server')}</Typography>
               {choice}
             </>
           ) : (
-            <Typography>
-              No instrument is connected to the server, and this job has no recording to play again. Import
-              one, or start the server with LETTURA_METER set to the address of a meter.
-            </Typography>
+            <Typography>{t('ui-record.no-instrument-connected-server-job')}</Typography>
           )}
         </Box>
       )}

@@ -21,7 +21,7 @@ import { useCapture, type Captured } from './useCapture.ts';
 import { useKeepCapture } from './useKeepCapture.ts';
 import { useRecorderKeys } from './useRecorderKeys.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { wordsIn, titled } from '../../ui/words.ts';
+import { wordsIn, titled, t } from '../../ui/words.ts';
 
 export interface RecorderProps {
   sheet: Sheet;
@@ -89,7 +89,7 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
   };
   const mark = () => {
     capture.mark(
-      step ? wordsIn(units).say(step.words) : `Mark ${capture.marks.length + 1}`,
+      step ? wordsIn(units).say(step.words) : t('ui-record.mark', { length: capture.marks.length + 1 }),
       step?.expectedVolts,
     );
     if (guide && at < guide.steps.length - 1) setAt(at + 1);
@@ -145,18 +145,21 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
             onClick={toggle}
             aria-keyshortcuts="r"
           >
-            {running ? 'Stop, keep (R)' : 'Record (R)'}
+            {running ? t('ui-record.stop-keep-r') : t('ui-record.record-r')}
           </Button>
           <Button variant="outlined" size="large" disabled={!running} onClick={mark} aria-keyshortcuts="m">
-            Mark (M)
+            {t('ui-record.mark-m')}
           </Button>
         </Box>
         <Typography role="status" sx={{ minHeight: '1.5em' }}>
           {running
-            ? `Recording: ${capture.samples.toLocaleString('en-GB')} samples.${view.fresh ? '' : ' Nothing arrives: the gap will show.'}`
+            ? t('ui-record.recording-samples', {
+                samples: capture.samples.toLocaleString('en-GB'),
+                which: view.fresh ? '' : t('ui-record.nothing-arrives-gap-will-show'),
+              })
             : keeping
-              ? 'Putting it on the job …'
-              : 'Nothing is being recorded.'}
+              ? t('ui-record.putting-job')
+              : t('ui-record.nothing-being-recorded')}
         </Typography>
         {capture.problem && <Alert severity="warning">{capture.problem}</Alert>}
         {problem && (
@@ -165,15 +168,13 @@ export function Recorder({ sheet, source, hand, choice, onBusy }: RecorderProps)
             action={
               inHand && (
                 <Button color="inherit" onClick={() => void keepCaptured(inHand)}>
-                  Try again
+                  {t('ui-record.try-again')}
                 </Button>
               )
             }
           >
             <SaidProblem problem={problem} />{' '}
-            {inHand
-              ? 'The recording is in this page alone: keep it before you leave.'
-              : 'The recording is safe in this browser.'}
+            {inHand ? t('ui-record.recording-page-alone-keep-before') : t('ui-record.recording-safe-browser')}
           </Alert>
         )}
         <GuideSteps

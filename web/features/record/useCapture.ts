@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { captureStore, holdCapture, type CaptureInfo, type LiveSource } from '../live/index.ts';
 import { Taking, type CaptureWords } from './taking.ts';
+import { t } from '../../ui/words.ts';
 
 const SAVE_MS = 1000;
 
@@ -60,7 +61,7 @@ export function useCapture(
       await captureStore.saveInfo(now.info);
     } catch {
       onDisk.current = false;
-      setProblem('This browser’s disk refuses it: the recording is in this page alone. It goes on as it is.');
+      setProblem(t('ui-record.browsers-disk-refuses-recording-page'));
     }
     setShown(upTo);
   }, []);
@@ -85,7 +86,7 @@ export function useCapture(
     problem,
     take(samples, missed) {
       if (taking.current?.take(samples, missed) === false)
-        setProblem('This is as long as one recording gets: stop and keep it, then begin another.');
+        setProblem(t('ui-record.long-one-recording-gets-stop'));
     },
     start() {
       const id = v7();

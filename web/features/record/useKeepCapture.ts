@@ -3,6 +3,7 @@ import type { Problem } from '@lettura/core/measure/problem';
 import type { Recording } from '@lettura/core/recording/sweep';
 import { captureStore, type CaptureInfo } from '../live/index.ts';
 import { ambientOf, rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
+import { t } from '../../ui/words.ts';
 
 /** Analyses a capture, keeps it on its job, and only then lets go of it in this browser. */
 export function useKeepCapture(
@@ -37,8 +38,8 @@ export function useKeepCapture(
 }
 
 const remarksOn = ({ ended, missed }: CaptureInfo): string[] => [
-  ...(ended ? [] : ['The page died while this was recorded: up to its last second is missing.']),
+  ...(ended ? [] : [t('ui-record.page-died-while-recorded-up')]),
   ...(missed > 0
-    ? [`${missed.toLocaleString('en-GB')} samples were lost between instrument and browser.`]
+    ? [t('ui-record.samples-were-lost-between-instrument', { missed: missed.toLocaleString('en-GB') })]
     : []),
 ];

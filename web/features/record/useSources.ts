@@ -6,6 +6,7 @@ import { useListFeedsQuery } from '../../app/api.ts';
 import { benchSource, machineOf } from '../bench/index.ts';
 import { replaySource, serverSource, type LiveSource } from '../live/index.ts';
 import { useSweepWorker } from '../sweeps/index.ts';
+import { t } from '../../ui/words.ts';
 
 export interface SourceChoice {
   id: string;
@@ -28,7 +29,7 @@ export interface Sources {
 }
 
 const REST: MachineState = { engine: 'koeo', plug: 'connected' };
-const replayId = ({ id }: Pick<RecordingInfo, 'id'>): string => `replay ${id}`;
+const replayId = ({ id }: Pick<RecordingInfo, 'id'>): string => t('ui-record.replay', { id });
 
 /** Where live values can come from on this job: its simulated machine or the instruments, and its recordings. */
 export function useSources({ job, recordings }: JobSheet, wanted: string | undefined): Sources {
@@ -40,9 +41,9 @@ export function useSources({ job, recordings }: JobSheet, wanted: string | undef
   }, [job.bench]);
   const choices: SourceChoice[] = [
     // On a simulated machine the real instruments see nothing.
-    ...(bench ? [{ id: 'bench', words: 'Logger on the simulated machine' }] : []),
+    ...(bench ? [{ id: 'bench', words: t('ui-record.logger-simulated-machine') }] : []),
     ...(bench ? [] : (feeds ?? []).filter(({ simulated }) => !simulated).map(asChoice)),
-    ...recordings.map((one) => ({ id: replayId(one), words: `Play again: ${one.name}` })),
+    ...recordings.map((one) => ({ id: replayId(one), words: t('ui-record.play-again', { name: one.name }) })),
     // Last, and never by itself: its values are not from this machine.
     ...(bench ? [] : (feeds ?? []).filter(({ simulated }) => simulated).map(asChoice)),
   ];

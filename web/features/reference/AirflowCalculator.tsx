@@ -17,6 +17,8 @@ import { selectUnits } from '../../app/preferences.ts';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
+import { t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
 
 const DEFAULTS = {
   litres: '1.6',
@@ -63,64 +65,68 @@ export function AirflowCalculator() {
     });
     const rule = idleRuleGramsPerSecond(litres.value);
     outcomes.push(
-      { label: 'By speed and density', value: `${show(flow)} ${unit}` },
+      { label: t('ui-reference.speed-density'), value: `${show(flow)} ${unit}` },
       {
-        label: 'The same as a volume',
+        label: t('ui-reference.same-volume'),
         value: `${volumeFlowLitresPerSecond(flow, NORMAL_AIR).toFixed(2)} L/s`,
-        note: `Drawn in from 20 °C and ${SEA_LEVEL_KPA} kPa.`,
+        note: t('ui-reference.drawn-20-c-kpa', { sealevelkpa: SEA_LEVEL_KPA }),
       },
       {
-        label: 'At warm idle, by the litres rule',
-        value: `${show(rule.lowest)} to ${show(rule.highest)} ${unit}`,
-        note: 'Common practice: about the engine’s litres in g/s, or a little more.',
+        label: t('ui-reference.warm-idle-litres-rule'),
+        value: t('ui-reference.to', {
+          lowest: show(rule.lowest),
+          highest: show(rule.highest),
+          unit: verbatim(unit),
+        }),
+        note: t('ui-reference.common-practice-about-engines-litres'),
       },
     );
   }
   return (
     <Calculator
-      title="Airflow"
+      title={t('ui-reference.airflow')}
       outcomes={outcomes}
-      about="Four-stroke: VE · displacement · (speed / 120) · p / (R · T). A flow meter that reads well below may be passed by unmetered air."
+      about={t('ui-reference.four-stroke-ve-displacement-speed')}
       fields={
         <>
           <NumberField
-            label="Displacement in L"
+            label={t('ui-reference.displacement-l')}
             value={values.litres}
             onChange={(value) => set('litres', value)}
             read={litres}
           />
           <NumberField
-            label="Engine speed in 1/min"
+            label={t('ui-reference.engine-speed-1-min')}
             value={values.revs}
             onChange={(value) => set('revs', value)}
             read={revs}
           />
           <NumberField
-            label={`Manifold pressure in ${absolute} absolute`}
+            label={t('ui-reference.manifold-pressure-absolute', { absolute: verbatim(absolute) })}
             value={values.pressure}
             onChange={(value) => set('pressure', value)}
             read={pressure}
           />
           <NumberField
-            label={`Air temperature in ${scale}`}
+            label={t('ui-reference.air-temperature', { scale: verbatim(scale) })}
             value={values.temperature}
             onChange={(value) => set('temperature', value)}
             read={temperature}
           />
           <ChoiceField
-            label="Temperature scale"
+            label={t('ui-reference.temperature-scale')}
             value={scale}
             options={TEMPERATURE_UNITS}
             onChange={(value) => set('scale', value)}
           />
           <NumberField
-            label="Volumetric efficiency in %"
+            label={t('ui-reference.volumetric-efficiency')}
             value={values.efficiency}
             onChange={(value) => set('efficiency', value)}
             read={efficiency}
           />
           <ChoiceField
-            label="Show in"
+            label={t('ui-reference.show-in')}
             value={unit}
             options={MASS_FLOW_UNITS}
             onChange={(value) => set('unit', value)}

@@ -8,11 +8,12 @@ import {
 } from '@lettura/core/measure/quantity';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { useFields } from './useFields.ts';
+import { t } from '../../ui/words.ts';
 
 const DEFAULTS = { value: '1013', unit: 'hPa', from: 'sea-level', altitude: '250' };
 const FROM = [
-  { value: 'sea-level', label: 'Reported, reduced to sea level (QNH)' },
-  { value: 'station', label: 'Read here (station pressure)' },
+  { value: 'sea-level', label: t('ui-reference.reported-reduced-sea-level-qnh') },
+  { value: 'station', label: t('ui-reference.read-here-station-pressure') },
 ] as const;
 
 /** A weather report and a barometer here, each from the other. */
@@ -30,47 +31,47 @@ export function BarometerCalculator() {
     const kpa = pressure.value.value;
     const here = from === 'station' ? kpa : stationPressureKpaAbs(kpa, altitude.value);
     const reduced = from === 'station' ? seaLevelPressureKpa(kpa, altitude.value) : kpa;
-    const metres = `At ${Math.round(altitude.value)} m above sea level.`;
+    const metres = t('ui-reference.m-above-sea-level', { value: Math.round(altitude.value) });
     outcomes.push(
       {
-        label: 'Station pressure',
+        label: t('ui-reference.station-pressure'),
         value: formatPressure(here, unit),
-        note: `${metres} This is what a sensor open to the air reads.`,
+        note: t('ui-reference.sensor-open-air-reads', { metres }),
       },
       {
-        label: 'Reduced to sea level',
+        label: t('ui-reference.reduced-sea-level'),
         value: formatPressure(reduced, unit),
-        note: 'As weather reports have it.',
+        note: t('ui-reference.weather-reports'),
       },
     );
   }
   return (
     <Calculator
-      title="Barometer"
+      title={t('ui-reference.barometer')}
       outcomes={outcomes}
-      about="Reports are reduced to sea level, and read too high for any place above it. Reduction along the US Standard Atmosphere, 1976, as altimeter settings have it."
+      about={t('ui-reference.reports-reduced-sea-level-read')}
       fields={
         <>
           <ChoiceField
-            label="The pressure was"
+            label={t('ui-reference.the-pressure-was')}
             value={from}
             options={FROM}
             onChange={(value) => set('from', value)}
           />
           <NumberField
-            label="Pressure"
+            label={t('ui-reference.pressure')}
             value={values.value}
             onChange={(value) => set('value', value)}
             read={pressure}
           />
           <ChoiceField
-            label="Unit"
+            label={t('ui-reference.unit')}
             value={unit}
             options={PRESSURE_UNITS}
             onChange={(value) => set('unit', value)}
           />
           <NumberField
-            label="Altitude, m or ft"
+            label={t('ui-reference.altitude-m-ft')}
             value={values.altitude}
             onChange={(value) => set('altitude', value)}
             read={altitude}

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { Result } from '@lettura/core/measure/problem';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 interface NumberFieldProps {
@@ -86,7 +86,7 @@ export function Calculator({
       <Box role="group" aria-label={title} sx={{ display: 'grid', gap: 0.5, alignContent: 'start' }}>
         {fields}
       </Box>
-      <Box role="group" aria-label="Answer">
+      <Box role="group" aria-label={t('ui-reference.answer')}>
         <Box component="dl" sx={{ m: 0 }}>
           {outcomes.map(({ label, value, note }) => (
             <Box key={label} sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
@@ -104,7 +104,9 @@ export function Calculator({
             </Box>
           ))}
         </Box>
-        {outcomes.length === 0 && <Typography>The answer appears when every field can be read.</Typography>}
+        {outcomes.length === 0 && (
+          <Typography>{t('ui-reference.answer-appears-when-every-field')}</Typography>
+        )}
         <Typography variant="body2" sx={{ mt: 2, color: 'text.secondary' }}>
           {about}
         </Typography>

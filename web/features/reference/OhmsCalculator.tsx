@@ -1,11 +1,5 @@
 import { loadedSupply } from '@lettura/core/machine/circuit';
-import {
-  formatValue,
-  formatWithBasis,
-  fromShown,
-  toShown,
-  unitInWords,
-} from '@lettura/core/measure/quantity';
+import { formatValue, formatWithBasis, fromShown, toShown } from '@lettura/core/measure/quantity';
 import { valueFromSignal, signalFromValue } from '@lettura/core/measure/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
@@ -14,6 +8,8 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { ANY, roomAround } from './roomAround.ts';
 import { useFields } from './useFields.ts';
 import { useSensorChoice } from './useSensorChoice.tsx';
+import { t } from '../../ui/words.ts';
+import { unitInWords } from '../../ui/unitInWords.ts';
 
 const DEFAULTS = { sensor: '', returnOhms: '5', referenceOhms: '0', milliamps: '7', value: '' };
 const OHMS = { lowest: 0, highest: 100_000, unit: 'Ω' };
@@ -49,49 +45,59 @@ export function OhmsCalculator() {
     );
     outcomes.push(
       {
-        label: 'Return at the plug',
-        value: `${(supply.returnVolts * 1000).toFixed(0)} mV`,
-        note: supply.returnVolts > 0.05 ? 'More than the usual 50 mV.' : 'Within the usual 50 mV.',
+        label: t('ui-reference.return-plug'),
+        value: t('ui-reference.mv', { returnVolts: (supply.returnVolts * 1000).toFixed(0) }),
+        note:
+          supply.returnVolts > 0.05
+            ? t('ui-reference.more-than-usual-50-mv')
+            : t('ui-reference.within-usual-50-mv'),
       },
-      { label: 'Reference at the plug', value: `${supply.referenceVolts.toFixed(2)} V` },
+      { label: t('ui-reference.reference-plug'), value: `${supply.referenceVolts.toFixed(2)} V` },
     );
     if (seen.ok) {
       const shift = seen.value.value - trueValue;
       outcomes.push({
-        label: 'The control unit then reads',
+        label: t('ui-reference.control-unit-then-reads'),
         value: formatWithBasis(seen.value.value, measures, absolute),
-        note: `${show(Math.abs(shift))} ${shift < 0 ? 'below' : 'above'} the truth${Math.abs(shift) > sensor.profile.differenceThatMatters ? ': it matters.' : ': too little to matter.'}`,
+        note: t('ui-reference.the-truth', {
+          shift: show(Math.abs(shift)),
+          which: shift < 0 ? 'below' : 'above',
+          which2:
+            Math.abs(shift) > sensor.profile.differenceThatMatters
+              ? t('ui-reference.it-matters')
+              : t('ui-reference.too-little-matter'),
+        }),
       });
     }
   }
   return (
     <Calculator
-      title="Ohms in a supply wire"
+      title={t('ui-reference.ohms-supply-wire')}
       outcomes={outcomes}
-      about="Solved as a circuit: reference, both wires, and the sensor as the resistor that draws its current. Resistance itself is measured with the power off."
+      about={t('ui-reference.solved-circuit-reference-both-wires')}
       fields={
         <>
           {sensorField}
           <NumberField
-            label="Return in Ω"
+            label={t('ui-reference.return-in')}
             value={values.returnOhms}
             onChange={(value) => set('returnOhms', value)}
             read={returnOhms}
           />
           <NumberField
-            label="Reference wire in Ω"
+            label={t('ui-reference.reference-wire')}
             value={values.referenceOhms}
             onChange={(value) => set('referenceOhms', value)}
             read={referenceOhms}
           />
           <NumberField
-            label="Sensor draws, in mA"
+            label={t('ui-reference.sensor-draws-ma')}
             value={values.milliamps}
             onChange={(value) => set('milliamps', value)}
             read={milliamps}
           />
           <NumberField
-            label={`True value in ${unitInWords(measures, absolute)}`}
+            label={t('ui-reference.true-value', { unit: unitInWords(measures, absolute) })}
             value={valueText}
             onChange={(text) => set('value', text)}
             read={value}

@@ -6,6 +6,7 @@ import {
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
+import { t } from '../../ui/words.ts';
 
 const DEFAULTS = {
   law: 'mirrored',
@@ -16,8 +17,8 @@ const DEFAULTS = {
   offset: '0',
 };
 const LAWS = [
-  { value: 'mirrored', label: 'Mirrored: the sum is the reference' },
-  { value: 'ratio', label: 'Ratio: track 1 is so many times track 2' },
+  { value: 'mirrored', label: t('ui-reference.mirrored-sum-reference') },
+  { value: 'ratio', label: t('ui-reference.ratio-track-1-many-times') },
 ] as const;
 const VOLTS = { lowest: 0, highest: 16, unit: 'V' };
 
@@ -49,36 +50,45 @@ export function PairCalculator() {
     );
     const out = Math.abs(deviationPercentOfReference) > PAIR_LIMIT_PERCENT_OF_REFERENCE;
     outcomes.push(
-      { label: 'Track 2 should read', value: `${expectedSecondVolts.toFixed(3)} V` },
+      { label: t('ui-reference.track-2-should-read'), value: `${expectedSecondVolts.toFixed(3)} V` },
       {
-        label: 'It is off by',
-        value: `${(deviationVolts * 1000).toFixed(0)} mV`,
-        note: `${Math.abs(deviationPercentOfReference).toFixed(1)} % of the reference: ${out ? '✕ out of step' : '✓ in step'} by the usual limit of ${PAIR_LIMIT_PERCENT_OF_REFERENCE} % (common practice).`,
+        label: t('ui-reference.it-is-off-by'),
+        value: t('ui-reference.mv-2', { deviationVolts: (deviationVolts * 1000).toFixed(0) }),
+        note: t('ui-reference.reference-usual-limit-common-practice', {
+          deviationPercentOfReference: Math.abs(deviationPercentOfReference).toFixed(1),
+          which: out ? t('ui-reference.out-step') : t('ui-reference.in-step'),
+          pairlimitpercentofreference: PAIR_LIMIT_PERCENT_OF_REFERENCE,
+        }),
       },
     );
   }
   return (
     <Calculator
-      title="Track pair"
+      title={t('ui-reference.track-pair')}
       outcomes={outcomes}
-      about="Read both tracks at the same moment, at rest, half way and at the stop. A fault at one angle only needs a recorded sweep."
+      about={t('ui-reference.read-both-tracks-same-moment')}
       fields={
         <>
-          <ChoiceField label="Law" value={law} options={LAWS} onChange={(value) => set('law', value)} />
+          <ChoiceField
+            label={t('ui-reference.law')}
+            value={law}
+            options={LAWS}
+            onChange={(value) => set('law', value)}
+          />
           <NumberField
-            label="Track 1 in V"
+            label={t('ui-reference.track-1-v')}
             value={values.first}
             onChange={(value) => set('first', value)}
             read={first}
           />
           <NumberField
-            label="Track 2 in V"
+            label={t('ui-reference.track-2-v')}
             value={values.second}
             onChange={(value) => set('second', value)}
             read={second}
           />
           <NumberField
-            label="Reference in V"
+            label={t('ui-reference.reference-v')}
             value={values.reference}
             onChange={(value) => set('reference', value)}
             read={reference}
@@ -86,13 +96,13 @@ export function PairCalculator() {
           {law === 'ratio' && (
             <>
               <NumberField
-                label="Ratio"
+                label={t('ui-reference.ratio')}
                 value={values.ratio}
                 onChange={(value) => set('ratio', value)}
                 read={ratio}
               />
               <NumberField
-                label="Offset in V"
+                label={t('ui-reference.offset-v')}
                 value={values.offset}
                 onChange={(value) => set('offset', value)}
                 read={offset}

@@ -10,6 +10,7 @@ import {
 } from '@lettura/core/measure/quantity';
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { useFields } from './useFields.ts';
+import { t } from '../../ui/words.ts';
 
 const DEFAULTS = { value: '15', unit: 'inHg', basis: 'vacuum', altitude: '0', to: 'kPa' };
 
@@ -29,49 +30,55 @@ export function PressureCalculator() {
   const outcomes: Outcome[] =
     kpaAbs?.ok && ambientKpaAbs !== undefined
       ? [
-          { label: 'Absolute', value: formatPressure(kpaAbs.value, to) },
-          { label: 'Gauge', value: formatPressure(fromKpaAbs(kpaAbs.value, 'gauge', ambientKpaAbs), to) },
-          { label: 'Vacuum', value: formatPressure(fromKpaAbs(kpaAbs.value, 'vacuum', ambientKpaAbs), to) },
+          { label: t('ui-reference.absolute'), value: formatPressure(kpaAbs.value, to) },
           {
-            label: 'Ambient at this altitude',
+            label: t('ui-reference.gauge'),
+            value: formatPressure(fromKpaAbs(kpaAbs.value, 'gauge', ambientKpaAbs), to),
+          },
+          {
+            label: t('ui-reference.vacuum'),
+            value: formatPressure(fromKpaAbs(kpaAbs.value, 'vacuum', ambientKpaAbs), to),
+          },
+          {
+            label: t('ui-reference.ambient-altitude'),
             value: formatPressure(ambientKpaAbs, to),
-            note: 'On a standard day; the weather moves it by about ±2.5 kPa.',
+            note: t('ui-reference.standard-day-weather-moves-about'),
           },
         ]
       : [];
   return (
     <Calculator
-      title="Pressure"
+      title={t('ui-reference.pressure')}
       outcomes={outcomes}
-      about="Vacuum counts down from ambient, gauge counts up. Factors: NIST SP 811; altitude: US Standard Atmosphere, 1976."
+      about={t('ui-reference.vacuum-counts-down-ambient-gauge')}
       fields={
         <>
           <NumberField
-            label="Pressure"
+            label={t('ui-reference.pressure')}
             value={values.value}
             onChange={(value) => set('value', value)}
             read={kpaAbs && !kpaAbs.ok ? kpaAbs : pressure}
           />
           <ChoiceField
-            label="Unit"
+            label={t('ui-reference.unit')}
             value={unit}
             options={PRESSURE_UNITS}
             onChange={(value) => set('unit', value)}
           />
           <ChoiceField
-            label="Basis"
+            label={t('ui-reference.basis')}
             value={basis}
             options={PRESSURE_BASES}
             onChange={(value) => set('basis', value)}
           />
           <NumberField
-            label="Altitude, m or ft"
+            label={t('ui-reference.altitude-m-ft')}
             value={values.altitude}
             onChange={(value) => set('altitude', value)}
             read={altitude}
           />
           <ChoiceField
-            label="Show in"
+            label={t('ui-reference.show-in')}
             value={to}
             options={PRESSURE_UNITS}
             onChange={(value) => set('to', value)}

@@ -12,15 +12,16 @@ import { PairCalculator } from './PairCalculator.tsx';
 import { PressureCalculator } from './PressureCalculator.tsx';
 import { RefrigerantCalculator } from './RefrigerantCalculator.tsx';
 import { SensorCalculator } from './SensorCalculator.tsx';
+import { t } from '../../ui/words.ts';
 
 const CALCULATORS: Record<string, { label: string; Calculator: ComponentType }> = {
-  pressure: { label: 'Pressure', Calculator: PressureCalculator },
-  barometer: { label: 'Barometer', Calculator: BarometerCalculator },
-  sensor: { label: 'Volts and value', Calculator: SensorCalculator },
-  ohms: { label: 'Ohms in a wire', Calculator: OhmsCalculator },
-  airflow: { label: 'Airflow', Calculator: AirflowCalculator },
-  pair: { label: 'Track pair', Calculator: PairCalculator },
-  refrigerant: { label: 'Refrigerant', Calculator: RefrigerantCalculator },
+  pressure: { label: t('ui-reference.pressure'), Calculator: PressureCalculator },
+  barometer: { label: t('ui-reference.barometer'), Calculator: BarometerCalculator },
+  sensor: { label: t('ui-reference.volts-value'), Calculator: SensorCalculator },
+  ohms: { label: t('ui-reference.ohms-wire'), Calculator: OhmsCalculator },
+  airflow: { label: t('ui-reference.airflow'), Calculator: AirflowCalculator },
+  pair: { label: t('ui-reference.track-pair'), Calculator: PairCalculator },
+  refrigerant: { label: t('ui-reference.refrigerant'), Calculator: RefrigerantCalculator },
 };
 
 /** Calculators that stand alone, opened in passing; the address of each holds its numbers. */
@@ -29,11 +30,11 @@ export default function ReferencePage() {
   const name = Object.hasOwn(CALCULATORS, calculator) ? calculator : 'pressure';
   const current = CALCULATORS[name];
   useEffect(() => {
-    document.title = `${current?.label} · Reference · Lettura`;
+    document.title = t('ui-reference.page', { name: current?.label ?? '' });
   }, [current]);
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Reference">
+      <PageHeader title={t('ui-reference.reference')}>
         <LibraryLinks />
       </PageHeader>
       <Box component="main" sx={{ p: 2, maxWidth: 1000, mx: 'auto' }}>
@@ -42,7 +43,7 @@ export default function ReferencePage() {
         >
           <Tabs
             value={name}
-            aria-label="Calculators"
+            aria-label={t('ui-reference.calculators')}
             variant="scrollable"
             sx={{ mb: 2, borderBottom: 1, borderColor: 'divider' }}
           >

@@ -10,6 +10,8 @@ import { REFRIGERANTS, SATURATION_RANGE_CELSIUS, saturationKpaAbs } from '@lettu
 import { Calculator, ChoiceField, chosen, NumberField, type Outcome } from './CalculatorFields.tsx';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { useFields } from './useFields.ts';
+import { t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
 
 const DEFAULTS = { refrigerant: 'R-134a', temperature: '20', scale: '°C', altitude: '0' };
 
@@ -30,42 +32,45 @@ export function RefrigerantCalculator() {
   if (saturation?.ok && altitude.ok) {
     const gauge = fromKpaAbs(saturation.value, 'gauge', standardPressureKpaAbs(altitude.value));
     outcomes.push(
-      { label: `${refrigerant}, static, gauge`, value: formatPressure(gauge, 'psi') },
       {
-        label: 'The same',
-        value: formatPressure(gauge, 'kPa'),
-        note: 'Gauge, at the ambient of this altitude on a standard day.',
+        label: t('ui-reference.static-gauge', { refrigerant: verbatim(refrigerant) }),
+        value: formatPressure(gauge, 'psi'),
       },
-      { label: 'Absolute', value: formatPressure(saturation.value, 'kPa') },
+      {
+        label: t('ui-reference.the-same'),
+        value: formatPressure(gauge, 'kPa'),
+        note: t('ui-reference.gauge-ambient-altitude-standard-day'),
+      },
+      { label: t('ui-reference.absolute'), value: formatPressure(saturation.value, 'kPa') },
     );
   }
   return (
     <Calculator
-      title="Refrigerant"
+      title={t('ui-reference.refrigerant')}
       outcomes={outcomes}
-      about="Holds while liquid is left in a system that has rested at the temperature of the air. ⚠ Refrigerant work is licensed work; reading a sensor’s voltage is not."
+      about={t('ui-reference.holds-while-liquid-left-system')}
       fields={
         <>
           <ChoiceField
-            label="Refrigerant"
+            label={t('ui-reference.refrigerant')}
             value={refrigerant}
             options={REFRIGERANTS}
             onChange={(value) => set('refrigerant', value)}
           />
           <NumberField
-            label={`Ambient temperature in ${scale}`}
+            label={t('ui-reference.ambient-temperature', { scale: verbatim(scale) })}
             value={values.temperature}
             onChange={(value) => set('temperature', value)}
             read={saturation && !saturation.ok ? saturation : temperature}
           />
           <ChoiceField
-            label="Temperature scale"
+            label={t('ui-reference.temperature-scale')}
             value={scale}
             options={TEMPERATURE_UNITS}
             onChange={(value) => set('scale', value)}
           />
           <NumberField
-            label="Altitude in m"
+            label={t('ui-reference.altitude-m')}
             value={values.altitude}
             onChange={(value) => set('altitude', value)}
             read={altitude}

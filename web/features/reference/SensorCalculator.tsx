@@ -1,10 +1,4 @@
-import {
-  formatValue,
-  formatWithBasis,
-  fromShown,
-  toShown,
-  unitInWords,
-} from '@lettura/core/measure/quantity';
+import { formatValue, formatWithBasis, fromShown, toShown } from '@lettura/core/measure/quantity';
 import { signalFromValue, toleranceAt, valueFromSignal } from '@lettura/core/measure/transfer';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
@@ -13,6 +7,8 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { ANY, roomAround } from './roomAround.ts';
 import { useFields } from './useFields.ts';
 import { useSensorChoice } from './useSensorChoice.tsx';
+import { t } from '../../ui/words.ts';
+import { unitInWords } from '../../ui/unitInWords.ts';
 
 const DEFAULTS = { sensor: '', reference: '5.00', volts: '2.50', value: '' };
 const VOLTS = { lowest: 0, highest: 16, unit: 'V' };
@@ -38,48 +34,46 @@ export function SensorCalculator() {
     );
     if (supply.ok) {
       outcomes.push({
-        label: `${values.volts} V is`,
+        label: t('ui-reference.v-is', { volts: values.volts }),
         value: show(supply.value.value),
         note: supply.value.extrapolated
-          ? 'Outside the sensor’s range: nothing that it is made for.'
-          : `±${formatValue(toleranceAt(supply.value.value, sensor.profile), measures, absolute)} by the sensor’s tolerance.`,
+          ? t('ui-reference.outside-sensors-range-nothing-made')
+          : t('ui-reference.sensors-tolerance', {
+              toleranceAt: formatValue(toleranceAt(supply.value.value, sensor.profile), measures, absolute),
+            }),
       });
     }
   }
   if (sensor && reference.ok && value.ok && supply?.ok) {
     const back = signalFromValue(fromShown(value.value, measures, absolute), reference.value, sensor.profile);
     outcomes.push({
-      label: `${valueText} ${unitInWords(measures, absolute)} is`,
+      label: t('ui-reference.is', { valueText, unit: unitInWords(measures, absolute) }),
       value: `${back.signalVolts.toFixed(3)} V`,
-      ...(back.extrapolated ? { note: 'Outside the sensor’s range.' } : {}),
+      ...(back.extrapolated ? { note: t('ui-reference.outside-sensors-range') } : {}),
     });
   }
   return (
     <Calculator
-      title="Volts and value"
+      title={t('ui-reference.volts-value')}
       outcomes={outcomes}
-      about={
-        sensor
-          ? `${sensor.source}. Volts against the sensor’s return. The maker’s data overrules these values.`
-          : ''
-      }
+      about={sensor ? t('ui-reference.volts-against-sensors-return-makers', { source: sensor.source }) : ''}
       fields={
         <>
           {sensorField}
           <NumberField
-            label="Reference in V"
+            label={t('ui-reference.reference-v')}
             value={values.reference}
             onChange={(value) => set('reference', value)}
             read={supply && !supply.ok ? supply : reference}
           />
           <NumberField
-            label="Signal in V"
+            label={t('ui-reference.signal-v')}
             value={values.volts}
             onChange={(value) => set('volts', value)}
             read={volts}
           />
           <NumberField
-            label={`Value in ${unitInWords(measures, absolute)}`}
+            label={t('ui-reference.value-in', { unit: unitInWords(measures, absolute) })}
             value={valueText}
             onChange={(text) => set('value', text)}
             read={value}

@@ -2,6 +2,7 @@ import type { Sensor } from '@lettura/contract';
 import type { ReactNode } from 'react';
 import { useListSensorsQuery } from '../../app/api.ts';
 import { ChoiceField } from './CalculatorFields.tsx';
+import { t } from '../../ui/words.ts';
 
 /** The sensor that a calculator works with, from its address or else the first, and the field that chooses it. */
 export function useSensorChoice(
@@ -16,6 +17,13 @@ export function useSensorChoice(
   const options = sensors.map(({ id: value, name }) => ({ value, label: name }));
   return {
     sensor,
-    field: <ChoiceField label="Sensor" value={sensor?.id ?? ''} options={options} onChange={onChoose} />,
+    field: (
+      <ChoiceField
+        label={t('ui-reference.sensor')}
+        value={sensor?.id ?? ''}
+        options={options}
+        onChange={onChoose}
+      />
+    ),
   };
 }

@@ -24,14 +24,14 @@ import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
 import { Said } from '../../ui/Said.tsx';
 import { list, say } from '@lettura/core/measure/message';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 /** The job on paper: what was read, what it proves, and what was decided. */
 export default function ReportPage() {
   const { jobId = '' } = useParams();
   const { sheet, error } = useSheet(jobId);
   if (error) return <Trouble {...requestProblem(error)} />;
-  return sheet ? <Report sheet={sheet} /> : <Loading what="the report" />;
+  return sheet ? <Report sheet={sheet} /> : <Loading what={t('ui-report.the-report')} />;
 }
 
 function Report({ sheet }: { sheet: Sheet }) {
@@ -46,7 +46,7 @@ function Report({ sheet }: { sheet: Sheet }) {
   const starting = startingInWords(caseFile.starting);
   const verdict = verdicts.at(-1);
   useEffect(() => {
-    document.title = `${vehicle.name} · report · Lettura`;
+    document.title = t('ui-report.page', { name: vehicle.name });
   }, [vehicle.name]);
   return (
     <Box
@@ -62,28 +62,43 @@ function Report({ sheet }: { sheet: Sheet }) {
     >
       <Box sx={{ display: 'flex', gap: 1, mb: 2, '@media print': { display: 'none' } }}>
         <Button component={Link} to={`/jobs/${job.id}`} variant="outlined">
-          Back to the sheet
+          {t('ui-report.back-sheet')}
         </Button>
         <Button variant="contained" onClick={() => window.print()}>
-          Print
+          {t('ui-report.print')}
         </Button>
       </Box>
       <Typography variant="h1">{vehicle.name}</Typography>
       <Typography>
-        {job.complaint} Codes: {job.codes.join(', ') || 'none'}. Opened {dayAndTime(job.openedAt)}.
+        {t('ui-report.codes-opened', {
+          complaint: job.complaint,
+          codes: job.codes.join(', ') || t('ui-report.none'),
+          dayAndTime: dayAndTime(job.openedAt),
+        })}
       </Typography>
-      {job.history && <Typography>Before: {job.history}</Typography>}
+      {job.history && <Typography>{t('ui-report.before', { history: job.history })}</Typography>}
       <Typography>
-        Sensor: {sensor.name}, version {sensor.version} ({sensor.source}). Ambient:{' '}
-        {caseFile.ambient && ambient
-          ? `${formatPressure(caseFile.ambient.pressureKpaAbs, units.absolute)} ±${formatPressure(caseFile.ambient.expandedUncertaintyKpa, units.absolute)}, from ${ambientSourceInWords(ambient.ambient, units)}`
-          : 'not given'}
-        .
+        {t('ui-report.sensor-version-ambient', {
+          name: sensor.name,
+          version: sensor.version,
+          source: sensor.source,
+          which:
+            caseFile.ambient && ambient
+              ? t('ui-report.from', {
+                  pressureKpaAbs: formatPressure(caseFile.ambient.pressureKpaAbs, units.absolute),
+                  expandedUncertaintyKpa: formatPressure(
+                    caseFile.ambient.expandedUncertaintyKpa,
+                    units.absolute,
+                  ),
+                  ambientSource: ambientSourceInWords(ambient.ambient, units),
+                })
+              : t('ui-report.not-given'),
+        })}
       </Typography>
 
-      <Heading>Verdict</Heading>
+      <Heading>{t('ui-report.verdict')}</Heading>
       <Typography sx={{ fontWeight: 700 }}>
-        {verdict ? causeInWords(verdict.cause) : 'None recorded'}
+        {verdict ? causeInWords(verdict.cause) : t('ui-report.none-recorded')}
       </Typography>
       {verdict && (
         <Typography>
@@ -91,20 +106,21 @@ function Report({ sheet }: { sheet: Sheet }) {
         </Typography>
       )}
 
-      <Heading>What the readings say</Heading>
+      <Heading>{t('ui-report.readings-say')}</Heading>
       <Typography>
         {weighing ? (
           <>
-            {!weighing.verdict.decided && 'Not proven yet. '}
+            {!weighing.verdict.decided && t('ui-report.not-proven-yet')}
             <Said message={weighing.verdict.sentence} />
           </>
         ) : (
-          'The readings are being weighed.'
+          t('ui-report.readings-being-weighed')
         )}
       </Typography>
       {starting.length > 0 && (
         <Typography>
-          Weighed with: <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
+          {t('ui-report.weighed-with')}{' '}
+          <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
         </Typography>
       )}
       {weighing?.disagreements.map(({ sentence }) => (
@@ -114,10 +130,11 @@ function Report({ sheet }: { sheet: Sheet }) {
       ))}
       {leader && weighing && <GateList gate={weighing.gate} title={leader.title} />}
       {leader && (
-        <Box component="ul" aria-label="Why" sx={{ pl: 2.5 }}>
+        <Box component="ul" aria-label={t('ui-report.why')} sx={{ pl: 2.5 }}>
           {[...leader.speaksFor, ...leader.speaksAgainst].map(({ readingId, sentence, factor }) => (
             <li key={readingId}>
-              <strong>{factor > 1 ? 'For' : 'Against'}:</strong> <Said message={sentence} />
+              <strong>{factor > 1 ? t('ui-report.for') : t('ui-report.against')}:</strong>{' '}
+              <Said message={sentence} />
             </li>
           ))}
         </Box>
@@ -165,7 +182,7 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       {recordings.length > 0 && (
         <>
-          <Heading>Recordings</Heading>
+          <Heading>{t('ui-report.recordings')}</Heading>
           {recordings.map(({ id, name, takenAt, findings }) => (
             <Box key={id} sx={{ breakInside: 'avoid' }}>
               <Typography sx={{ fontWeight: 700 }}>
@@ -177,11 +194,10 @@ function Report({ sheet }: { sheet: Sheet }) {
         </>
       )}
 
-      <Heading>All readings</Heading>
+      <Heading>{t('ui-report.all-readings')}</Heading>
       <RecordPanel sheet={sheet} units={units} />
       <Typography variant="body2" sx={{ mt: 2, color: 'text.secondary' }}>
-        Voltages against battery negative. Doubts are expanded, k = 2. Values marked common practice are
-        overruled by the maker’s data. Follow the maker’s procedure and local rules.
+        {t('ui-report.voltages-against-battery-negative-doubts')}
       </Typography>
     </Box>
   );

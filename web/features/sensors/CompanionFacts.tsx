@@ -9,6 +9,7 @@ import { pairLimitPercent, type Companion } from '@lettura/core/measure/companio
 import { temperatureSignalVolts, thermistorOhms } from '@lettura/core/measure/thermistor';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { NUMERALS } from '../../app/theme.ts';
+import { t } from '../../ui/words.ts';
 
 const CELSIUS = [-20, 0, 20, 40, 60, 80, 100];
 
@@ -19,17 +20,27 @@ export function CompanionFacts({ companion, profile }: { companion: Companion; p
     return (
       <Box>
         <Typography variant="h3" component="h3">
-          Second track
+          {t('ui-sensors.second-track')}
         </Typography>
         <Typography variant="body2">
-          {pair.law === 'mirrored'
-            ? 'Mirrored: both tracks make up the reference at every angle.'
-            : `Track 1 is ${pair.ratio} times track 2${pair.offsetVolts === 0 ? '' : `, plus ${pair.offsetVolts} V`}.`}{' '}
-          {separateFeeds
-            ? 'Each track has its own reference and return.'
-            : 'Both share reference and return: both dead together points at a shared feed, also inside the housing.'}{' '}
-          They may part by {pairLimitPercent(companion)} % of the reference
-          {companion.limitPercentOfReference === undefined ? ', the usual limit (common practice).' : '.'}
+          {t('ui-sensors.they-may-part-reference', {
+            which:
+              pair.law === 'mirrored'
+                ? t('ui-sensors.mirrored-both-tracks-make-up')
+                : t('ui-sensors.track-1-times-track-2', {
+                    ratio: pair.ratio,
+                    which:
+                      pair.offsetVolts === 0 ? '' : t('ui-sensors.plus-v', { offsetVolts: pair.offsetVolts }),
+                  }),
+            which2: separateFeeds
+              ? t('ui-sensors.each-track-own-reference-return')
+              : t('ui-sensors.both-share-reference-return-both'),
+            pairLimitPercent: pairLimitPercent(companion),
+            which3:
+              companion.limitPercentOfReference === undefined
+                ? t('ui-sensors.usual-limit-common-practice')
+                : '.',
+          })}
         </Typography>
       </Box>
     );
@@ -38,22 +49,24 @@ export function CompanionFacts({ companion, profile }: { companion: Companion; p
   return (
     <Box>
       <Typography variant="h3" component="h3">
-        Temperature signal
+        {t('ui-sensors.temperature-signal')}
       </Typography>
       <Typography variant="body2">
-        Thermistor by {companion.thermistor.law === 'beta' ? 'β' : 'Steinhart–Hart'}, pulled up with{' '}
-        {companion.pullUpOhms} Ω in the control unit: the colder, the higher.
+        {t('ui-sensors.thermistor-pulled-up-control-unit', {
+          which: companion.thermistor.law === 'beta' ? 'β' : t('ui-sensors.steinhart-hart'),
+          pullUpOhms: companion.pullUpOhms,
+        })}
       </Typography>
       <Table
         size="small"
-        aria-label="Temperature signal"
+        aria-label={t('ui-sensors.temperature-signal')}
         sx={{ maxWidth: 460, '& td': { fontFamily: NUMERALS } }}
       >
         <TableHead>
           <TableRow>
             <TableCell align="right">°C</TableCell>
-            <TableCell align="right">Ω, power off</TableCell>
-            <TableCell align="right">Signal</TableCell>
+            <TableCell align="right">{t('ui-sensors.power-off')}</TableCell>
+            <TableCell align="right">{t('ui-sensors.signal')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

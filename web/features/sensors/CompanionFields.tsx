@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import { PAIR_LIMIT_PERCENT_OF_REFERENCE } from '@lettura/core/measure/positionPair';
 import { COMPANION_KINDS, COMPANION_WORDS, type CompanionText } from './companionText.ts';
 import type { FieldsProps } from './fieldProps.ts';
+import { t } from '../../ui/words.ts';
 
 /** What else the body reports: a second track, or a temperature. */
 export function CompanionFields({ text, change, problems }: FieldsProps) {
@@ -25,11 +26,11 @@ export function CompanionFields({ text, change, problems }: FieldsProps) {
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <TextField
         select
-        label="The same body also reports"
+        label={t('ui-sensors.same-body-also-reports')}
         value={companion.kind}
         onChange={(event) => set({ kind: event.target.value as CompanionText['kind'] })}
         error={problems.companion !== undefined}
-        helperText={problems.companion && 'Check these numbers: one of them cannot be.'}
+        helperText={problems.companion && t('ui-sensors.check-these-numbers-one-them')}
       >
         {COMPANION_KINDS.map((kind) => (
           <MenuItem key={kind} value={kind}>
@@ -39,12 +40,17 @@ export function CompanionFields({ text, change, problems }: FieldsProps) {
       </TextField>
       {companion.kind === 'ratio' && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-          {field('ratio', 'Track 1 is … times track 2')}
+          {field('ratio', t('ui-sensors.track-1-times-track-2-2'))}
           {field('offset', 'plus … V')}
         </Box>
       )}
       {track &&
-        field('limit', `Tracks may part by, % of the reference (empty: ${PAIR_LIMIT_PERCENT_OF_REFERENCE})`)}
+        field(
+          'limit',
+          t('ui-sensors.tracks-may-part-reference-empty', {
+            pairlimitpercentofreference: PAIR_LIMIT_PERCENT_OF_REFERENCE,
+          }),
+        )}
       {track && (
         <FormControlLabel
           control={
@@ -53,14 +59,14 @@ export function CompanionFields({ text, change, problems }: FieldsProps) {
               onChange={(event) => set({ separateFeeds: event.target.checked })}
             />
           }
-          label="Each track has its own reference and return"
+          label={t('ui-sensors.each-track-own-reference-return-2')}
         />
       )}
       {companion.kind === 'beta' && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1.5 }}>
           {field('ohms', 'Ω at 25 °C')}
-          {field('beta', 'β in K')}
-          {field('pullUp', 'Pull-up in Ω')}
+          {field('beta', t('ui-sensors.in-k'))}
+          {field('pullUp', t('ui-sensors.pull-up'))}
         </Box>
       )}
       {companion.kind === 'steinhart-hart' && (
@@ -68,7 +74,7 @@ export function CompanionFields({ text, change, problems }: FieldsProps) {
           {field('a', 'A')}
           {field('b', 'B')}
           {field('c', 'C')}
-          {field('pullUp', 'Pull-up in Ω')}
+          {field('pullUp', t('ui-sensors.pull-up'))}
         </Box>
       )}
     </Box>

@@ -1,15 +1,11 @@
 import { useTheme } from '@mui/material/styles';
-import {
-  MEASURANDS,
-  toShown,
-  unitInWords,
-  type PressureUnit,
-  measurandSaid,
-} from '@lettura/core/measure/quantity';
+import { MEASURANDS, toShown, type PressureUnit, measurandSaid } from '@lettura/core/measure/quantity';
 import { curveOf, toleranceAt, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
 import { ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis, CartesianGrid } from 'recharts';
 import { thinnedPoints } from './thinnedPoints.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
+import { unitInWords } from '../../ui/unitInWords.ts';
 
 const STEPS = 80;
 
@@ -61,7 +57,12 @@ export default function CurveChart({ profile, unit, points = [], doubtful, senso
   return (
     <div
       role="img"
-      aria-label={`Signal against ${said(measurandSaid(measures))}, ${lowest} to ${highest} ${MEASURANDS[measures].unit}, with the tolerance dashed`}
+      aria-label={t('ui-sensors.signal-against-tolerance-dashed', {
+        measurand: said(measurandSaid(measures)),
+        lowest,
+        highest,
+        unit: verbatim(MEASURANDS[measures].unit),
+      })}
     >
       <ResponsiveContainer width="100%" height={300}>
         <ComposedChart

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { FAMILIES } from '@lettura/core/machine/family';
-import { unitInWords, type Measurand, measurandSaid } from '@lettura/core/measure/quantity';
+import { type Measurand, measurandSaid } from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -14,12 +14,14 @@ import { bound, type FieldsProps } from './fieldProps.ts';
 import { pointsFromCsv, type CsvReading } from './pointsCsv.ts';
 import { MOST_POINTS_WORDS, type SensorText } from './sensorText.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
+import { unitInWords } from '../../ui/unitInWords.ts';
 
 const SHAPE_WORDS: Record<SensorText['form'], string> = {
-  line: 'Straight line, fitted',
-  table: 'Through every point',
-  polynomial: 'Polynomial, fitted',
-  'hot-element': 'Hot element, V² = A + B · flowⁿ',
+  line: t('ui-sensors.straight-line-fitted'),
+  table: t('ui-sensors.through-every-point'),
+  polynomial: t('ui-sensors.polynomial-fitted'),
+  'hot-element': t('ui-sensors.hot-element-v-b-flow'),
 };
 
 /** The points and the shape that is fitted to them. */
@@ -39,7 +41,7 @@ export function CurveFields(props: FieldsProps) {
       {measures.length > 1 && (
         <TextField
           select
-          label="It measures"
+          label={t('ui-sensors.it-measures')}
           value={text.measures}
           onChange={(event) => change({ measures: event.target.value as Measurand })}
         >
@@ -51,13 +53,13 @@ export function CurveFields(props: FieldsProps) {
         </TextField>
       )}
       <TextField
-        label={`Points: ${unitInWords(text.measures, text.unit)} and volts, one pair a line`}
+        label={t('ui-sensors.points-volts-one-pair-line', { unit: unitInWords(text.measures, text.unit) })}
         value={text.points}
         onChange={(event) => change({ points: event.target.value })}
         multiline
         placeholder={'20 0.50\n60 1.95\n100 3.30'}
         error={problem !== undefined}
-        helperText={problem ?? `${MOST_POINTS_WORDS} points`}
+        helperText={problem ?? t('ui-sensors.points', { mostpointswords: MOST_POINTS_WORDS })}
         slotProps={{
           // A field that measures its own height measures all ten thousand lines at every letter.
           input: { inputComponent: 'textarea' },
@@ -65,7 +67,7 @@ export function CurveFields(props: FieldsProps) {
         }}
       />
       <FileButton accept=".csv,.tsv,.txt,text/csv" onFile={(file) => void choose(file)}>
-        Points from a CSV file…
+        {t('ui-sensors.points-csv-file')}
       </FileButton>
       {csv && !csv.ok && (
         <Alert severity="error" onClose={() => setCsv(undefined)}>
@@ -75,7 +77,7 @@ export function CurveFields(props: FieldsProps) {
       )}
       <TextField
         select
-        label="Shape of the curve"
+        label={t('ui-sensors.shape-curve')}
         value={text.form}
         onChange={(event) => {
           const form = event.target.value as SensorText['form'];
@@ -91,7 +93,7 @@ export function CurveFields(props: FieldsProps) {
       {text.form === 'polynomial' && (
         <TextField
           select
-          label="Degree"
+          label={t('ui-sensors.degree')}
           value={text.degree}
           onChange={(event) => change({ degree: event.target.value as SensorText['degree'] })}
         >
@@ -110,11 +112,11 @@ export function CurveFields(props: FieldsProps) {
               onChange={(event) => change({ ratiometric: event.target.checked })}
             />
           }
-          label="The output follows the reference"
+          label={t('ui-sensors.output-follows-reference')}
         />
       )}
       <Box>
-        <TextField {...bound(props, 'reference', 'Reference in V, when the points were noted')} fullWidth />
+        <TextField {...bound(props, 'reference', t('ui-sensors.reference-v-when-points-were'))} fullWidth />
       </Box>
     </>
   );

@@ -14,7 +14,7 @@ import { expectationInWords, upperFirst } from '../../ui/inWords.ts';
 import type { TableProps } from './StimulusRows.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { problemSaid } from '@lettura/core/measure/problem';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 /** What to expect in each state before anything is probed, and why; or what is missing to say so. */
 export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
@@ -30,15 +30,15 @@ export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
   return (
     <Box>
       <Typography variant="h3" component="h3">
-        What to expect at the plug
+        {t('ui-sensors.expect-plug')}
       </Typography>
-      <Table size="small" aria-label="What to expect in each state" sx={{ '& td, & th': { px: 1 } }}>
+      <Table size="small" aria-label={t('ui-sensors.expect-each-state')} sx={{ '& td, & th': { px: 1 } }}>
         <TableHead>
           <TableRow>
-            <TableCell>State</TableCell>
-            <TableCell align="right">Signal</TableCell>
-            <TableCell align="right">Live data</TableCell>
-            <TableCell sx={WIDE_ONLY}>Because</TableCell>
+            <TableCell>{t('ui-sensors.state')}</TableCell>
+            <TableCell align="right">{t('ui-sensors.signal')}</TableCell>
+            <TableCell align="right">{t('ui-sensors.live-data')}</TableCell>
+            <TableCell sx={WIDE_ONLY}>{t('ui-sensors.because')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

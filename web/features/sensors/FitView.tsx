@@ -6,15 +6,16 @@ import { curveOf, type CurveFit, type CurvePoint, type SensorProfile } from '@le
 import { lazy, Suspense } from 'react';
 import { Loading } from '../../ui/Centred.tsx';
 import type { SensorText } from './sensorText.ts';
+import { t } from '../../ui/words.ts';
 
 const CurveChart = lazy(() => import('./CurveChart.tsx'));
 const ResidualChart = lazy(() => import('./ResidualChart.tsx'));
 
 const NOUNS: Record<SensorText['form'], string> = {
-  line: 'line',
-  table: 'curve',
-  polynomial: 'polynomial',
-  'hot-element': 'law',
+  line: t('ui-sensors.line'),
+  table: t('ui-sensors.curve'),
+  polynomial: t('ui-sensors.polynomial'),
+  'hot-element': t('ui-sensors.law'),
 };
 
 /** Points that lie on the curve to a tenth of a millivolt have no residuals worth a drawing. */
@@ -38,12 +39,12 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
   const bare = (value: number): string => toShown(value, measures, unit).toFixed(1);
   return (
     <Box>
-      <Suspense fallback={<Loading what="the curve" />}>
+      <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
         <CurveChart profile={profile} unit={unit} points={points} doubtful={fit?.doubtful} />
         {fit && form !== 'table' && fit.scatterVolts > LEAST_SHOWN_VOLTS && (
           <>
             <Typography variant="body2" sx={{ fontWeight: 600 }}>
-              Points less the {noun}, mV
+              {t('ui-sensors.points-less-mv', { noun })}
             </Typography>
             <ResidualChart profile={profile} fit={fit} points={points} unit={unit} />
           </>
@@ -51,28 +52,33 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
       </Suspense>
       {fit && form !== 'table' && points.length > 2 && (
         <Typography variant="body2">
-          {lawInWords(profile)} The points scatter about the {noun} by {(fit.scatterVolts * 1000).toFixed(0)}{' '}
-          mV (
-          {formatValue(
-            Math.abs(fit.scatterVolts * curve.valuePerVoltAt(curve.voltsAt(middle))),
-            measures,
-            unit,
-          )}
-          ); in the middle the {noun} itself is known to ±
-          {(2 * fit.standardUncertaintyVoltsAt(middle) * 1000).toFixed(0)} mV (k = 2).
+          {t('ui-sensors.points-scatter-about-mv-middle', {
+            law: lawInWords(profile),
+            noun,
+            scatterVolts: (fit.scatterVolts * 1000).toFixed(0),
+            scatterVolts2: formatValue(
+              Math.abs(fit.scatterVolts * curve.valuePerVoltAt(curve.voltsAt(middle))),
+              measures,
+              unit,
+            ),
+            value: (2 * fit.standardUncertaintyVoltsAt(middle) * 1000).toFixed(0),
+          })}
         </Typography>
       )}
       {fit?.turns && (
         <Alert severity="warning" sx={{ mt: 1 }}>
-          The volts stand still or turn round between these points: one voltage there means several values,
-          and a reading is then shown as a stretch. Look for a slip if that is not meant.
+          {t('ui-sensors.volts-stand-still-turn-round')}
         </Alert>
       )}
       {fit?.doubtful !== undefined && doubtful && (
         <Alert severity="warning" sx={{ mt: 1 }}>
-          The point {bare(doubtful.value)} {shownUnit(measures, unit)}, {doubtful.volts.toFixed(3)} V does not
-          fit the others: it is {((fit.residualVolts[fit.doubtful] ?? 0) * 1000).toFixed(0)} mV off the {noun}
-          . Check it; it is still used.
+          {t('ui-sensors.point-v-does-not-fit', {
+            bare: bare(doubtful.value),
+            shownUnit: shownUnit(measures, unit),
+            volts: doubtful.volts.toFixed(3),
+            residualVolts: ((fit.residualVolts[fit.doubtful] ?? 0) * 1000).toFixed(0),
+            noun,
+          })}
         </Alert>
       )}
     </Box>
@@ -83,9 +89,13 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
 export function lawInWords({ transfer }: SensorProfile): string {
   switch (transfer.form) {
     case 'hot-element':
-      return `V² = ${transfer.a.toFixed(3)} + ${transfer.b.toFixed(3)} · flow^${transfer.n.toFixed(3)}.`;
+      return t('ui-sensors.hot-element-law', {
+        a: transfer.a.toFixed(3),
+        b: transfer.b.toFixed(3),
+        n: transfer.n.toFixed(3),
+      });
     case 'polynomial':
-      return `A polynomial of degree ${transfer.coefficients.length - 1} in volts.`;
+      return t('ui-sensors.polynomial-degree-volts', { length: transfer.coefficients.length - 1 });
     case 'linear':
     case 'ratiometric':
     case 'table':

@@ -6,16 +6,17 @@ import { CompanionFields } from './CompanionFields.tsx';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { PinsEditor } from './PinsEditor.tsx';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** What the sensor is called, what it is, and where its data come from. */
 export function IdentityFields(props: FieldsProps) {
   const { text, change } = props;
   return (
     <>
-      <TextField {...bound(props, 'name', 'Name')} />
+      <TextField {...bound(props, 'name', t('ui-sensors.name'))} />
       <TextField
         select
-        label="Family"
+        label={t('ui-sensors.family')}
         value={text.family}
         onChange={(event) => {
           const family = event.target.value as FamilyId;
@@ -29,8 +30,8 @@ export function IdentityFields(props: FieldsProps) {
         ))}
       </TextField>
       <TextField
-        {...bound(props, 'source', 'Where the points come from')}
-        placeholder="Data sheet, known-good part, pump sweep …"
+        {...bound(props, 'source', t('ui-sensors.where-points-come'))}
+        placeholder={t('ui-sensors.data-sheet-known-good-part')}
       />
     </>
   );
@@ -42,9 +43,9 @@ export function MoreFields(props: FieldsProps) {
   return (
     <>
       <CompanionFields {...props} />
-      <TextField {...bound(props, 'notes', 'Notes for the workshop')} multiline minRows={2} />
+      <TextField {...bound(props, 'notes', t('ui-sensors.notes-workshop'))} multiline minRows={2} />
       <Typography variant="h3" component="h2">
-        Pins
+        {t('ui-sensors.pins')}
       </Typography>
       <PinsEditor pins={text.pins} onChange={(pins) => change({ pins })} problem={problems.pins} />
     </>

@@ -11,7 +11,7 @@ import { useImportSensorsMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { FaultList } from './FaultList.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 type Said =
@@ -38,7 +38,11 @@ export function ImportSensors() {
     const { added, known } = answer.data;
     setSaid({
       severity: 'success',
-      message: `${added} ${added === 1 ? 'sensor' : 'sensors'} added${known > 0 ? `, ${known} were here already` : ''}.`,
+      message: t('ui-sensors.added', {
+        added,
+        which: added === 1 ? 'sensor' : 'sensors',
+        which2: known > 0 ? t('ui-sensors.were-here-already', { known }) : '',
+      }),
       faults: [],
     });
   };
@@ -50,7 +54,7 @@ export function ImportSensors() {
         fullWidth
         onFile={(file) => void choose(file)}
       >
-        {isLoading ? 'Importing…' : 'Import a file…'}
+        {isLoading ? t('ui-sensors.importing') : t('ui-sensors.import-file')}
       </FileButton>
       {told && (
         <Alert severity={told.severity} onClose={() => setSaid(undefined)} sx={{ mt: 1 }}>

@@ -5,12 +5,13 @@ import { shownUnit } from '@lettura/core/measure/quantity';
 import { BIASES, type Bias } from '@lettura/core/measure/transfer';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { TOLERANCE_FORMS, type ToleranceText } from './toleranceText.ts';
+import { t } from '../../ui/words.ts';
 
 const FORM_WORDS: Record<ToleranceText['form'], string> = {
-  'plus-minus': 'the same everywhere',
-  'of-span': 'in % of the span',
-  'of-value': 'in % of the value',
-  'temperature-band': 'widening with temperature',
+  'plus-minus': t('ui-sensors.same-everywhere'),
+  'of-span': t('ui-sensors.in-of-the-span'),
+  'of-value': t('ui-sensors.in-of-the-value'),
+  'temperature-band': t('ui-sensors.widening-temperature'),
 };
 
 /** Tolerance, circuit limits and bias: what tells right from wrong. */
@@ -25,7 +26,7 @@ export function LimitFields(props: FieldsProps) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
         <TextField
           select
-          label="The tolerance is"
+          label={t('ui-sensors.the-tolerance-is')}
           value={tolerance.form}
           onChange={(event) => set({ form: event.target.value as ToleranceText['form'] })}
         >
@@ -36,7 +37,7 @@ export function LimitFields(props: FieldsProps) {
           ))}
         </TextField>
         <TextField
-          label={`Tolerance, ± ${inPercent ? '%' : unit}`}
+          label={t('ui-sensors.tolerance', { which: inPercent ? '%' : unit })}
           value={tolerance.size}
           onChange={(event) => set({ size: event.target.value })}
           error={problems.tolerance !== undefined}
@@ -44,7 +45,7 @@ export function LimitFields(props: FieldsProps) {
         />
         {tolerance.form === 'of-value' && (
           <TextField
-            label={`But at least, ± ${unit}`}
+            label={t('ui-sensors.but-least', { unit })}
             value={tolerance.atLeast}
             onChange={(event) => set({ atLeast: event.target.value })}
           />
@@ -52,7 +53,7 @@ export function LimitFields(props: FieldsProps) {
       </Box>
       {tolerance.form === 'temperature-band' && (
         <TextField
-          label="Times as wide: °C and factor, one pair a line"
+          label={t('ui-sensors.times-wide-c-factor-one')}
           value={tolerance.multipliers}
           onChange={(event) => set({ multipliers: event.target.value })}
           multiline
@@ -60,19 +61,19 @@ export function LimitFields(props: FieldsProps) {
         />
       )}
       <TextField
-        {...bound(props, 'matters', `A difference that matters, ${unit} (empty: twice the tolerance)`)}
+        {...bound(props, 'matters', t('ui-sensors.difference-matters-empty-twice-tolerance', { unit }))}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <TextField {...bound(props, 'circuitLow', 'Circuit low below, V')} />
-        <TextField {...bound(props, 'circuitHigh', 'Circuit high above, V')} />
-        <TextField {...bound(props, 'outputLow', 'Output goes down to, V (if known)')} />
-        <TextField {...bound(props, 'outputHigh', 'Output goes up to, V (if known)')} />
-        <TextField {...bound(props, 'supplyLow', 'Made for a supply from, V (if known)')} />
-        <TextField {...bound(props, 'supplyHigh', 'up to, V')} />
+        <TextField {...bound(props, 'circuitLow', t('ui-sensors.circuit-low-below-v'))} />
+        <TextField {...bound(props, 'circuitHigh', t('ui-sensors.circuit-high-above-v'))} />
+        <TextField {...bound(props, 'outputLow', t('ui-sensors.output-goes-down-v-if'))} />
+        <TextField {...bound(props, 'outputHigh', t('ui-sensors.output-goes-up-v-if'))} />
+        <TextField {...bound(props, 'supplyLow', t('ui-sensors.made-supply-v-if-known'))} />
+        <TextField {...bound(props, 'supplyHigh', t('ui-sensors.up-v'))} />
       </Box>
       <TextField
         select
-        label="Open input at the control unit"
+        label={t('ui-sensors.open-input-control-unit')}
         value={text.bias}
         onChange={(event) => change({ bias: event.target.value as Bias })}
       >

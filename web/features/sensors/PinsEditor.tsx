@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { PIN_WIRES, type Pin, type PinWire } from '@lettura/contract';
 import { PIN_WORDS } from './pinWords.ts';
+import { t } from '../../ui/words.ts';
 
 const MOST_PINS = 12;
 
@@ -29,13 +30,13 @@ export function PinsEditor({ pins, onChange, problem }: PinsEditorProps) {
       },
     ]);
   return (
-    <Box role="group" aria-label="Pins">
+    <Box role="group" aria-label={t('ui-sensors.pins')}>
       {pins.map((pin, i) => (
         // Rows have no other name than their place while they are being typed.
         <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '84px 1fr 1fr 44px', gap: 1, mb: 1 }}>
           <TextField
             size="small"
-            label="Terminal"
+            label={t('ui-sensors.terminal')}
             value={pin.terminal}
             onChange={(event) => set(i, { terminal: event.target.value })}
             slotProps={{ htmlInput: { maxLength: 8 } }}
@@ -43,7 +44,7 @@ export function PinsEditor({ pins, onChange, problem }: PinsEditorProps) {
           <TextField
             select
             size="small"
-            label="Wire"
+            label={t('ui-sensors.wire')}
             value={pin.wire}
             onChange={(event) => set(i, { wire: event.target.value as PinWire })}
           >
@@ -55,14 +56,14 @@ export function PinsEditor({ pins, onChange, problem }: PinsEditorProps) {
           </TextField>
           <TextField
             size="small"
-            label="Colour"
+            label={t('ui-sensors.colour')}
             value={pin.colour}
             onChange={(event) => set(i, { colour: event.target.value })}
             slotProps={{ htmlInput: { maxLength: 40 } }}
           />
           <Button
             color="inherit"
-            aria-label={`Remove terminal ${pin.terminal}`}
+            aria-label={t('ui-sensors.remove-terminal', { terminal: pin.terminal })}
             onClick={() => onChange(pins.filter((_pin, j) => j !== i))}
             sx={{ minWidth: 44, px: 0 }}
           >
@@ -76,7 +77,7 @@ export function PinsEditor({ pins, onChange, problem }: PinsEditorProps) {
         </Typography>
       )}
       <Button color="inherit" variant="outlined" disabled={pins.length >= MOST_PINS} onClick={add}>
-        Add a terminal
+        {t('ui-sensors.add-terminal')}
       </Button>
     </Box>
   );

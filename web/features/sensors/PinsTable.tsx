@@ -5,16 +5,17 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import type { Pin } from '@lettura/contract';
 import { PIN_WORDS } from './pinWords.ts';
+import { t } from '../../ui/words.ts';
 
 /** The plug, terminal by terminal. */
 export function PinsTable({ pins }: { pins: readonly Pin[] }) {
   return (
-    <Table size="small" aria-label="Pins" sx={{ maxWidth: 460 }}>
+    <Table size="small" aria-label={t('ui-sensors.pins')} sx={{ maxWidth: 460 }}>
       <TableHead>
         <TableRow>
-          <TableCell>Terminal</TableCell>
-          <TableCell>Wire</TableCell>
-          <TableCell>Colour</TableCell>
+          <TableCell>{t('ui-sensors.terminal')}</TableCell>
+          <TableCell>{t('ui-sensors.wire')}</TableCell>
+          <TableCell>{t('ui-sensors.colour')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>

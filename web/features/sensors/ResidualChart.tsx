@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
+import { toShown, type PressureUnit } from '@lettura/core/measure/quantity';
 import type { CurveFit, CurvePoint, SensorProfile } from '@lettura/core/measure/transfer';
 import {
   CartesianGrid,
@@ -12,6 +12,8 @@ import {
   YAxis,
 } from 'recharts';
 import { thinnedPoints } from './thinnedPoints.ts';
+import { t } from '../../ui/words.ts';
+import { unitInWords } from '../../ui/unitInWords.ts';
 
 const STEPS = 60;
 
@@ -45,10 +47,7 @@ export default function ResidualChart({ profile, fit, points, unit }: ResidualCh
     isAnimationActive: false,
   } as const;
   return (
-    <div
-      role="img"
-      aria-label="Residuals of the points in millivolts, with the uncertainty of the curve dashed"
-    >
+    <div role="img" aria-label={t('ui-sensors.residuals-points-millivolts-uncertainty-curve')}>
       <ResponsiveContainer width="100%" height={150}>
         <ComposedChart
           data={rows}

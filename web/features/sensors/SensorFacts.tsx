@@ -20,22 +20,25 @@ import { StimulusRows } from './StimulusRows.tsx';
 import { toleranceInWords } from './toleranceInWords.ts';
 import { useSurroundings } from './useSurroundings.tsx';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 const CurveChart = lazy(() => import('./CurveChart.tsx'));
 
 const BIAS_WORDS = {
-  'pull-up': 'pulled up: about the reference with the plug off',
-  'pull-down': 'pulled down: about 0 V with the plug off',
-  unknown: 'not known',
+  'pull-up': t('ui-sensors.pulled-up-about-reference-plug'),
+  'pull-down': t('ui-sensors.pulled-down-about-0-v'),
+  unknown: t('ui-sensors.not-known'),
 } as const;
 
 /** What the profile says of its electronics, where it does. */
 const madeFor = ({ outputVolts, supplyVolts }: Sensor['profile']): string =>
   [
     outputVolts
-      ? ` The output stops at ${outputVolts.lowest} V and ${outputVolts.highest} V: a reading there is a bound.`
+      ? t('ui-sensors.output-stops-v-v-reading', { lowest: outputVolts.lowest, highest: outputVolts.highest })
       : '',
-    supplyVolts ? ` Made for ${supplyVolts.lowest} to ${supplyVolts.highest} V of supply.` : '',
+    supplyVolts
+      ? t('ui-sensors.made-v-supply', { lowest: supplyVolts.lowest, highest: supplyVolts.highest })
+      : '',
   ].join('');
 
 /** One sensor: its curve and limits, its plug, and what it should read in each state and at each stimulus. */
@@ -57,23 +60,27 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           {name}
         </Typography>
         <Typography variant="body2">
-          <Said message={FAMILIES[family].words} />. {source}. Version {sensor.version}
+          <Said message={FAMILIES[family].words} />
+          {t('ui-sensors.version', { source, version: sensor.version })}
           {newest && newest.version > sensor.version ? (
             <>
-              , an old one: <Link to={`/sensors/${newest.id}`}>go to version {newest.version}</Link>
+              {t('ui-sensors.old-one')}{' '}
+              <Link to={`/sensors/${newest.id}`}>
+                {t('ui-sensors.go-version', { version: newest.version })}
+              </Link>
             </>
           ) : (
             ''
           )}
-          . The maker’s data overrules these values.
+          {t('ui-sensors.makers-data-overrules-these-values')}
         </Typography>
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/change`}>
-          Change
+          {t('ui-sensors.change')}
         </Button>
         <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/copy`}>
-          Duplicate
+          {t('ui-sensors.duplicate')}
         </Button>
         <Button
           variant="outlined"
@@ -82,17 +89,17 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
             downloadText(`${file}.json`, 'application/json', JSON.stringify(sensorFileOf([sensor]), null, 2))
           }
         >
-          Export JSON
+          {t('ui-sensors.export-json')}
         </Button>
         <Button
           variant="outlined"
           color="inherit"
           onClick={() => downloadText(`${file}.csv`, 'text/csv', pointsToCsv(profile, units.absolute))}
         >
-          Curve as CSV
+          {t('ui-sensors.curve-csv')}
         </Button>
       </Box>
-      <Suspense fallback={<Loading what="the curve" />}>
+      <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
         <CurveChart
           profile={profile}
           unit={units.absolute}
@@ -101,13 +108,19 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         />
       </Suspense>
       <Typography variant="body2">
-        {lawInWords(profile)} Range {show(profile.lowest)} to{' '}
-        {formatWithBasis(profile.highest, profile.measures, units.absolute)},{' '}
-        {toleranceInWords(profile, units)}. Reference {profile.nominalReferenceVolts.toFixed(2)} V, output{' '}
-        {follows ? 'follows the reference' : 'does not follow the reference'}. Circuit low below{' '}
-        {profile.circuitLowVolts.toFixed(2)} V, high above {profile.circuitHighVolts.toFixed(2)} V. Input{' '}
-        {BIAS_WORDS[profile.bias]}.{madeFor(profile)} A difference of {show(profile.differenceThatMatters)}{' '}
-        matters.
+        {t('ui-sensors.range-reference-v-output-circuit', {
+          law: lawInWords(profile),
+          lowest: show(profile.lowest),
+          highest: formatWithBasis(profile.highest, profile.measures, units.absolute),
+          tolerance: toleranceInWords(profile, units),
+          nominalReferenceVolts: profile.nominalReferenceVolts.toFixed(2),
+          which: follows ? t('ui-sensors.follows-reference') : t('ui-sensors.does-not-follow-reference'),
+          circuitLowVolts: profile.circuitLowVolts.toFixed(2),
+          circuitHighVolts: profile.circuitHighVolts.toFixed(2),
+          biaswords: BIAS_WORDS[profile.bias],
+          madeFor: madeFor(profile),
+          differenceThatMatters: show(profile.differenceThatMatters),
+        })}
       </Typography>
       {fields}
       <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />
@@ -116,7 +129,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
       {pins.length > 0 && (
         <Box>
           <Typography variant="h3" component="h3">
-            Plug
+            {t('ui-sensors.plug')}
           </Typography>
           <PinsTable pins={pins} />
         </Box>
@@ -124,13 +137,13 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
       {(notes || FAMILIES[family].notes.length > 0) && (
         <Box>
           <Typography variant="h3" component="h3">
-            Trade notes
+            {t('ui-sensors.trade-notes')}
           </Typography>
           <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
             {notes && <li>{notes}</li>}
             {FAMILIES[family].notes.map((note) => (
               <li key={note.code}>
-                <Said message={note} /> (common practice)
+                <Said message={note} /> {t('ui-sensors.common-practice')}
               </li>
             ))}
           </Box>
@@ -138,14 +151,14 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
       )}
       {versions.length > 1 && (
         <Typography variant="body2">
-          Versions:{' '}
+          {t('ui-sensors.versions')}{' '}
           {versions.map(({ id, version }, i) => (
             <span key={id}>
               {i > 0 && ', '}
               {id === sensor.id ? version : <Link to={`/sensors/${id}`}>{version}</Link>}
             </span>
           ))}
-          . Jobs keep the one they were done with.
+          {t('ui-sensors.jobs-keep-one-they-were')}
         </Typography>
       )}
     </Box>

@@ -20,6 +20,7 @@ import { LimitFields } from './LimitFields.tsx';
 import { emptySensor, readSensorText, sensorDraft, type SensorText } from './sensorText.ts';
 import { textOfSensor } from './textOfSensor.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** A sensor of one's own: new, a copy of another, or a new version of one. */
 export default function SensorFormPage({ purpose }: { purpose: 'new' | 'copy' | 'change' }) {
@@ -27,15 +28,15 @@ export default function SensorFormPage({ purpose }: { purpose: 'new' | 'copy' | 
   const { data, error } = useSensorVersionsQuery(sensorId, { skip: purpose === 'new' });
   const units = useSelector(selectUnits);
   if (purpose === 'new')
-    return <SensorForm title="New sensor" draft="new" start={emptySensor(units.absolute)} />;
+    return <SensorForm title={t('ui-sensors.new-sensor')} draft="new" start={emptySensor(units.absolute)} />;
   if (error) return <Trouble {...requestProblem(error)} />;
   const sensor = data?.[0];
-  if (!sensor) return <Loading what="the sensor" />;
+  if (!sensor) return <Loading what={t('ui-sensors.the-sensor')} />;
   const text = textOfSensor(sensor, units.absolute);
   return purpose === 'change' ? (
     <SensorForm
       key={sensor.id}
-      title={`Change ${sensor.name}`}
+      title={t('ui-sensors.change-2', { name: sensor.name })}
       draft={sensor.id}
       start={text}
       original={sensor}
@@ -44,7 +45,7 @@ export default function SensorFormPage({ purpose }: { purpose: 'new' | 'copy' | 
   ) : (
     <SensorForm
       key={sensor.id}
-      title={`Copy of ${sensor.name}`}
+      title={t('ui-sensors.copy-of', { name: sensor.name })}
       draft={`copy-${sensor.id}`}
       start={{ ...text, name: `${sensor.name}, copy` }}
       original={sensor}
@@ -138,10 +139,12 @@ function SensorForm({ title, draft, start, original, replaces }: SensorFormProps
             <LimitFields {...fields} />
           </Box>
           <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start', minWidth: 0 }}>
-            {view ?? <Typography sx={{ py: 4 }}>The curve appears once there are enough points.</Typography>}
+            {view ?? (
+              <Typography sx={{ py: 4 }}>{t('ui-sensors.curve-appears-once-there-enough')}</Typography>
+            )}
             <MoreFields {...fields} />
             {tried && Object.keys(problems).length > 0 && (
-              <Alert severity="error">Not saved yet: look at what is marked.</Alert>
+              <Alert severity="error">{t('ui-sensors.not-saved-yet-look-marked')}</Alert>
             )}
             {refused && (
               <Alert severity="error">
@@ -150,7 +153,7 @@ function SensorForm({ title, draft, start, original, replaces }: SensorFormProps
             )}
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               <Button type="submit" variant="contained" size="large" disabled={isLoading}>
-                {replaces ? 'Save as new version' : 'Save sensor'}
+                {replaces ? t('ui-sensors.save-new-version') : t('ui-sensors.save-sensor')}
               </Button>
               <Button
                 color="inherit"
@@ -161,16 +164,14 @@ function SensorForm({ title, draft, start, original, replaces }: SensorFormProps
                   setTried(false);
                 }}
               >
-                Start again
+                {t('ui-sensors.start-again')}
               </Button>
               <Button color="inherit" component={Link} to={`/sensors/${original?.id ?? ''}`}>
-                Back to the library
+                {t('ui-sensors.back-library')}
               </Button>
             </Box>
             {replaces && (
-              <Typography variant="body2">
-                Jobs keep the version that they were done with; new jobs take this one.
-              </Typography>
+              <Typography variant="body2">{t('ui-sensors.jobs-keep-version-they-were')}</Typography>
             )}
           </Box>
         </Box>

@@ -8,7 +8,7 @@ import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { Said } from '../../ui/Said.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** Nobody reads further down than this; another word in the search gets there sooner. */
 const MOST_SHOWN = 40;
@@ -24,7 +24,11 @@ export const SensorList = memo(function SensorList({
   const shown = sensors.slice(0, MOST_SHOWN);
   const left = sensors.length - shown.length;
   return (
-    <Box component="nav" aria-label="Sensors" sx={{ maxHeight: { sm: 620 }, overflowY: { sm: 'auto' } }}>
+    <Box
+      component="nav"
+      aria-label={t('ui-sensors.sensors')}
+      sx={{ maxHeight: { sm: 620 }, overflowY: { sm: 'auto' } }}
+    >
       {FAMILY_IDS.filter((family) => shown.some((one) => one.family === family)).map((family) => (
         <Box key={family} role="group" aria-label={said(FAMILIES[family].words)}>
           <Typography variant="body2" sx={{ fontWeight: 700, mt: 1, color: 'text.secondary' }}>
@@ -50,7 +54,7 @@ export const SensorList = memo(function SensorList({
       ))}
       {left > 0 && (
         <Typography variant="body2" sx={{ p: 1 }}>
-          and {left} more: type another word to narrow the search.
+          {t('ui-sensors.more-type-another-word-narrow', { left })}
         </Typography>
       )}
     </Box>

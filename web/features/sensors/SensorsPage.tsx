@@ -19,6 +19,7 @@ import { SensorFacts } from './SensorFacts.tsx';
 import { SensorList } from './SensorList.tsx';
 import { searchSensors } from './searchSensors.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** The library: every sensor that a job can be opened for, by family, and what each should read. */
 export default function SensorsPage() {
@@ -40,15 +41,15 @@ export default function SensorsPage() {
   const sensor = chosen ?? rested[0] ?? shown[0];
   const facts = useMemo(() => sensor && <SensorFacts key={sensor.id} sensor={sensor} />, [sensor]);
   useEffect(() => {
-    document.title = 'Sensors · Lettura';
+    document.title = t('ui-sensors.page');
   }, []);
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title="Sensors">
+      <PageHeader title={t('ui-sensors.sensors')}>
         <LibraryLinks />
       </PageHeader>
       {error && !data && <Trouble {...requestProblem(error)} />}
-      {!data && !error && <Loading what="sensors" />}
+      {!data && !error && <Loading what={t('ui-sensors.sensors-2')} />}
       {data && (
         <Box
           component="main"
@@ -79,13 +80,13 @@ export default function SensorsPage() {
             }}
           >
             <Button component={Link} to="/sensors/new" variant="contained" fullWidth>
-              New sensor from points
+              {t('ui-sensors.new-sensor-points')}
             </Button>
             <TextField
               type="search"
               size="small"
               fullWidth
-              label="Search sensors"
+              label={t('ui-sensors.search-sensors')}
               value={search}
               onChange={(event) => setSearch(event.target.value)}
             />
@@ -93,12 +94,12 @@ export default function SensorsPage() {
               select
               size="small"
               fullWidth
-              label="Family"
+              label={t('ui-sensors.family')}
               value={family}
               onChange={(event) => setFamily(event.target.value)}
               slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             >
-              <MenuItem value="">All families ({data.length})</MenuItem>
+              <MenuItem value="">{t('ui-sensors.all-families', { length: data.length })}</MenuItem>
               {FAMILY_IDS.map((id) => (
                 <MenuItem key={id} value={id}>
                   <Said message={FAMILIES[id].words} /> ({data.filter((one) => one.family === id).length})
@@ -106,7 +107,7 @@ export default function SensorsPage() {
               ))}
             </TextField>
             <SensorList sensors={shown} current={sensor?.id} />
-            {shown.length === 0 && <Typography>No sensor matches this search.</Typography>}
+            {shown.length === 0 && <Typography>{t('ui-sensors.no-sensor-matches-search')}</Typography>}
             <ImportSensors />
             <Button
               variant="outlined"
@@ -121,7 +122,7 @@ export default function SensorsPage() {
                 )
               }
             >
-              Export these {shown.length}
+              {t('ui-sensors.export-these', { length: shown.length })}
             </Button>
           </Box>
           <Box

@@ -13,6 +13,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import type { Units } from '../../ui/units.ts';
 import { stimulusTable } from './stimulusTable.ts';
 import type { Surroundings } from './useSurroundings.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface TableProps {
   sensor: Sensor;
@@ -21,8 +22,9 @@ export interface TableProps {
 }
 
 function titleOf({ family, profile: { measures } }: Sensor): string {
-  if (isPressure(measures)) return canBePumped(family) ? 'Pump table' : 'Pressure table';
-  return measures === 'air-flow' ? 'Flow table' : 'Travel table';
+  if (isPressure(measures))
+    return canBePumped(family) ? t('ui-sensors.pump-table') : t('ui-sensors.pressure-table');
+  return measures === 'air-flow' ? t('ui-sensors.flow-table') : t('ui-sensors.travel-table');
 }
 
 /** What it should read as the stimulus goes up: a pump table for pressures, travel or flow for the others. */
@@ -43,16 +45,16 @@ export function StimulusRows({ sensor, surroundings, units }: TableProps) {
       </Typography>
       <Table
         size="small"
-        aria-label={pumped ? 'What a pump table should read' : 'What each step should read'}
+        aria-label={pumped ? t('ui-sensors.pump-table-should-read') : t('ui-sensors.each-step-should-read')}
         sx={{ '& td, & th': { px: 1 }, '& td': { fontFamily: NUMERALS, whiteSpace: 'nowrap' } }}
       >
         <TableHead>
           <TableRow>
-            <TableCell align="right">{absolute ? `${unit} of vacuum` : unit}</TableCell>
-            {absolute && <TableCell align="right">Absolute</TableCell>}
-            <TableCell align="right">Signal</TableCell>
-            <TableCell align="right">From – to</TableCell>
-            {pair && <TableCell align="right">Track 2</TableCell>}
+            <TableCell align="right">{absolute ? t('ui-sensors.of-vacuum', { unit }) : unit}</TableCell>
+            {absolute && <TableCell align="right">{t('ui-sensors.absolute')}</TableCell>}
+            <TableCell align="right">{t('ui-sensors.signal')}</TableCell>
+            <TableCell align="right">{t('ui-sensors.from-to')}</TableCell>
+            {pair && <TableCell align="right">{t('ui-sensors.track-2')}</TableCell>}
           </TableRow>
         </TableHead>
         <TableBody>

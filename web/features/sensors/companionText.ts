@@ -1,6 +1,7 @@
 import type { Companion } from '@lettura/core/measure/companion';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
+import { t } from '../../ui/words.ts';
 
 export const COMPANION_KINDS = ['none', 'mirrored', 'ratio', 'beta', 'steinhart-hart'] as const;
 
@@ -35,11 +36,11 @@ export const EMPTY_COMPANION: CompanionText = {
 };
 
 export const COMPANION_WORDS: Record<CompanionText['kind'], string> = {
-  none: 'Nothing else',
-  mirrored: 'Second track, mirrored (both make up the reference)',
-  ratio: 'Second track, by ratio and offset',
-  beta: 'Temperature, thermistor by β',
-  'steinhart-hart': 'Temperature, thermistor by Steinhart–Hart',
+  none: t('ui-sensors.nothing-else'),
+  mirrored: t('ui-sensors.second-track-mirrored-both-make'),
+  ratio: t('ui-sensors.second-track-ratio-offset'),
+  beta: t('ui-sensors.temperature-thermistor'),
+  'steinhart-hart': t('ui-sensors.temperature-thermistor-steinhart-hart'),
 };
 
 export function companionFrom(text: CompanionText): { companion?: Companion } {

@@ -3,6 +3,7 @@ import { MOST_TABLE_POINTS } from '@lettura/contract';
 import { toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
 import { curveOf, type SensorProfile } from '@lettura/core/measure/transfer';
 import Papa from 'papaparse';
+import { t } from '../../ui/words.ts';
 
 export type CsvReading = { ok: true; text: string } | { ok: false; message: string; faults: FileFault[] };
 
@@ -18,7 +19,7 @@ const MOST_CSV_BYTES = 2 * 1024 * 1024;
 export function pointsFromCsv(content: string): CsvReading {
   if (content.length > MOST_CSV_BYTES) {
     return refused(
-      `The file has ${Math.round(content.length / 1024 / 1024)} MB; a table of points has 2 MB at most.`,
+      t('ui-sensors.file-mb-table-points-2', { length: Math.round(content.length / 1024 / 1024) }),
     );
   }
   const { data } = Papa.parse<string[]>(content, { skipEmptyLines: 'greedy', comments: '#' });
@@ -32,15 +33,15 @@ export function pointsFromCsv(content: string): CsvReading {
     const cells = row.filter((cell, column) => cell !== '' || column < 2);
     if (cells.length !== 2) {
       faults.push({
-        where: `row ${number}`,
-        what: `has ${cells.length} columns: it takes the value and the volts.`,
+        where: t('ui-sensors.row', { number }),
+        what: t('ui-sensors.columns-takes-value-volts', { length: cells.length }),
       });
       return;
     }
     cells.forEach((cell, column) => {
-      const where = `row ${number}, column ${column + 1}`;
+      const where = t('ui-sensors.row-column', { number, column: column + 1 });
       if (!NUMBER.test(cell)) {
-        faults.push({ where, what: `“${cell.slice(0, 30)}” is not a number.` });
+        faults.push({ where, what: t('ui-sensors.not-number', { cell: cell.slice(0, 30) }) });
         return;
       }
       const sign = /[.,]/u.exec(cell)?.[0];
@@ -49,19 +50,28 @@ export function pointsFromCsv(content: string): CsvReading {
       if (decimal.sign !== sign) {
         faults.push({
           where,
-          what: `“${cell}” has ${sign === ',' ? 'a decimal comma' : 'a decimal point'}, unlike ${decimal.where}.`,
+          what: t('ui-sensors.has-unlike', {
+            cell,
+            which: sign === ',' ? t('ui-sensors.decimal-comma') : t('ui-sensors.decimal-point'),
+            where: decimal.where,
+          }),
         });
       }
     });
     lines.push(cells.join('\t'));
   });
   if (faults.length > 0) {
-    const more = faults.length > MOST_FAULTS ? ` The first ${MOST_FAULTS} of ${faults.length}:` : '';
-    return refused(`Nothing was taken from this file.${more}`, faults.slice(0, MOST_FAULTS));
+    const more =
+      faults.length > MOST_FAULTS
+        ? t('ui-sensors.the-first-of', { mostfaults: MOST_FAULTS, length: faults.length })
+        : '';
+    return refused(t('ui-sensors.nothing-taken-file', { more }), faults.slice(0, MOST_FAULTS));
   }
-  if (lines.length === 0) return refused('There is no row of numbers in this file.');
+  if (lines.length === 0) return refused(t('ui-sensors.there-no-row-numbers-file'));
   if (lines.length > MOST_TABLE_POINTS) {
-    return refused(`The file has ${lines.length} points; ${MOST_TABLE_POINTS} are the most.`);
+    return refused(
+      t('ui-sensors.file-points-most', { length: lines.length, mosttablepoints: MOST_TABLE_POINTS }),
+    );
   }
   return { ok: true, text: lines.join('\n') };
 }

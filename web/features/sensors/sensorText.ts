@@ -27,7 +27,7 @@ import { stored } from '../../app/stored.ts';
 import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';
 import { toleranceFrom, toleranceText, EMPTY_TOLERANCE } from './toleranceText.ts';
 import { numberIn } from '../../ui/numberIn.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 const sensorText = z.object({
@@ -265,17 +265,19 @@ function fieldOf(path: readonly PropertyKey[]): SensorField | undefined {
 }
 
 const ADVICE: Partial<Record<SensorField, string>> = {
-  name: 'Give the sensor a name, in plain words.',
-  source: 'Say where the points come from: the next technician will ask.',
-  reference: 'Enter the reference in volts, 3 to 16.',
-  tolerance: 'Enter the maker’s limits, for example 2.',
-  matters: 'Enter the difference that would change a decision, or leave it empty.',
-  outputLow: 'Enter volts, for example 0.25, or leave both empty.',
-  outputHigh: 'Enter volts above the lower one, for example 4.75, or leave both empty.',
-  supplyLow: 'Enter volts, for example 4.85, or leave both empty.',
-  supplyHigh: 'Enter volts above the lower one, for example 5.35, or leave both empty.',
-  circuitLow: 'Enter volts, for example 0.2.',
-  circuitHigh: 'Enter volts above the circuit-low limit, for example 4.8.',
+  name: t('ui-sensors.give-sensor-name-plain-words'),
+  source: t('ui-sensors.say-where-points-come-next'),
+  reference: t('ui-sensors.enter-reference-volts-3-16'),
+  tolerance: t('ui-sensors.enter-makers-limits-example-2'),
+  matters: t('ui-sensors.enter-difference-would-change-decision'),
+  outputLow: t('ui-sensors.enter-volts-example-0-25'),
+  outputHigh: t('ui-sensors.enter-volts-above-lower-one'),
+  supplyLow: t('ui-sensors.enter-volts-example-4-85'),
+  supplyHigh: t('ui-sensors.enter-volts-above-lower-one-example'),
+  circuitLow: t('ui-sensors.enter-volts-example-0-2'),
+  circuitHigh: t('ui-sensors.enter-volts-above-circuit-low'),
 };
 
-export const MOST_POINTS_WORDS = `up to ${MOST_TABLE_POINTS.toLocaleString('en')}`;
+export const MOST_POINTS_WORDS = t('ui-sensors.up-to', {
+  mosttablepoints: MOST_TABLE_POINTS.toLocaleString('en'),
+});

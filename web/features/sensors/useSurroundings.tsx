@@ -9,7 +9,7 @@ import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { problemSaid, type Problem } from '@lettura/core/measure/problem';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 export interface Surroundings {
   ambient: Ambient | undefined;
@@ -60,16 +60,16 @@ export function useSurroundings({ profile, family, companion }: Sensor): {
     },
     fields: (
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-        {wantsAmbient && field('ambient', 'Ambient pressure', ambient)}
-        {wantsAir && field('air', 'Air temperature, °C', air)}
+        {wantsAmbient && field('ambient', t('ui-sensors.ambient-pressure'), ambient)}
+        {wantsAir && field('air', t('ui-sensors.air-temperature-c'), air)}
         {profile.tolerance.form === 'temperature-band' &&
-          field('sensor', 'Sensor temperature, °C', sensorTemperature)}
-        {family === 'air-flow' && field('litres', 'Displacement, L', litres)}
+          field('sensor', t('ui-sensors.sensor-temperature-c'), sensorTemperature)}
+        {family === 'air-flow' && field('litres', t('ui-sensors.displacement-l'), litres)}
         {family === 'refrigerant-pressure' && (
           <TextField
             select
             size="small"
-            label="Refrigerant"
+            label={t('ui-sensors.refrigerant')}
             value={refrigerant}
             onChange={(event) => setRefrigerant(event.target.value as Refrigerant)}
             sx={{ width: 150 }}

@@ -16,8 +16,8 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import type { Units } from '../../ui/units.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { SaidProblem, Said } from '../../ui/Said.tsx';
-import { said, titled } from '../../ui/words.ts';
-import { say } from '@lettura/core/measure/message';
+import { said, titled, t } from '../../ui/words.ts';
+import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface AirflowCheckProps {
   caseFile: CaseFile;
@@ -62,21 +62,21 @@ export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
     />
   );
   return (
-    <Box role="group" aria-label="Flow meter against the engine">
-      <Typography variant="h2">Against the engine, {said(engineSaid(engine))}</Typography>
+    <Box role="group" aria-label={t('ui-sheet.flow-meter-against-engine')}>
+      <Typography variant="h2">
+        {t('ui-sheet.against-engine', { engine: said(engineSaid(engine)) })}
+      </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
-        {field('litres', 'Displacement, L', litresText)}
+        {field('litres', t('ui-sheet.displacement-l'), litresText)}
         {field('revs', 'Speed, 1/min')}
-        {field('pressure', `Manifold, ${units.absolute} abs`)}
+        {field('pressure', t('ui-sheet.manifold-abs', { absolute: verbatim(units.absolute) }))}
         {field('air', 'Air, °C', airText)}
         {field('efficiency', 'Filling, %')}
       </Box>
       {byDensity && <Against {...{ caseFile, engine, units }} name="speed-and-density" should={byDensity} />}
       {byRule && <Against {...{ caseFile, engine, units }} name="litres-rule" should={byRule} />}
       {!byDensity && !byRule && (
-        <Typography variant="body2">
-          Fill in what live data shows beside the flow: speed, manifold pressure and air temperature.
-        </Typography>
+        <Typography variant="body2">{t('ui-sheet.fill-live-data-shows-beside')}</Typography>
       )}
     </Box>
   );
@@ -91,7 +91,11 @@ function Against({
 }: AirflowCheckProps & { name: 'speed-and-density' | 'litres-rule'; should: MeasuredValue }) {
   const found = flowAgainst(caseFile, engine, should);
   const source = say(`source.${name}`);
-  const called = `${titled(source)} calls for ${formatValue(should.value, 'air-flow', units.absolute)} (±${formatValue(should.expandedUncertainty, 'air-flow', units.absolute)}).`;
+  const called = t('ui-sheet.calls-for', {
+    source: titled(source),
+    value: formatValue(should.value, 'air-flow', units.absolute),
+    expandedUncertainty: formatValue(should.expandedUncertainty, 'air-flow', units.absolute),
+  });
   if (!found.ok) {
     return (
       <Typography>

@@ -15,7 +15,7 @@ import {
   readAmbient,
   type AmbientText,
 } from '../ambient/index.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 export interface AmbientPanelProps {
@@ -31,7 +31,7 @@ export function AmbientPanel({ unit, onEnter }: AmbientPanelProps) {
   return (
     <Box
       component="form"
-      aria-label="Ambient pressure"
+      aria-label={t('ui-sheet.ambient-pressure')}
       onSubmit={(event) => {
         event.preventDefault();
         if (!read.ok) return setProblem(said(problemSaid(read.problem)));
@@ -39,19 +39,21 @@ export function AmbientPanel({ unit, onEnter }: AmbientPanelProps) {
         onEnter(read.value, ambientInText(text));
       }}
     >
-      <Typography variant="h2">Ambient pressure at this place</Typography>
+      <Typography variant="h2">{t('ui-sheet.ambient-pressure-place')}</Typography>
       <Typography variant="body2" sx={{ mb: 1.5 }}>
-        It connects absolute pressure with vacuum, and is what the sensor must show with the engine stopped.
+        {t('ui-sheet.connects-absolute-pressure-vacuum-sensor')}
       </Typography>
       <AmbientFields value={text} onChange={setText} problem={problem} />
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1.5 }}>
         <Button type="submit" variant="contained">
-          Save ambient pressure
+          {t('ui-sheet.save-ambient-pressure')}
         </Button>
         {resulting?.ok && (
           <Typography>
-            {formatPressure(resulting.value.pressureKpaAbs, unit)} here (±
-            {formatPressure(resulting.value.expandedUncertaintyKpa, unit)})
+            {t('ui-sheet.here', {
+              pressureKpaAbs: formatPressure(resulting.value.pressureKpaAbs, unit),
+              expandedUncertaintyKpa: formatPressure(resulting.value.expandedUncertaintyKpa, unit),
+            })}
           </Typography>
         )}
       </Box>

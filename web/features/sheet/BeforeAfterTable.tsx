@@ -12,6 +12,7 @@ import { Numeral } from '../../ui/Numeral.tsx';
 import { briefState, placeInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { voltsInWords, enInWords } from '../../ui/numbersInWords.ts';
+import { t } from '../../ui/words.ts';
 
 /** The same readings taken again, the first beside the last: what a repair changed, beyond the doubt of the meter. */
 export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; units: Units }) {
@@ -19,14 +20,14 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
   if (pairs.length === 0) return null;
   return (
     <Box>
-      <Typography variant="h2">Before and after</Typography>
-      <Table size="small" aria-label="Before and after">
+      <Typography variant="h2">{t('ui-sheet.before-after')}</Typography>
+      <Table size="small" aria-label={t('ui-sheet.before-after')}>
         <TableHead>
           <TableRow>
-            <TableCell>Point and state</TableCell>
-            <TableCell align="right">First</TableCell>
-            <TableCell align="right">Last</TableCell>
-            <TableCell>Change</TableCell>
+            <TableCell>{t('ui-sheet.point-state')}</TableCell>
+            <TableCell align="right">{t('ui-sheet.first')}</TableCell>
+            <TableCell align="right">{t('ui-sheet.last')}</TableCell>
+            <TableCell>{t('ui-sheet.change')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -39,8 +40,11 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
               <Numeral>{show(after, units)}</Numeral>
               <TableCell>
                 {comparison.outcome === 'disagree'
-                  ? `${comparison.difference > 0 ? '▲ risen' : '▼ fallen'}, En ${enInWords(comparison.en ?? 0)}`
-                  : 'no change beyond the doubt'}
+                  ? t('ui-sheet.en', {
+                      which: comparison.difference > 0 ? '▲ risen' : '▼ fallen',
+                      en: enInWords(comparison.en ?? 0),
+                    })
+                  : t('ui-sheet.no-change-beyond-doubt')}
               </TableCell>
             </TableRow>
           ))}

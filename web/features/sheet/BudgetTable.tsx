@@ -16,6 +16,7 @@ import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
 import { Said } from '../../ui/Said.tsx';
 import { sameMessage, say, type Message } from '@lettura/core/measure/message';
+import { t } from '../../ui/words.ts';
 
 export interface BudgetTableProps {
   /** What the budget is of, in words. */
@@ -28,7 +29,7 @@ export interface BudgetTableProps {
 /** Where the doubt of a value comes from, on request: the largest first, and what a better instrument would change. */
 export function BudgetTable({ of, measured, measures, units }: BudgetTableProps) {
   return (
-    <Fold summary={`Where the doubt of the ${of} comes from`}>
+    <Fold summary={t('ui-sheet.where-doubt-comes', { of })}>
       <BudgetRows {...{ of, measured, measures, units }} />
     </Fold>
   );
@@ -39,13 +40,13 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
   const show = (value: number) => formatFine(value, measures, units.absolute);
   return (
     <>
-      <Table size="small" aria-label={`Uncertainty budget of the ${of}`}>
+      <Table size="small" aria-label={t('ui-sheet.uncertainty-budget', { of })}>
         <TableHead>
           <TableRow>
-            <TableCell>Source</TableCell>
-            <TableCell align="right">Standard uncertainty</TableCell>
-            <TableCell align="right">Share</TableCell>
-            <TableCell align="right">Whole doubt if this were half</TableCell>
+            <TableCell>{t('ui-sheet.source')}</TableCell>
+            <TableCell align="right">{t('ui-sheet.standard-uncertainty')}</TableCell>
+            <TableCell align="right">{t('ui-sheet.share')}</TableCell>
+            <TableCell align="right">{t('ui-sheet.whole-doubt-if-were-half')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -61,7 +62,7 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
           ))}
           <TableRow>
             <TableCell component="th" scope="row">
-              Together, expanded (k = 2)
+              {t('ui-sheet.together-expanded-k-2')}
             </TableCell>
             <Numeral>±{show(measured.expandedUncertainty)}</Numeral>
             <TableCell />
@@ -70,7 +71,7 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
         </TableBody>
       </Table>
       <Typography variant="body2" sx={{ mt: 0.5 }}>
-        Added as squares, by JCGM 100 (GUM). <Said message={adviceOn(rows)} />
+        {t('ui-sheet.added-squares-jcgm-100-gum')} <Said message={adviceOn(rows)} />
       </Typography>
     </>
   );

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { attachmentSaid, type Attachment, type ProbePoint } from '@lettura/core/machine/places';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 interface Lead {
   words: string;
@@ -37,7 +37,11 @@ export function ClipLeads({ attachments }: { attachments: readonly Attachment[] 
       component="svg"
       ref={layer}
       role="img"
-      aria-label={leads.length > 0 ? `Clipped on: ${leads.map(({ words }) => words).join('; ')}` : undefined}
+      aria-label={
+        leads.length > 0
+          ? t('ui-sheet.clipped-on', { leads: leads.map(({ words }) => words).join('; ') })
+          : undefined
+      }
       aria-hidden={leads.length === 0}
       sx={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
     >

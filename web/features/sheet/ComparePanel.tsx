@@ -21,7 +21,7 @@ import type { Units } from '../../ui/units.ts';
 import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
-import { titled, said, valueSaid } from '../../ui/words.ts';
+import { titled, said, valueSaid, t } from '../../ui/words.ts';
 import { Said } from '../../ui/Said.tsx';
 import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertainty';
 import { say, verbatim } from '@lettura/core/measure/message';
@@ -43,29 +43,34 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
-        <Typography variant="h2">In one basis, {valueSaid(driveSaid(state))}</Typography>
+        <Typography variant="h2">
+          {t('ui-sheet.one-basis', { drive: valueSaid(driveSaid(state)) })}
+        </Typography>
         {sources.length === 0 && !noSensor && (
           <Typography>
-            Nothing to compare yet in this state: read the signal at the sensor plug, and{' '}
-            {isPressure(measures) ? 'a gauge or live data' : 'live data'}.
+            {t('ui-sheet.nothing-compare-yet-state-read', {
+              which: isPressure(measures) ? t('ui-sheet.gauge-live-data') : t('ui-sheet.live-data'),
+            })}
           </Typography>
         )}
         {sources.length > 0 && (
           <Table
             size="small"
-            aria-label={isPressure(measures) ? 'Pressures in one basis' : 'Values compared'}
+            aria-label={
+              isPressure(measures) ? t('ui-sheet.pressures-one-basis') : t('ui-sheet.values-compared')
+            }
           >
             <TableHead>
               <TableRow>
-                <TableCell>Source</TableCell>
+                <TableCell>{t('ui-sheet.source')}</TableCell>
                 <TableCell align="right">{titled(measurandSaid(measures))}</TableCell>
                 {absolute && (
                   <TableCell align="right">
-                    {ambient ? 'Against ambient' : 'Against ambient (not given)'}
+                    {ambient ? t('ui-sheet.against-ambient') : t('ui-sheet.against-ambient-not-given')}
                   </TableCell>
                 )}
-                <TableCell align="right">Doubt (k = 2)</TableCell>
-                <TableCell>Mostly from</TableCell>
+                <TableCell align="right">{t('ui-sheet.doubt-k-2')}</TableCell>
+                <TableCell>{t('ui-sheet.mostly-from')}</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -109,14 +114,14 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
         {sources.length > 0 && pairs.length === 0 && !noSensor && (
           <Typography sx={{ mt: 1 }}>
             {sources[0]?.name === 'sensor'
-              ? 'Nothing beside the sensor yet: a comparison needs a second reading in this state.'
-              : 'The signal at the sensor plug has not been read in this state.'}
+              ? t('ui-sheet.nothing-beside-sensor-yet-comparison')
+              : t('ui-sheet.signal-sensor-plug-not-been')}
           </Typography>
         )}
       </Box>
       {tracks && (
         <Box>
-          <Typography variant="h2">Track against track</Typography>
+          <Typography variant="h2">{t('ui-sheet.track-against-track')}</Typography>
           <Typography>
             <Said message={trackPairSaid(tracks)} />
           </Typography>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Done } from './useEntry.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** What was just recorded, any second thought about it, and the way back. Stays until the next entry. */
 export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) {
@@ -27,12 +28,12 @@ export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) 
         ))}
       </Typography>
       {done.undo && (
-        <Button color="inherit" onClick={done.undo.run} aria-keyshortcuts="Alt+Z" title="Alt+Z">
+        <Button color="inherit" onClick={done.undo.run} aria-keyshortcuts="Alt+Z" title={t('ui-sheet.alt-z')}>
           {done.undo.label}
         </Button>
       )}
       <Button color="inherit" onClick={onClose}>
-        Close
+        {t('ui-sheet.close')}
       </Button>
     </Box>
   );

@@ -3,12 +3,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { costOfGuessing, type NextReading, type WeighedCause } from '@lettura/core/judge/weighing';
 import { useState } from 'react';
+import { t } from '../../ui/words.ts';
 
 const FITTING_MINUTES = 30;
 const FIELDS = {
-  partCost: 'Part costs',
-  hourCost: 'An hour costs',
-  fittingMinutes: 'Fitting, minutes',
+  partCost: t('ui-sheet.part-costs'),
+  hourCost: t('ui-sheet.hour-costs'),
+  fittingMinutes: t('ui-sheet.fitting-minutes'),
 } as const;
 type Field = keyof typeof FIELDS;
 
@@ -39,8 +40,8 @@ export function GuessPanel({ cause, next }: { cause: WeighedCause; next: NextRea
       readingMinutes: next?.minutes ?? 0,
     });
   return (
-    <Box component="section" aria-label="Cost of guessing" sx={{ mt: 2 }}>
-      <Typography variant="h3">What would guessing cost?</Typography>
+    <Box component="section" aria-label={t('ui-sheet.cost-guessing')} sx={{ mt: 2 }}>
+      <Typography variant="h3">{t('ui-sheet.would-guessing-cost')}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
         {(Object.keys(FIELDS) as Field[]).map((field) => (
           <TextField
@@ -50,7 +51,9 @@ export function GuessPanel({ cause, next }: { cause: WeighedCause; next: NextRea
             value={typed[field]}
             error={typed[field] !== '' && amount(typed[field]) === undefined}
             helperText={
-              typed[field] !== '' && amount(typed[field]) === undefined ? 'Give a number, such as 85.' : ' '
+              typed[field] !== '' && amount(typed[field]) === undefined
+                ? t('ui-sheet.give-number-such-85')
+                : ' '
             }
             onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
             slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 10 } }}
@@ -60,12 +63,18 @@ export function GuessPanel({ cause, next }: { cause: WeighedCause; next: NextRea
       </Box>
       <Typography role="status">
         {cost
-          ? `Fitting “$<Said message={cause.title} />” now is for nothing ${Math.round(100 * (1 - cause.share))} times in a hundred: ${cost.lostByGuessing.toFixed(0)} lost on average. ${
-              next
-                ? `The next reading costs ${cost.readingCost.toFixed(0)}${cost.readFirst ? ': read first.' : '.'}`
-                : 'No reading is left that would tell more.'
-            }`
-          : 'Give both prices; they stay in this window.'}
+          ? t('ui-sheet.fitting-now', {
+              title: cause.title,
+              times: Math.round(100 * (1 - cause.share)),
+              lostByGuessing: cost.lostByGuessing.toFixed(0),
+              which: next
+                ? t('ui-sheet.next-reading-costs', {
+                    readingCost: cost.readingCost.toFixed(0),
+                    which: cost.readFirst ? t('ui-sheet.read-first') : '.',
+                  })
+                : t('ui-sheet.no-reading-left-would-tell'),
+            })
+          : t('ui-sheet.give-both-prices-they-stay')}
       </Typography>
     </Box>
   );

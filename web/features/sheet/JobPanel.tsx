@@ -23,6 +23,7 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
@@ -33,7 +34,10 @@ const form = z.object({
   /** Asked for where the family is judged by it. */
   litres: z
     .string()
-    .refine((text) => text.trim() === '' || fieldNumber(text, LITRES).ok, 'Enter litres, for example 1.6.'),
+    .refine(
+      (text) => text.trim() === '' || fieldNumber(text, LITRES).ok,
+      t('ui-sheet.enter-litres-example-1-6'),
+    ),
 });
 
 const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
@@ -110,60 +114,61 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
   /** Another place has saved something else meanwhile: what stands there now, beside what is typed here. */
   const theirs = (name: keyof typeof onRecord): string =>
     problem?.code === 'job-changed' && formState.dirtyFields[name]
-      ? `On record now: “${onRecord[name]}”`
+      ? t('ui-sheet.record-now', { onRecord: onRecord[name] })
       : '';
   return (
     <Box
       component="form"
-      aria-label="Job details"
+      aria-label={t('ui-sheet.job-details')}
       noValidate
       onSubmit={(event) => void handleSubmit((details) => save(details))(event)}
       sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5, maxWidth: 720 }}
     >
       <Typography variant="body2">
-        Sensor: <strong>{sensor.name}</strong>, version {sensor.version} ({sensor.source}). The maker’s data
-        overrules these values.
+        {t('ui-sheet.sensor')} <strong>{sensor.name}</strong>
+        {t('ui-sheet.version-makers-data-overrules-these', {
+          version: sensor.version,
+          source: sensor.source,
+        })}
       </Typography>
       <TextField
-        label="Complaint"
+        label={t('ui-sheet.complaint')}
         multiline
         {...register('complaint')}
         error={!!errors.complaint}
         helperText={errors.complaint?.message ?? theirs('complaint')}
       />
       <TextField
-        label="Codes, stored or pending"
+        label={t('ui-sheet.codes-stored-pending')}
         {...register('codes')}
         error={!!errors.codes}
-        helperText={
-          errors.codes?.message ?? (theirs('codes') || 'A code points to a circuit, not to a part.')
-        }
+        helperText={errors.codes?.message ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))}
       />
       <TextField
-        label="What was replaced before, and by whom"
+        label={t('ui-sheet.replaced-before-whom')}
         multiline
         {...register('history')}
         helperText={theirs('history')}
       />
       {sensor.family === 'air-flow' && (
         <TextField
-          label="Engine displacement in L"
+          label={t('ui-sheet.engine-displacement-l')}
           {...register('litres')}
           error={!!errors.litres}
-          helperText={errors.litres?.message ?? 'The flow at idle is judged by it.'}
+          helperText={errors.litres?.message ?? t('ui-sheet.flow-idle-judged')}
         />
       )}
       <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
         <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
-          Plug on this vehicle{job.pins ? ', changed from the sensor’s list' : ''}
+          {t('ui-sheet.plug-vehicle', { which: job.pins ? t('ui-sheet.changed-sensors-list') : '' })}
         </Typography>
         <Typography variant="body2" sx={{ mb: 1 }}>
-          Diagrams can be wrong: write down what the plug shows. The library keeps its own list.
+          {t('ui-sheet.diagrams-can-wrong-write-down')}
         </Typography>
         <PinsEditor pins={shownPins} onChange={setPins} problem={pinsProblem} />
         {(pins ?? job.pins) && (
           <Button color="inherit" onClick={() => setPins([...sensor.pins])}>
-            Back to the sensor’s list
+            {t('ui-sheet.back-sensors-list')}
           </Button>
         )}
       </Box>
@@ -173,7 +178,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           action={
             problem.code === 'job-changed' && (
               <Button color="inherit" onClick={takeTheirs}>
-                Take theirs
+                {t('ui-sheet.take-theirs')}
               </Button>
             )
           }
@@ -183,9 +188,13 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          {problem?.code === 'job-changed' ? 'Save mine all the same' : 'Save job details'}
+          {problem?.code === 'job-changed'
+            ? t('ui-sheet.save-mine-all-same')
+            : t('ui-sheet.save-job-details')}
         </Button>
-        {isSuccess && !formState.isDirty && pins === undefined && <span role="status">Saved</span>}
+        {isSuccess && !formState.isDirty && pins === undefined && (
+          <span role="status">{t('ui-sheet.saved')}</span>
+        )}
       </Box>
     </Box>
   );

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
 import { useDraft } from './useInHand.ts';
+import { t } from '../../ui/words.ts';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '−', '0', '.'] as const;
 
@@ -19,7 +20,7 @@ export const Keypad = memo(function Keypad({ jobId, electrical, onDraft, onSave 
   return (
     <Box
       role="group"
-      aria-label="Keypad"
+      aria-label={t('ui-sheet.keypad')}
       sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, minmax(48px, 1fr))', gap: 0.75, width: 244 }}
     >
       {KEYS.map((key, i) => (
@@ -28,22 +29,24 @@ export const Keypad = memo(function Keypad({ jobId, electrical, onDraft, onSave 
         </Box>
       ))}
       <Box sx={{ gridColumn: 4, gridRow: 1, display: 'grid' }}>
-        <Key label="Delete the last character" onPress={() => onDraft(draft.slice(0, -1))}>
+        <Key label={t('ui-sheet.delete-last-character')} onPress={() => onDraft(draft.slice(0, -1))}>
           ⌫
         </Key>
       </Box>
       <Box sx={{ gridColumn: 4, gridRow: 2, display: 'grid' }}>
         {electrical ? (
-          <Key onPress={() => onDraft(`${draft.replace(/\s*m?V$/iu, '')} mV`)}>mV</Key>
+          <Key onPress={() => onDraft(t('ui-sheet.mv', { draft: draft.replace(/\s*m?V$/iu, '') }))}>
+            {t('ui-sheet.mv-2')}
+          </Key>
         ) : (
-          <Key label="Clear" onPress={() => onDraft('')}>
+          <Key label={t('ui-sheet.clear')} onPress={() => onDraft('')}>
             C
           </Key>
         )}
       </Box>
       <Box sx={{ gridColumn: 4, gridRow: '3 / span 2', display: 'grid' }}>
         <Button variant="contained" onClick={() => onSave(draft)} sx={{ minWidth: 0, px: 0.5 }}>
-          Save
+          {t('ui-sheet.save')}
         </Button>
       </Box>
     </Box>

@@ -17,6 +17,7 @@ import { drawnSegments } from './drawnSegments.ts';
 import type { PadShows } from './padOf.ts';
 import { ProbePad } from './ProbePad.tsx';
 import { Segment, type SegmentProps } from './Segment.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface LanesProps {
   caseFile: CaseFile;
@@ -33,9 +34,9 @@ export interface LanesProps {
 }
 
 const LANE_LABEL: Record<Lane, string> = {
-  reference: 'Reference',
-  signal: 'Signal',
-  return: 'Return',
+  reference: t('ui-sheet.reference'),
+  signal: t('ui-sheet.signal'),
+  return: t('ui-sheet.return'),
   'second-signal': 'Signal 2',
   'battery-feed': '12 V feed',
   'second-reference': 'Reference 2',
@@ -76,7 +77,7 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
     <Segment {...{ lane, from, to, state, heightPx, onAsk }} />
   );
   return (
-    <Box role="group" aria-label="Circuit from control unit to sensor plug" sx={{ overflowX: 'auto' }}>
+    <Box role="group" aria-label={t('ui-sheet.circuit-control-unit-sensor-plug')} sx={{ overflowX: 'auto' }}>
       <Box
         sx={{
           position: 'relative',
@@ -89,11 +90,11 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
         }}
       >
         <span />
-        <ColumnHead>Control unit</ColumnHead>
+        <ColumnHead>{t('ui-sheet.control-unit')}</ColumnHead>
         <span />
-        <ColumnHead>Inline connector</ColumnHead>
+        <ColumnHead>{t('ui-sheet.inline-connector')}</ColumnHead>
         <span />
-        <ColumnHead>Sensor plug</ColumnHead>
+        <ColumnHead>{t('ui-sheet.sensor-plug')}</ColumnHead>
         {lanes.map((lane) => {
           const segments = drawnSegments(caseFile, lane);
           return (
@@ -102,14 +103,14 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
                 {LANE_LABEL[lane]}
                 {lane === 'reference' && (
                   <Box component="span" sx={{ display: 'block', fontSize: '0.72rem', fontWeight: 400 }}>
-                    {ownRails ? 'own rail' : 'shared rail'}
+                    {ownRails ? t('ui-sheet.own-rail') : t('ui-sheet.shared-rail')}
                   </Box>
                 )}
               </Typography>
               {lane === 'battery-feed' && (
                 <>
                   <Typography variant="body2" sx={{ textAlign: 'center', color: 'text.secondary' }}>
-                    from relay or fuse
+                    {t('ui-sheet.relay-fuse')}
                   </Typography>
                   <Box sx={{ gridColumn: '3 / 6' }}>{segments.map((view) => segment(lane, view))}</Box>
                   {pad(WIRE_POINTS[lane].plug)}
@@ -126,7 +127,7 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
           );
         })}
         <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.15 }}>
-          Beside the wires
+          {t('ui-sheet.beside-wires')}
         </Typography>
         {pad(LIVE_DATA)}
         <span />

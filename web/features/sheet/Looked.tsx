@@ -7,6 +7,7 @@ import type { FamilyId } from '@lettura/core/machine/family';
 import { observationOf, observationsFor, type ObservationId } from '@lettura/core/record/observation';
 import { useState } from 'react';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface LookedProps {
   /** An answer to a look; undefined where the simulated machine is looked at. */
@@ -21,7 +22,7 @@ export function Looked({ observation, onLooked, look }: LookedProps & { observat
   if (look)
     return (
       <Button variant="outlined" onClick={() => onLooked(observation, look(observation))}>
-        Look
+        {t('ui-sheet.look')}
       </Button>
     );
   return (
@@ -47,11 +48,11 @@ export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId 
         select
         fullWidth
         size="small"
-        label="Looked at something, or read the codes"
+        label={t('ui-sheet.looked-something-read-codes')}
         value={observation ? chosen : ''}
         onChange={({ target }) => setChosen(target.value as ObservationId | '')}
       >
-        <MenuItem value="">choose what</MenuItem>
+        <MenuItem value="">{t('ui-sheet.choose-what')}</MenuItem>
         {all.map(({ id, question }) => (
           <MenuItem key={id} value={id} sx={{ whiteSpace: 'normal' }}>
             <Said message={question} />

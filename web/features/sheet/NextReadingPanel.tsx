@@ -14,7 +14,7 @@ import { useAltKey } from '../../ui/useAltKey.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
 import { Said } from '../../ui/Said.tsx';
-import { titled } from '../../ui/words.ts';
+import { titled, t } from '../../ui/words.ts';
 
 export interface NextReadingPanelProps extends LookedProps {
   family: FamilyId;
@@ -31,7 +31,7 @@ export const NextReadingPanel = memo(function NextReadingPanel(props: NextReadin
   const [first, ...others] = [...(decided ? [undefined] : []), ...(weighing?.next ?? [])];
   useAltKey('KeyN', () => weighing?.next[0] && props.onGo(weighing.next[0]));
   return (
-    <Box component="section" aria-label="Next reading">
+    <Box component="section" aria-label={t('ui-sheet.next-reading')}>
       {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
       {weighing && <More {...props} others={others.filter((next) => next !== undefined)} />}
     </Box>
@@ -47,8 +47,12 @@ function More({
   ...reach
 }: NextReadingPanelProps & { others: readonly NextReading[] }) {
   return (
-    <Fold summary="Other readings and looks, and what is hard to reach here">
-      <Box component="ul" aria-label="Also worth reading" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+    <Fold summary={t('ui-sheet.other-readings-looks-hard-reach')}>
+      <Box
+        component="ul"
+        aria-label={t('ui-sheet.also-worth-reading')}
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
         {others.map((next) => (
           <li key={titled(next.title) + briefState(next.state)}>
             <Other {...{ next, onGo, onLooked, look }} />
@@ -72,7 +76,7 @@ function Other({
     return (
       <>
         <Typography variant="body2" sx={{ fontWeight: 600, pt: 0.5 }}>
-          <Said title message={title} /> {minutes} min
+          <Said title message={title} /> {t('ui-sheet.min', { minutes })}
         </Typography>
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       </>
@@ -85,7 +89,7 @@ function Other({
       sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 44, lineHeight: 1.2 }}
       onClick={() => onGo(next)}
     >
-      {where} · {minutes} min
+      {t('ui-sheet.min-2', { where, minutes })}
     </Button>
   );
 }
@@ -96,38 +100,44 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-          Next: <Said message={next.title} />
+          {t('ui-sheet.next')} <Said message={next.title} />
         </Typography>
         {target.kind === 'observation' ? (
           look && (
             <Button
               variant="contained"
               aria-keyshortcuts="Alt+N"
-              title="Alt+N"
+              title={t('ui-sheet.alt-n')}
               onClick={() => onLooked(target.observation, look(target.observation))}
             >
-              Look
+              {t('ui-sheet.look')}
             </Button>
           )
         ) : (
-          <Button variant="contained" onClick={() => onGo(next)} aria-keyshortcuts="Alt+N" title="Alt+N">
-            Go there
+          <Button
+            variant="contained"
+            onClick={() => onGo(next)}
+            aria-keyshortcuts="Alt+N"
+            title={t('ui-sheet.alt-n')}
+          >
+            {t('ui-sheet.go-there')}
           </Button>
         )}
       </Box>
       <Typography variant="body2">
-        {upperFirst(briefState(next.state))} · about {next.minutes} min. <Said message={next.why} />
+        {t('ui-sheet.about-min', { briefState: upperFirst(briefState(next.state)), minutes: next.minutes })}{' '}
+        <Said message={next.why} />
       </Typography>
       {target.kind === 'observation' && !look && (
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       )}
-      <Box component="ul" aria-label="What each answer would mean" sx={{ pl: 2.25, my: 0.5 }}>
+      <Box component="ul" aria-label={t('ui-sheet.each-answer-would-mean')} sx={{ pl: 2.25, my: 0.5 }}>
         {next.answers.map(({ outcome, then, change, asExpected }) => (
           <Typography key={JSON.stringify(outcome)} component="li" variant="body2">
             <strong>
               <Said message={outcome} />
             </strong>
-            {asExpected ? ', as it should be' : ''} → <Said message={then} />, {CHANGES[change]}
+            {asExpected ? t('ui-sheet.as-it-should-be') : ''} → <Said message={then} />, {CHANGES[change]}
           </Typography>
         ))}
       </Box>
@@ -140,24 +150,18 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
 }
 
 const CHANGES: Record<NextReading['answers'][number]['change'], string> = {
-  surer: 'surer than now',
-  'as-now': 'as sure as now',
-  'less-sure': 'less sure than now',
+  surer: t('ui-sheet.surer-than-now'),
+  'as-now': t('ui-sheet.sure-now'),
+  'less-sure': t('ui-sheet.less-sure-than-now'),
 };
 
 function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
   const [heading, words] =
     !weighing || weighing.stage === 'ranked'
-      ? ['Looking for the next reading', 'The circuit of this sensor is being worked out.']
+      ? [t('ui-sheet.looking-next-reading'), t('ui-sheet.circuit-sensor-being-worked-out')]
       : weighing.verdict.decided
-        ? [
-            'Nothing more to read',
-            'Record the verdict. After the repair take the same readings again, clear the codes and re-read them.',
-          ]
-        : [
-            'No reading left that would settle it',
-            'Take the doubtful readings again, or record the job as not proven yet.',
-          ];
+        ? [t('ui-sheet.nothing-more-read'), t('ui-sheet.record-verdict-after-repair-take')]
+        : [t('ui-sheet.no-reading-left-would-settle'), t('ui-sheet.take-doubtful-readings-again-record')];
   return (
     <>
       <Typography variant="h2" component="h2">
@@ -169,11 +173,14 @@ function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
 }
 
 const REACH_WORDS: Record<Reach, string> = {
-  easy: 'easy to reach',
-  awkward: 'awkward: costs a quarter of an hour',
-  'out-of-reach': 'out of reach',
+  easy: t('ui-sheet.easy-reach'),
+  awkward: t('ui-sheet.awkward-costs-quarter-hour'),
+  'out-of-reach': t('ui-sheet.out-reach'),
 };
-const HIDDEN_PLACES = { unit: 'Control unit', connector: 'Inline connector' } as const;
+const HIDDEN_PLACES = {
+  unit: t('ui-sheet.control-unit'),
+  connector: t('ui-sheet.inline-connector'),
+} as const;
 
 function HardToReach({ reaches, onReach }: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
   return (

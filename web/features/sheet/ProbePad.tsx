@@ -4,6 +4,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import type { Target } from '@lettura/core/machine/places';
 import { memo } from 'react';
 import { FIT_SIGNS, type Fit } from '../../ui/fit.ts';
+import { t } from '../../ui/words.ts';
 
 export interface ProbePadProps {
   target: Target;
@@ -90,9 +91,11 @@ export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
           )}
         </Box>
       ) : (
-        <Small>{expected ? `expect ${expected}` : elsewhere ? '' : 'not read yet'}</Small>
+        <Small>
+          {expected ? t('ui-sheet.expect', { expected }) : elsewhere ? '' : t('ui-sheet.not-read-yet')}
+        </Small>
       )}
-      {unsent && <Small>waiting to be sent</Small>}
+      {unsent && <Small>{t('ui-sheet.waiting-sent')}</Small>}
       {elsewhere && <Small>{elsewhere}</Small>}
     </ButtonBase>
   );

@@ -28,7 +28,8 @@ import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
 import { enInWords } from '../../ui/numbersInWords.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
 
 export interface PumpPanelProps {
   caseFile: CaseFile;
@@ -46,7 +47,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const down = profile.measures === 'absolute-pressure';
   const unit = down ? units.vacuum : units.absolute;
   if (down && !ambient) {
-    return <Typography>Give the ambient pressure first: every step of the table follows from it.</Typography>;
+    return <Typography>{t('ui-sheet.give-ambient-pressure-first-every')}</Typography>;
   }
   const steps = pumpSteps(profile, ambient?.pressureKpaAbs ?? 0, unit, count);
   const points = pumpSettings(caseFile, steps).map((kpa) => pumpPoint(caseFile, kpa, pumpAccuracy(pump)));
@@ -56,32 +57,33 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
     <Box>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          Pump table, {down ? 'vacuum' : 'pressure'} at the sensor’s port
+          {t('ui-sheet.pump-table-sensors-port', {
+            which: down ? t('ui-sheet.vacuum') : t('ui-sheet.pressure'),
+          })}
         </Typography>
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Number of steps"
+          aria-label={t('ui-sheet.number-steps')}
           value={count}
           onChange={(_event, chosen: number | null) => chosen && setCount(chosen)}
         >
-          <ToggleButton value={6}>6 steps</ToggleButton>
-          <ToggleButton value={10}>10 steps</ToggleButton>
+          <ToggleButton value={6}>{t('ui-sheet.6-steps')}</ToggleButton>
+          <ToggleButton value={10}>{t('ui-sheet.10-steps')}</ToggleButton>
         </ToggleButtonGroup>
       </Box>
       <Typography variant="body2" sx={{ mb: 1 }}>
-        Key on, engine off, hose off the engine and on the pump. Hold each step until the signal is still. The
-        pressure is shown by {pumpAccuracy(pump).name}; choose another gauge at a gauge reading.
+        {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
       </Typography>
-      <Table size="small" aria-label="Pump sweep">
+      <Table size="small" aria-label={t('ui-sheet.pump-sweep')}>
         <TableHead>
           <TableRow>
             <TableCell align="right">
-              Pump, {unit} {down ? 'vacuum' : ''}
+              {t('ui-sheet.pump', { unit: verbatim(unit), which: down ? t('ui-sheet.vacuum') : '' })}
             </TableCell>
-            <TableCell align="right">Expect</TableCell>
-            <TableCell>Signal read, V</TableCell>
-            <TableCell sx={WIDE_ONLY}>Sensor against pump</TableCell>
+            <TableCell align="right">{t('ui-sheet.expect-2')}</TableCell>
+            <TableCell>{t('ui-sheet.signal-read-v')}</TableCell>
+            <TableCell sx={WIDE_ONLY}>{t('ui-sheet.sensor-against-pump')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -96,10 +98,12 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
       </Table>
       {judged.length > 0 && (
         <Alert severity={bad > 0 ? 'warning' : 'info'} icon={false} sx={{ mt: 1 }}>
-          {judged.length} of {points.length} steps read.{' '}
-          {bad > 0
-            ? `${bad} ${bad === 1 ? 'disagrees' : 'disagree'} with the pump, and it matters.`
-            : 'None disagrees with the pump by as much as matters.'}
+          {t('ui-sheet.steps-read', {
+            length: judged.length,
+            length2: points.length,
+            which:
+              bad > 0 ? t('ui-sheet.pump-matters', { bad }) : t('ui-sheet.none-disagrees-pump-much-matters'),
+          })}
         </Alert>
       )}
     </Box>
@@ -138,7 +142,9 @@ function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowPro
     <TableRow>
       <Numeral>{setting}</Numeral>
       <Numeral>
-        {expected ? `${expected.lowest.toFixed(2)} to ${expected.highest.toFixed(2)} V` : '–'}
+        {expected
+          ? t('ui-sheet.to-v', { lowest: expected.lowest.toFixed(2), highest: expected.highest.toFixed(2) })
+          : '–'}
       </Numeral>
       <TableCell>
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -151,8 +157,12 @@ function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowPro
               if (event.key === 'Enter') save();
             }}
             onBlur={save}
-            placeholder={reading ? 'again' : 'volts'}
-            inputProps={{ 'aria-label': `Signal at ${setting} ${unit}`, inputMode: 'decimal', maxLength: 20 }}
+            placeholder={reading ? t('ui-sheet.again') : t('ui-sheet.volts')}
+            inputProps={{
+              'aria-label': t('ui-sheet.signal-at', { setting, unit: verbatim(unit) }),
+              inputMode: 'decimal',
+              maxLength: 20,
+            }}
             sx={{
               width: 124,
               minHeight: 44,
@@ -176,11 +186,17 @@ function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile
   if (!judged.ok) return said(judged.problem.message);
   const { outcome, matters, difference, en, ofBound } = judged.value;
   if (ofBound && outcome === 'cannot-tell')
-    return `? cannot tell: the sensor is at ${said(judged.value.limitedBy)}`;
-  const size = `${ofBound ? 'at least ' : ''}${formatValue(Math.abs(difference), profile.measures, units.absolute)} ${difference < 0 ? 'below' : 'above'}${en === undefined ? '' : `, En ${enInWords(en)}`}`;
-  if (outcome === 'cannot-tell') return `? cannot tell: ${size}; limit is ${said(judged.value.limitedBy)}`;
-  if (outcome === 'agree') return `✓ agrees: ${size}`;
-  return matters ? `✕ disagrees: ${size}` : `~ off, too little to matter: ${size}`;
+    return t('ui-sheet.cannot-tell-sensor', { limitedBy: said(judged.value.limitedBy) });
+  const size = t('ui-sheet.off-by', {
+    atLeast: ofBound === true,
+    size: formatValue(Math.abs(difference), profile.measures, units.absolute),
+    below: difference < 0,
+    en: en === undefined ? '' : t('ui-sheet.en-2', { en: enInWords(en) }),
+  });
+  if (outcome === 'cannot-tell')
+    return t('ui-sheet.cannot-tell-limit', { size, limitedBy: said(judged.value.limitedBy) });
+  if (outcome === 'agree') return t('ui-sheet.agrees', { size });
+  return matters ? t('ui-sheet.disagrees', { size }) : t('ui-sheet.off-too-little-matter', { size });
 }
 
 /** Settings are round numbers of the unit: 2.5, not 2.50. */

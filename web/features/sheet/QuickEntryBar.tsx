@@ -7,6 +7,7 @@ import type { RefObject } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { useDraft } from './useInHand.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface QuickEntryBarProps {
   jobId: string;
@@ -27,7 +28,7 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
   return (
     <Box
       component="form"
-      aria-label="Quick entry"
+      aria-label={t('ui-sheet.quick-entry')}
       onSubmit={(event) => {
         event.preventDefault();
         onSave(draft);
@@ -51,7 +52,7 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
             maxWidth: { xs: '34%', sm: 'none' },
           }}
         >
-          {correcting ? 'Correct ' : ''}
+          {correcting ? t('ui-sheet.correct') : ''}
           {place} ▸
         </Typography>
         <InputBase
@@ -82,7 +83,7 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
           }}
         />
         <Button type="submit" variant="contained" disabled={disabled} sx={{ minWidth: 96 }}>
-          Save
+          {t('ui-sheet.save')}
         </Button>
       </Box>
     </Box>

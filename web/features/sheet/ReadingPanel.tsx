@@ -33,7 +33,7 @@ import { budgetOf, meaningOf } from './meaning.ts';
 import { useDraft } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
 import { Said } from '../../ui/Said.tsx';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 export interface ReadingPanelProps {
   sheet: Sheet;
@@ -63,12 +63,12 @@ export function ReadingPanel(props: ReadingPanelProps) {
         <Typography variant="h2">{placeInWords(target)}</Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
           {upperFirst(valueSaid(stateSaid(state)))}
-          {target.kind === 'wire' ? ' · black lead on battery negative' : ''}
+          {target.kind === 'wire' ? t('ui-sheet.black-lead-battery-negative') : ''}
         </Typography>
         {expectation ? (
           <>
             <Typography sx={{ fontSize: '1.15rem' }}>
-              Expect{' '}
+              {t('ui-sheet.expect-2')}{' '}
               <Box component="strong" sx={{ fontFamily: NUMERALS }}>
                 {expectationInWords(expectation, target, units, sheet.caseFile.ambient)}
               </Box>
@@ -88,7 +88,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
         {taken.length > 0 && (
           <Box
             component="ul"
-            aria-label="Readings at this point"
+            aria-label={t('ui-sheet.readings-point')}
             sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}
           >
             {taken.map((reading) => (
@@ -113,13 +113,16 @@ function Preview({
   const entry = draft && quickEntry(draft, entryDefaults(sheet.caseFile, target, units));
   if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
   const { warnings, ...seen } = entry.value;
-  if (!isTarget(seen)) return <Typography variant="body2">{placeInWords(seen)}: noted as typed.</Typography>;
+  if (!isTarget(seen))
+    return (
+      <Typography variant="body2">{t('ui-sheet.noted-typed', { place: placeInWords(seen) })}</Typography>
+    );
   const { fit, conversion } = meaningOf({ ...seen, state }, sheet.caseFile, units);
   return (
     <Box sx={{ borderLeft: 3, borderColor: 'primary.main', pl: 1.25, my: 1 }}>
       <Typography variant="body2">
-        <strong>{sameTarget(seen, target) ? 'This would be' : `${placeInWords(seen)}:`}</strong>{' '}
-        {[conversion, fit && fitInWords(fit)].filter(Boolean).join(' · ') || 'noted as typed'}
+        <strong>{sameTarget(seen, target) ? t('ui-sheet.this-would-be') : `${placeInWords(seen)}:`}</strong>{' '}
+        {[conversion, fit && fitInWords(fit)].filter(Boolean).join(' · ') || t('ui-sheet.noted-typed-2')}
       </Typography>
       {warnings.map(({ code, message }) => (
         <Typography key={code} variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
@@ -153,22 +156,22 @@ function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenRea
         <Button
           size="small"
           color="inherit"
-          aria-label={`Correct ${value}`}
+          aria-label={t('ui-sheet.correct-2', { value })}
           onClick={() => onCorrect(reading)}
         >
-          Correct
+          {t('ui-sheet.correct-3')}
         </Button>
         <Button
           size="small"
           color="inherit"
-          aria-label={`Take back ${value}`}
+          aria-label={t('ui-sheet.take-back', { value })}
           onClick={() => onTakeBack(reading)}
         >
-          Take back
+          {t('ui-sheet.take-back-2')}
         </Button>
       </Box>
       {conversion && <Typography variant="body2">{conversion}</Typography>}
-      {taker && <Typography variant="body2">Taken with {taker.name}.</Typography>}
+      {taker && <Typography variant="body2">{t('ui-sheet.taken-with', { name: taker.name })}</Typography>}
       {overdue && (
         <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
           ⚠ {overdue}
@@ -176,7 +179,7 @@ function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenRea
       )}
       {budget && (
         <BudgetTable
-          of={`value from ${value}`}
+          of={t('ui-sheet.value-from', { value })}
           measured={budget}
           measures={sheet.caseFile.profile.measures}
           units={units}

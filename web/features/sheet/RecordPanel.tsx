@@ -13,6 +13,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import type { Sheet } from './useSheet.ts';
+import { t } from '../../ui/words.ts';
 
 export interface RecordPanelProps {
   sheet: Pick<Sheet, 'readings' | 'standing' | 'unsentIds' | 'instruments'>;
@@ -24,19 +25,19 @@ export interface RecordPanelProps {
 export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
   const standing = new Set(sheet.standing.map(({ id }) => id));
   const lines = sheet.readings.filter(({ kind }) => kind !== 'withdrawal').toReversed();
-  if (lines.length === 0) return <Typography>Nothing has been read yet.</Typography>;
+  if (lines.length === 0) return <Typography>{t('ui-sheet.nothing-been-read-yet')}</Typography>;
   return (
-    <Table size="small" aria-label="All readings, newest first">
+    <Table size="small" aria-label={t('ui-sheet.all-readings-newest-first')}>
       <TableHead>
         <TableRow>
-          <TableCell>Time</TableCell>
-          <TableCell>Where</TableCell>
-          <TableCell align="right">Value</TableCell>
-          <TableCell>State</TableCell>
-          <TableCell>As entered</TableCell>
+          <TableCell>{t('ui-sheet.time')}</TableCell>
+          <TableCell>{t('ui-sheet.where')}</TableCell>
+          <TableCell align="right">{t('ui-sheet.value')}</TableCell>
+          <TableCell>{t('ui-sheet.state')}</TableCell>
+          <TableCell>{t('ui-sheet.as-entered')}</TableCell>
           {onTakeBack && (
             <TableCell>
-              <span style={visuallyHidden}>Actions</span>
+              <span style={visuallyHidden}>{t('ui-sheet.actions')}</span>
             </TableCell>
           )}
         </TableRow>
@@ -58,13 +59,13 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
                 {'state' in reading ? conditionsInWords(reading.state, units) : ''}
                 {takersOf(reading, sheet.instruments).map((name) => (
                   <Typography key={name} variant="body2">
-                    with {name}
+                    {t('ui-sheet.with', { name })}
                   </Typography>
                 ))}
               </TableCell>
               <TableCell>
                 {reading.enteredText}
-                {sheet.unsentIds.has(reading.id) ? ' (waiting to be sent)' : ''}
+                {sheet.unsentIds.has(reading.id) ? t('ui-sheet.waiting-sent-2') : ''}
               </TableCell>
               {onTakeBack && (
                 <TableCell sx={{ py: 0 }}>
@@ -72,10 +73,13 @@ export function RecordPanel({ sheet, units, onTakeBack }: RecordPanelProps) {
                     <Button
                       size="small"
                       color="inherit"
-                      aria-label={`Take back ${placeInWords(reading)} ${valueInWords(reading, units)}`}
+                      aria-label={t('ui-sheet.take-back-3', {
+                        place: placeInWords(reading),
+                        value: valueInWords(reading, units),
+                      })}
                       onClick={() => onTakeBack(reading)}
                     >
-                      Take back
+                      {t('ui-sheet.take-back-2')}
                     </Button>
                   )}
                 </TableCell>

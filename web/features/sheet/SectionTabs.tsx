@@ -1,19 +1,20 @@
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { memo } from 'react';
+import { t } from '../../ui/words.ts';
 
 const SECTIONS = {
-  reading: 'Reading',
-  wires: 'Wires',
-  bench: 'Bench',
-  pump: 'Pump',
-  sweeps: 'Sweeps',
-  compare: 'Compare',
-  isolate: 'Isolate',
-  ambient: 'Ambient',
-  record: 'Record',
-  verdict: 'Verdict',
-  job: 'Job',
+  reading: t('ui-sheet.tab-reading'),
+  wires: t('ui-sheet.tab-wires'),
+  bench: t('ui-sheet.tab-bench'),
+  pump: t('ui-sheet.tab-pump'),
+  sweeps: t('ui-sheet.tab-sweeps'),
+  compare: t('ui-sheet.tab-compare'),
+  isolate: t('ui-sheet.tab-isolate'),
+  ambient: t('ui-sheet.tab-ambient'),
+  record: t('ui-sheet.tab-record'),
+  verdict: t('ui-sheet.tab-verdict'),
+  job: t('ui-sheet.tab-job'),
 } as const;
 export type Section = keyof typeof SECTIONS;
 
@@ -39,7 +40,7 @@ export const SectionTabs = memo(function SectionTabs({
     <Tabs
       value={section}
       onChange={(_event, name: Section) => onChoose(name)}
-      aria-label="Sections of the sheet"
+      aria-label={t('ui-sheet.sections-sheet')}
       variant="scrollable"
       scrollButtons={false}
       sx={{ borderBottom: 1, borderColor: 'divider' }}

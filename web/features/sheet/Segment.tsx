@@ -6,12 +6,12 @@ import type { SegmentState, SegmentView } from '@lettura/core/judge/checks';
 import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import { LaneLine } from './LaneLine.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 const WORD: Record<SegmentState, string> = {
-  proven: '✓ proven',
-  suspect: '? suspect',
-  faulty: '✕ fault here',
+  proven: t('ui-sheet.segment-proven'),
+  suspect: t('ui-sheet.segment-suspect'),
+  faulty: t('ui-sheet.fault-here'),
   unknown: '',
 };
 
@@ -27,7 +27,11 @@ export interface SegmentProps extends LaneStretch {
 }
 
 export const stretchInWords = ({ lane, from, to }: LaneStretch): string =>
-  `${upperFirst(said(laneSaid(lane)))} between ${said(placeSaid(from))} and ${said(placeSaid(to))}`;
+  t('ui-sheet.between-and', {
+    lane: upperFirst(said(laneSaid(lane))),
+    place: said(placeSaid(from)),
+    place2: said(placeSaid(to)),
+  });
 
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */
 export const Segment = memo(function Segment({ lane, from, to, state, heightPx, onAsk }: SegmentProps) {
@@ -55,7 +59,10 @@ export const Segment = memo(function Segment({ lane, from, to, state, heightPx, 
   if (!onAsk) return <Box sx={{ position: 'relative', height: heightPx }}>{drawn}</Box>;
   return (
     <ButtonBase
-      aria-label={`${stretchInWords({ lane, from, to })}: ${state === 'unknown' ? 'not known' : state}. What is known of it`}
+      aria-label={t('ui-sheet.what-is-known-of-it', {
+        stretch: stretchInWords({ lane, from, to }),
+        state: t(`ui-sheet.stretch-${state}`),
+      })}
       aria-haspopup="dialog"
       onClick={(event) => onAsk({ lane, from, to }, event.currentTarget)}
       sx={{ position: 'relative', display: 'block', width: '100%', height: heightPx, borderRadius: 1 }}

@@ -46,6 +46,7 @@ import { useInHand } from './useInHand.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
 import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
+import { t } from '../../ui/words.ts';
 
 const NO_REACHES: Reaches = {};
 
@@ -58,22 +59,22 @@ export default function SheetPage() {
     return (
       <Trouble message={message} next={next}>
         <Button component={Link} to="/" variant="contained">
-          All jobs
+          {t('ui-sheet.all-jobs')}
         </Button>
       </Trouble>
     );
   }
-  return sheet ? <LoadedSheet sheet={sheet} away={away} /> : <Loading what="the job" />;
+  return sheet ? <LoadedSheet sheet={sheet} away={away} /> : <Loading what={t('ui-sheet.the-job')} />;
 }
 
 const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string; jobId: string }) {
   return (
     <PageHeader title={title}>
       <Button component={Link} to="/reference" color="inherit">
-        Reference
+        {t('ui-sheet.reference')}
       </Button>
       <Button component={Link} to={`/jobs/${jobId}/report`} color="inherit">
-        Report
+        {t('ui-sheet.report')}
       </Button>
     </PageHeader>
   );
@@ -164,11 +165,11 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               sx={{ borderRadius: 0 }}
               action={
                 <Button color="inherit" onClick={() => void restore(jobId)}>
-                  Restore
+                  {t('ui-sheet.restore')}
                 </Button>
               }
             >
-              This job was deleted. Its record is kept; restore it to go on.
+              {t('ui-sheet.job-deleted-record-kept-restore')}
             </Alert>
           )}
           <Box sx={{ px: 2, py: 0.75 }}>
@@ -229,7 +230,11 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               simulated={job.bench !== undefined}
               onChoose={show}
             />
-            <Box role="tabpanel" aria-label={section} sx={{ pt: 1, overflowX: 'auto', position: 'relative' }}>
+            <Box
+              role="tabpanel"
+              aria-label={t(`ui-sheet.tab-${section}`)}
+              sx={{ pt: 1, overflowX: 'auto', position: 'relative' }}
+            >
               <SheetSection
                 section={section}
                 sheet={sheet}

@@ -9,6 +9,7 @@ import { useWeighed } from '../weighing/index.ts';
 import { Said } from '../../ui/Said.tsx';
 import { list, say, type Message } from '@lettura/core/measure/message';
 import { timesInWords } from '../../ui/numbersInWords.ts';
+import { t } from '../../ui/words.ts';
 
 /** The heading says it already. */
 
@@ -27,9 +28,11 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
   const causes = weighing?.causes ?? [];
   const disagreements = weighing?.disagreements ?? [];
   return (
-    <Box component="section" aria-label="Standing" aria-busy={!settled}>
+    <Box component="section" aria-label={t('ui-sheet.standing')} aria-busy={!settled}>
       <Typography variant="h2" component="h2">
-        Standing: {weighing?.verdict.decided ? 'proven' : 'not proven yet'}
+        {t('ui-sheet.standing-2', {
+          which: weighing?.verdict.decided ? t('ui-sheet.proven') : t('ui-sheet.not-proven-yet'),
+        })}
       </Typography>
       {weighing && causes.length > 0 && (
         <Typography sx={{ fontWeight: 600 }}>
@@ -38,7 +41,8 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
       )}
       {starting.length > 0 && (
         <Typography variant="body2">
-          Weighed with: <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
+          {t('ui-sheet.weighed-with')}{' '}
+          <Said message={say('report.starting', { list: list(starting, 'semicolons') })} />.
         </Typography>
       )}
       {disagreements.map(({ sentence }) => (
@@ -56,26 +60,28 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
       ))}
       {causes.length === 0 && disagreements.length === 0 && (
         <Typography>
-          {weighing
-            ? 'No reading says anything yet. Start with the next reading.'
-            : 'What is on record is being weighed.'}
+          {weighing ? t('ui-sheet.no-reading-says-anything-yet') : t('ui-sheet.record-being-weighed')}
         </Typography>
       )}
-      <Box component="ol" aria-label="Causes, likeliest first" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box
+        component="ol"
+        aria-label={t('ui-sheet.causes-likeliest-first')}
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
         {causes.map((cause, i) => (
           <Cause key={cause.cause} cause={cause} leading={i === 0} told={weighing?.stage === 'reasons'} />
         ))}
       </Box>
       {weighing?.overturns && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
-          <strong>Would overturn it:</strong> <Said message={weighing.overturns} />
+          <strong>{t('ui-sheet.would-overturn')}</strong> <Said message={weighing.overturns} />
         </Typography>
       )}
       {weighing && causes[0] && <GateList gate={weighing.gate} title={causes[0].title} />}
       {children}
       {remarks.map(({ sentence }) => (
         <Typography key={JSON.stringify(sentence)} variant="body2" sx={{ mt: 0.5 }}>
-          Note: <Said message={sentence} />
+          {t('ui-sheet.note')} <Said message={sentence} />
         </Typography>
       ))}
     </Box>
@@ -124,7 +130,7 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
         <Box sx={{ pl: '52px', pt: 0.5 }}>
           {kinds.length > 0 && cause.class !== 'physical' && (
             <Typography variant="body2">
-              Most like:{' '}
+              {t('ui-sheet.most-like')}{' '}
               <Said
                 message={say('standing.kinds', {
                   kinds: list(
@@ -136,10 +142,10 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
               .
             </Typography>
           )}
-          <Statements word="For" statements={speaksFor} />
-          <Statements word="Against" statements={speaksAgainst} />
+          <Statements word={t('ui-sheet.for')} statements={speaksFor} />
+          <Statements word={t('ui-sheet.against')} statements={speaksAgainst} />
           {told && speaksFor.length + speaksAgainst.length === 0 && (
-            <Typography variant="body2">No reading speaks for or against it yet.</Typography>
+            <Typography variant="body2">{t('ui-sheet.no-reading-speaks-against-yet')}</Typography>
           )}
         </Box>
       </details>
@@ -147,14 +153,21 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
   );
 });
 
-const STRENGTH_WORDS: Record<Strength, string> = { decides: 'decides', strong: 'strong', some: 'some' };
+const STRENGTH_WORDS: Record<Strength, string> = {
+  decides: t('ui-sheet.decides'),
+  strong: t('ui-sheet.strong'),
+  some: t('ui-sheet.some'),
+};
 
 const Statements = ({ word, statements }: { word: string; statements: readonly Statement[] }) =>
   statements.map(({ readingId, sentence, strength, factor }) => (
     <Typography
       key={readingId}
       variant="body2"
-      title={`${timesInWords(factor > 1 ? factor : 1 / factor)} as likely ${factor > 1 ? 'with' : 'without'} it`}
+      title={t('ui-sheet.as-likely-it', {
+        times: timesInWords(factor > 1 ? factor : 1 / factor),
+        with: factor > 1,
+      })}
     >
       <strong>{word}</strong>
       <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -166,7 +179,11 @@ const Statements = ({ word, statements }: { word: string; statements: readonly S
   ));
 
 const GATE_MARK = { proven: '✓', missing: '○', refuted: '✕' } as const;
-const GATE_WORD = { proven: 'shown', missing: 'still to show', refuted: 'does not hold' } as const;
+const GATE_WORD = {
+  proven: t('ui-sheet.shown'),
+  missing: t('ui-sheet.still-show'),
+  refuted: t('ui-sheet.does-not-hold'),
+} as const;
 const GATE_COLOUR = {
   proven: 'standing.proven',
   missing: 'text.primary',
@@ -178,9 +195,11 @@ export function GateList({ gate, title }: { gate: JobWeighing['gate']; title: Me
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, mt: 0.5 }}>
       <Typography variant="h3" component="h3">
-        Before “<Said title message={title} />” may be named
+        {t('ui-sheet.before')}
+        <Said title message={title} />
+        {t('ui-sheet.may-named')}
       </Typography>
-      <Box component="ul" aria-label="Proof" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box component="ul" aria-label={t('ui-sheet.proof')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {gate.map(({ label, state }) => (
           <Typography
             key={JSON.stringify(label)}

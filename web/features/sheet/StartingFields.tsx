@@ -27,7 +27,7 @@ import { Fold } from '../../ui/Fold.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
 import { Said, SaidProblem } from '../../ui/Said.tsx';
-import { titled } from '../../ui/words.ts';
+import { titled, t } from '../../ui/words.ts';
 
 export interface StartingFieldsProps {
   sheet: Sheet;
@@ -54,7 +54,7 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
     <>
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
         <Typography component="legend" variant="h3">
-          Circumstances
+          {t('ui-sheet.circumstances')}
         </Typography>
         {CIRCUMSTANCE_IDS.map((id) => (
           <FormControlLabel
@@ -70,7 +70,7 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
           />
         ))}
       </Box>
-      <Fold summary="How often each kind of fault is the one">
+      <Fold summary={t('ui-sheet.how-often-each-kind-fault')}>
         <Priors sheet={sheet} starting={starting} onChange={tryOn} />
       </Fold>
       {problem && (
@@ -81,12 +81,12 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
         {whatIf.starting && (
           <Button variant="outlined" disabled={isLoading} onClick={() => void keep()}>
-            Keep these with the job
+            {t('ui-sheet.keep-these-job')}
           </Button>
         )}
         {!isUsual(starting) && (
           <Button color="inherit" onClick={() => tryOn(USUAL_WEIGHTS)}>
-            Back to the usual
+            {t('ui-sheet.back-usual')}
           </Button>
         )}
       </Box>
@@ -117,7 +117,7 @@ function Priors({
   return (
     <>
       <Typography variant="body2">
-        Weights from 0 to {MOST_PRIOR}, our own starting values; only their proportions count.
+        {t('ui-sheet.weights-0-our-own-starting', { mostprior: MOST_PRIOR })}
       </Typography>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 92px', alignItems: 'center', gap: 0.5 }}

@@ -16,14 +16,14 @@ import { memo } from 'react';
 import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { StimulusBar } from './StimulusBar.tsx';
-import { valueSaid } from '../../ui/words.ts';
+import { valueSaid, t } from '../../ui/words.ts';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
-  'key-off': 'Key off',
-  koeo: 'Key on, engine off',
-  idle: 'Idle',
-  'held-revs': 'Revs held',
-  'snap-open': 'Snap open',
+  'key-off': t('ui-sheet.key-off'),
+  koeo: t('ui-sheet.key-engine-off'),
+  idle: t('ui-sheet.idle'),
+  'held-revs': t('ui-sheet.revs-held'),
+  'snap-open': t('ui-sheet.snap-open'),
 };
 
 export interface StateBarProps {
@@ -52,13 +52,13 @@ export const StateBar = memo(function StateBar({
   return (
     <Box
       component="section"
-      aria-label="State of the machine"
+      aria-label={t('ui-sheet.state-machine')}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
     >
       <ToggleButtonGroup
         exclusive
         size="small"
-        aria-label="Key and engine"
+        aria-label={t('ui-sheet.key-engine')}
         value={state.engine}
         // Whoever says what the engine does has let go of pump and arm: no later reading is filed as pumped unseen.
         onChange={(_event, engine: EngineState | null) =>
@@ -74,12 +74,12 @@ export const StateBar = memo(function StateBar({
       <ToggleButtonGroup
         exclusive
         size="small"
-        aria-label="Sensor plug"
+        aria-label={t('ui-sheet.sensor-plug')}
         value={state.plug}
         onChange={(_event, plug: PlugState | null) => plug && onChange({ plug })}
       >
-        <ToggleButton value="connected">Plug connected</ToggleButton>
-        <ToggleButton value="unplugged">Plug off</ToggleButton>
+        <ToggleButton value="connected">{t('ui-sheet.plug-connected')}</ToggleButton>
+        <ToggleButton value="unplugged">{t('ui-sheet.plug-off')}</ToggleButton>
       </ToggleButtonGroup>
       <StimulusBar {...{ family, state, units, onChange }} />
       {state.harness && (
@@ -89,7 +89,7 @@ export const StateBar = memo(function StateBar({
           title={valueSaid(harnessSaid(state.harness))}
           onClick={() => onChange({ harness: undefined })}
         >
-          {harnessInBrief(state.harness)}: take it off
+          {t('ui-sheet.take-off', { harnessInBrief: harnessInBrief(state.harness) })}
         </Button>
       )}
       <Button
@@ -98,8 +98,13 @@ export const StateBar = memo(function StateBar({
         onClick={onAmbient}
       >
         {ambient
-          ? `Ambient ${formatPressure(ambient.pressureKpaAbs, units.absolute)} · ${ambient.source} · ${ambientAge ?? ''}${ambientStale ? ': read it again' : ''}`
-          : 'Give the ambient pressure'}
+          ? t('ui-sheet.ambient', {
+              pressureKpaAbs: formatPressure(ambient.pressureKpaAbs, units.absolute),
+              source: ambient.source,
+              ambientAge: ambientAge ?? '',
+              which: ambientStale ? t('ui-sheet.read-again') : '',
+            })
+          : t('ui-sheet.give-ambient-pressure')}
       </Button>
     </Box>
   );
@@ -111,5 +116,5 @@ const isHeldOn = ({ stimulus }: MachineState): boolean =>
 /** On the bar there is room for one thing; the rest stands drawn on the lanes. */
 function harnessInBrief(work: HarnessWork): string {
   const [first = '', ...others] = harnessSaid(work).list.map(valueSaid);
-  return upperFirst(others.length > 0 ? `${first} and ${others.length} more` : first);
+  return upperFirst(others.length > 0 ? t('ui-sheet.and-more', { first, length: others.length }) : first);
 }

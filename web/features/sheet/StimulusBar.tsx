@@ -5,13 +5,22 @@ import type { MachineState, Stimulus } from '@lettura/core/machine/places';
 import type { FamilyId } from '@lettura/core/machine/family';
 import { formatPressure } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
+import { t } from '../../ui/words.ts';
 
 /** What can be done to a sensor of this family without an instrument: its words for "nothing" and for "done". */
 const CHOICES: Partial<Record<FamilyId, { stimulus: Stimulus; off: string; on: string }>> = {
-  throttle: { stimulus: { kind: 'full-travel' }, off: 'Throttle closed', on: 'Wide open' },
-  pedal: { stimulus: { kind: 'full-travel' }, off: 'Pedal at rest', on: 'Fully down' },
-  flap: { stimulus: { kind: 'full-travel' }, off: 'Arm as it is', on: 'At the far stop' },
-  'exhaust-flow-differential': { stimulus: { kind: 'valve-open' }, off: 'Valve as it is', on: 'Forced open' },
+  throttle: {
+    stimulus: { kind: 'full-travel' },
+    off: t('ui-sheet.throttle-closed'),
+    on: t('ui-sheet.wide-open'),
+  },
+  pedal: { stimulus: { kind: 'full-travel' }, off: t('ui-sheet.pedal-rest'), on: t('ui-sheet.fully-down') },
+  flap: { stimulus: { kind: 'full-travel' }, off: t('ui-sheet.arm-as-it-is'), on: t('ui-sheet.far-stop') },
+  'exhaust-flow-differential': {
+    stimulus: { kind: 'valve-open' },
+    off: t('ui-sheet.valve-as-it-is'),
+    on: t('ui-sheet.forced-open'),
+  },
 };
 
 export interface StimulusBarProps {
@@ -32,14 +41,14 @@ export function StimulusBar({ family, state, units, onChange }: StimulusBarProps
     );
     return (
       <Button variant="outlined" color="warning" onClick={() => onChange({ stimulus: undefined })}>
-        Pump {size} {kpaAboveAmbient < 0 ? 'vacuum' : ''}: take it off
+        {t('ui-sheet.pump-take-off', { size, which: kpaAboveAmbient < 0 ? t('ui-sheet.vacuum') : '' })}
       </Button>
     );
   }
   if (stimulus?.kind === 'held') {
     return (
       <Button variant="outlined" color="warning" onClick={() => onChange({ stimulus: undefined })}>
-        Held at {stimulus.percent} %: let go
+        {t('ui-sheet.held-let-go', { percent: stimulus.percent })}
       </Button>
     );
   }
@@ -49,7 +58,7 @@ export function StimulusBar({ family, state, units, onChange }: StimulusBarProps
     <ToggleButtonGroup
       exclusive
       size="small"
-      aria-label="What is done to the sensor"
+      aria-label={t('ui-sheet.done-sensor')}
       value={stimulus ? 'on' : 'off'}
       onChange={(_event, chosen: 'on' | 'off' | null) =>
         chosen && onChange({ stimulus: chosen === 'on' ? choice.stimulus : undefined })

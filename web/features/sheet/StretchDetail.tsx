@@ -7,6 +7,7 @@ import { drawnSegments } from './drawnSegments.ts';
 import { stretchInWords, type LaneStretch } from './Segment.tsx';
 import type { Sheet } from './useSheet.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface StretchDetailProps extends LaneStretch {
   sheet: Pick<Sheet, 'standing' | 'caseFile'>;
@@ -24,7 +25,14 @@ export function StretchDetail({ sheet, lane, from, to, units, onMeasure }: Stret
     <>
       <Typography variant="h2">{stretchInWords({ lane, from, to })}</Typography>
       <Typography>
-        <strong>{upperFirst(view.state === 'unknown' ? 'not known yet' : view.state)}.</strong>{' '}
+        <strong>
+          {upperFirst(
+            view.state === 'unknown'
+              ? t('ui-sheet.stretch-unknown-yet')
+              : t(`ui-sheet.stretch-${view.state}`),
+          )}
+          .
+        </strong>{' '}
         <Said message={view.because} />
       </Typography>
       {readings.length > 0 && (
@@ -43,7 +51,7 @@ export function StretchDetail({ sheet, lane, from, to, units, onMeasure }: Stret
       )}
       {lane !== 'battery-feed' && (
         <Button variant="outlined" onClick={onMeasure} sx={{ mt: 1 }}>
-          Measure this wire
+          {t('ui-sheet.measure-wire')}
         </Button>
       )}
     </>

@@ -7,11 +7,12 @@ import type { Target } from '@lettura/core/machine/places';
 import { useDispatch, useSelector } from 'react-redux';
 import { instrumentChosen, selectInstruments } from '../../app/preferences.ts';
 import { instrumentInHand, instrumentsFor, overdueWords } from './instrumentInHand.ts';
+import { t } from '../../ui/words.ts';
 
 const ASSUMED = {
-  wire: 'Common meter (assumed)',
-  gauge: 'Common gauge (assumed)',
-  scan: 'Standard live data (assumed)',
+  wire: t('ui-sheet.common-meter-assumed'),
+  gauge: t('ui-sheet.common-gauge-assumed'),
+  scan: t('ui-sheet.standard-live-data-assumed'),
 } as const;
 
 /** Which instrument takes the readings at this sort of point; kept from reading to reading. */
@@ -33,7 +34,7 @@ export function TakenWith({
         select
         size="small"
         fullWidth
-        label="Taken with"
+        label={t('ui-sheet.taken-with-2')}
         value={inHand?.id ?? ''}
         onChange={(event) => dispatch(instrumentChosen({ [kind]: event.target.value }))}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}

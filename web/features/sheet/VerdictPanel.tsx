@@ -15,6 +15,7 @@ import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { SaidProblem, Said } from '../../ui/Said.tsx';
 import { type Message } from '@lettura/core/measure/message';
+import { t } from '../../ui/words.ts';
 
 export interface VerdictPanelProps {
   jobId: string;
@@ -53,16 +54,14 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
   };
   return (
     <Box>
-      <Typography variant="h2">{verdict?.decided ? 'Proven by the readings' : 'Not proven yet'}</Typography>
+      <Typography variant="h2">
+        {verdict?.decided ? t('ui-sheet.proven-readings') : t('ui-sheet.not-proven-yet-2')}
+      </Typography>
       <Typography sx={{ mb: 1.5 }}>
-        {verdict ? (
-          <Said message={verdict.sentence} />
-        ) : (
-          'The readings are being weighed, or something is tried on under What if.'
-        )}
+        {verdict ? <Said message={verdict.sentence} /> : t('ui-sheet.readings-being-weighed-something-tried')}
       </Typography>
       <TextField
-        label="Note for the customer and the next technician"
+        label={t('ui-sheet.note-customer-next-technician')}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         multiline
@@ -78,7 +77,7 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
         {verdict?.decided && (
           <Button variant="contained" disabled={isLoading} onClick={() => void save(verdict.cause)}>
-            Record verdict: {causeInWords(verdict.cause)}
+            {t('ui-sheet.record-verdict', { cause: causeInWords(verdict.cause) })}
           </Button>
         )}
         <Button
@@ -86,12 +85,12 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
           disabled={isLoading}
           onClick={() => void save(NOT_PROVEN)}
         >
-          Record as not proven yet
+          {t('ui-sheet.record-not-proven-yet')}
         </Button>
       </Box>
       {guessed && <GuessPanel cause={guessed} next={weighing?.next[0]} />}
       {verdicts.length > 0 && (
-        <Box component="ul" aria-label="Recorded verdicts" sx={{ pl: 2.5, mt: 2 }}>
+        <Box component="ul" aria-label={t('ui-sheet.recorded-verdicts')} sx={{ pl: 2.5, mt: 2 }}>
           {verdicts.toReversed().map((one) => (
             <li key={one.id}>
               <strong>{causeInWords(one.cause)}</strong> · {dayAndTime(one.decidedAt)}
@@ -102,7 +101,7 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
       )}
       {revealed && verdicts.length > 0 && (
         <Alert severity="info" icon={false}>
-          The simulated machine: <Said message={revealed} />
+          {t('ui-sheet.simulated-machine')} <Said message={revealed} />
         </Alert>
       )}
     </Box>

@@ -21,7 +21,7 @@ import type { Units } from '../../ui/units.ts';
 import { StartingFields } from './StartingFields.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 export interface WhatIfPanelProps {
   sheet: Sheet;
@@ -32,8 +32,12 @@ export interface WhatIfPanelProps {
 
 /** Tries a change on the weighing: a reading struck out, a circumstance, a supposed fault. The record stays as it is. */
 export const WhatIfPanel = (props: WhatIfPanelProps) => (
-  <Box component="section" aria-label="What if" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}>
-    <Fold summary="What if …">
+  <Box
+    component="section"
+    aria-label={t('ui-sheet.what-if')}
+    sx={{ borderTop: 1, borderColor: 'divider', mt: 0.5 }}
+  >
+    <Fold summary={t('ui-sheet.what-if-2')}>
       <Tried {...props} />
     </Fold>
   </Box>
@@ -50,21 +54,19 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
   }, [caseFile, lanes]);
   return (
     <>
-      <Typography variant="body2">
-        Tried on here only: the record and the verdict stay as they are.
-      </Typography>
+      <Typography variant="body2">{t('ui-sheet.tried-here-only-record-verdict')}</Typography>
       <TextField
         select
         fullWidth
         size="small"
-        label="Suppose it were"
+        label={t('ui-sheet.suppose-were')}
         value={whatIf.suppose ?? ''}
         onChange={({ target: { value } }) =>
           onChange({ ...whatIf, suppose: value === '' ? undefined : value })
         }
         sx={{ my: 1 }}
       >
-        <MenuItem value="">nothing in particular</MenuItem>
+        <MenuItem value="">{t('ui-sheet.nothing-particular')}</MenuItem>
         {causes.map(({ id, title }) => (
           <MenuItem key={id} value={id}>
             {title}
@@ -74,7 +76,7 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
       <StartingFields sheet={sheet} whatIf={whatIf} onChange={onChange} />
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
         <Typography component="legend" variant="h3">
-          Readings that count
+          {t('ui-sheet.readings-count')}
         </Typography>
         {codesThatTell(caseFile, lanes).map(({ id, code, complaint }) => (
           <FormControlLabel
@@ -86,7 +88,7 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
                 onChange={() => onChange({ ...whatIf, without: toggled(whatIf.without, id) })}
               />
             }
-            label={`Code ${code}: ${said(complaintSaid(complaint))}`}
+            label={t('ui-sheet.code', { code, complaint: said(complaintSaid(complaint)) })}
           />
         ))}
         {standing
@@ -126,9 +128,9 @@ export const WhatIfBanner = ({ onClear }: { onClear: () => void }) => (
       mb: 0.5,
     }}
   >
-    <Typography sx={{ flex: 1, fontWeight: 600 }}>What if: this is not the record.</Typography>
+    <Typography sx={{ flex: 1, fontWeight: 600 }}>{t('ui-sheet.if-not-record')}</Typography>
     <Button variant="outlined" onClick={onClear}>
-      Back to the record
+      {t('ui-sheet.back-record')}
     </Button>
   </Box>
 );

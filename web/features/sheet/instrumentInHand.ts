@@ -2,6 +2,7 @@ import { say, verbatim } from '@lettura/core/measure/message';
 import { calibrationOverdue, type Instrument, type InstrumentSort } from '@lettura/contract';
 import type { Entry } from '@lettura/core/record/entry';
 import type { ReadingWarning } from '@lettura/core/measure/quantity';
+import { t } from '../../ui/words.ts';
 
 type Measured = Exclude<Entry, { kind: 'ambient' }>;
 type Taken = Measured['kind'];
@@ -58,5 +59,8 @@ function shownBy(entry: Measured): number | undefined {
 /** Said where the instrument is chosen and where its reading stands; the doubt is left as the paper has it. */
 export const overdueWords = (instrument: Instrument, today: string): string | undefined =>
   calibrationOverdue(instrument, today)
-    ? `Calibration of ${instrument.name} was due ${instrument.calibrationDue ?? ''}: its accuracy is not assured. Nothing was widened for it.`
+    ? t('ui-sheet.calibration-due-accuracy-not-assured', {
+        name: instrument.name,
+        calibrationDue: instrument.calibrationDue ?? '',
+      })
     : undefined;

@@ -19,7 +19,7 @@ import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 import { say, verbatim } from '@lettura/core/measure/message';
 
@@ -77,11 +77,9 @@ function conversionOf(reading: Seen, caseFile: CaseFile, units: Units): string |
   if (reading.kind === 'scan') return inEveryBasis(reading.value, caseFile, units);
   const { measures } = caseFile.profile;
   if (measures === 'gauge-pressure' || measures === 'differential-pressure') {
-    return reading.basis === 'absolute'
-      ? 'This sensor counts from ambient: type the gauge value.'
-      : undefined;
+    return reading.basis === 'absolute' ? t('ui-sheet.sensor-counts-ambient-type-gauge') : undefined;
   }
-  if (!caseFile.ambient) return 'Absolute pressure follows once the ambient pressure is given.';
+  if (!caseFile.ambient) return t('ui-sheet.absolute-pressure-follows-once-ambient');
   const kpaAbs = toKpaAbs(reading, caseFile.ambient.pressureKpaAbs);
   return kpaAbs.ok ? inEveryBasis(kpaAbs.value, caseFile, units) : said(problemSaid(kpaAbs.problem));
 }
@@ -94,7 +92,10 @@ function signalAsValue(
   const { measures } = caseFile.profile;
   const rail = signalAtRail(signal, caseFile);
   if (rail)
-    return `Past the circuit-${rail} limit: no ${isPressure(measures) ? 'pressure' : said(measurandSaid(measures))} gives that.`;
+    return t('ui-sheet.past-circuit-limit-no-gives', {
+      rail,
+      which: isPressure(measures) ? 'pressure' : said(measurandSaid(measures)),
+    });
   const sensor = valueOfSignal(caseFile, signal);
   if (!sensor.ok) return said(problemSaid(sensor.problem));
   const { own, assumed, several, supplyOutside } = sensor.value;
@@ -102,16 +103,28 @@ function signalAsValue(
   const doubt = formatValue(own.expandedUncertainty, measures, units.absolute);
   const show = (value: number) => formatValue(value, measures, units.absolute);
   const value = several
-    ? `anything from ${show(several.lowest)} to ${show(several.highest)}: the curve has this voltage more than once`
+    ? t('ui-sheet.anything-curve-voltage-more-than', {
+        lowest: show(several.lowest),
+        highest: show(several.highest),
+      })
     : own.bound
-      ? `${said(say('compare.bound', { bound: own.bound === 'at-or-above' ? 'above' : 'below', value: verbatim(inEveryBasis(own.value, caseFile, units)) }))}: the end of what the sensor can show`
+      ? t('ui-sheet.end-sensor-can-show', {
+          say: said(
+            say('compare.bound', {
+              bound: own.bound === 'at-or-above' ? 'above' : 'below',
+              value: verbatim(inEveryBasis(own.value, caseFile, units)),
+            }),
+          ),
+        })
       : `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`;
   return [
     value,
     supplyOutside && supplyVolts
-      ? `the part is made for ${supplyVolts.lowest} to ${supplyVolts.highest} V of supply: outside that nothing it says is certain`
+      ? t('ui-sheet.part-made-v-supply-outside', { lowest: supplyVolts.lowest, highest: supplyVolts.highest })
       : '',
-    assumed.length > 0 ? `${assumed.join(' and ')} not measured yet, nominal taken` : '',
+    assumed.length > 0
+      ? t('ui-sheet.not-measured-yet-nominal-taken', { assumed: assumed.join(' and ') })
+      : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -120,7 +133,7 @@ function signalAsValue(
 function inEveryBasis(value: number, { ambient, profile }: CaseFile, units: Units): string {
   if (profile.measures !== 'absolute-pressure')
     return formatWithBasis(value, profile.measures, units.absolute);
-  const absolute = `${formatPressure(value, units.absolute)} absolute`;
+  const absolute = t('ui-sheet.absolute', { value: formatPressure(value, units.absolute) });
   return ambient ? `${absolute} = ${vacuumInWords(value, ambient, units)}` : absolute;
 }
 

@@ -15,15 +15,15 @@ import { meaningOf } from './meaning.ts';
 import { FIT_WORDS } from '../../ui/fit.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** On a pad there is room for the trade’s short form only. */
 const BRIEF_ENGINE: Record<EngineState, string> = {
-  'key-off': 'key off',
-  koeo: 'KOEO',
-  idle: 'idle',
-  'held-revs': 'revs held',
-  'snap-open': 'snap',
+  'key-off': t('ui-sheet.key-off-2'),
+  koeo: t('ui-sheet.koeo'),
+  idle: t('ui-sheet.idle-2'),
+  'held-revs': t('ui-sheet.revs-held-2'),
+  'snap-open': t('ui-sheet.snap'),
 };
 
 /** What a pad shows, wherever it is drawn. */
@@ -50,8 +50,8 @@ export function padIn(
   const said = value
     ? `${value}${meaning?.fit ? `, ${FIT_WORDS[meaning.fit]}` : ''}`
     : expected
-      ? `expect ${expected}`
-      : 'not read yet';
+      ? t('ui-sheet.expect', { expected })
+      : t('ui-sheet.not-read-yet');
   return {
     label: `${placeInWords(target)}: ${said}${elsewhere ? `; ${elsewhere}` : ''}`,
     value,
@@ -61,7 +61,7 @@ export function padIn(
     unsent: now !== undefined && unsentIds.has(now.id),
     ...(target.kind === 'wire'
       ? {}
-      : { caption: target.kind === 'scan' ? 'Live data' : placeInWords(target) }),
+      : { caption: target.kind === 'scan' ? t('ui-sheet.live-data-2') : placeInWords(target) }),
   };
 }
 

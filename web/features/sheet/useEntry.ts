@@ -21,13 +21,14 @@ import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
 import { entryDone } from './sheetSlice.ts';
 import { useInHand } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
+import { t } from '../../ui/words.ts';
 
 /** What the last thing done was, so that it can be undone at once. */
 export interface Done {
   message: string;
   warnings: ReadingWarning[];
   /** What one more press does, in a word, and does it; none where there is nothing more to undo. */
-  undo?: { label: 'Undo' | 'Put back'; run: () => void } | undefined;
+  undo?: { label: string; run: () => void } | undefined;
 }
 
 type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt' | 'enteredText'> : never;
@@ -59,21 +60,27 @@ export function useEntry(sheet: Sheet) {
     const inItsPlace = replaced && isSamePlace(replaced, reading as NewReading) ? replaced : undefined;
     // Read somewhere else after all: the old line is taken back, and the new one stands by itself.
     if (replaced && !inItsPlace)
-      queue({ kind: 'withdrawal', supersedes: replaced.id }, `take back ${replaced.enteredText}`);
+      queue(
+        { kind: 'withdrawal', supersedes: replaced.id },
+        t('ui-sheet.take-back-4', { enteredText: replaced.enteredText }),
+      );
     const entered = queue({ ...reading, ...(inItsPlace ? { supersedes: inItsPlace.id } : {}) }, enteredText);
     dispatch(entryDone(jobId));
     setProblem(undefined);
     const message = `${placeInWords(entered)}: ${valueInWords(entered, units)}`;
     const run = () => (inItsPlace ? putBack(inItsPlace, entered) : takeBack(entered));
-    setDone({ message, warnings, undo: { label: 'Undo', run } });
+    setDone({ message, warnings, undo: { label: t('ui-sheet.undo'), run } });
   };
 
   const takeBack = (reading: NewReading) => {
     queue({ kind: 'withdrawal', supersedes: reading.id }, `take back ${reading.enteredText}`);
     setDone({
-      message: `Taken back: ${placeInWords(reading)}, ${valueInWords(reading, units)}`,
+      message: t('ui-sheet.taken-back', {
+        place: placeInWords(reading),
+        value: valueInWords(reading, units),
+      }),
       warnings: [],
-      undo: { label: 'Put back', run: () => putBack(reading) },
+      undo: { label: t('ui-sheet.put-back'), run: () => putBack(reading) },
     });
   };
 
@@ -81,7 +88,10 @@ export function useEntry(sheet: Sheet) {
   const putBack = ({ supersedes: _before, ...reading }: NewReading, correction?: NewReading) => {
     const line = { ...reading, id: v7(), ...(correction ? { supersedes: correction.id } : {}) } as NewReading;
     dispatch(readingQueued(line));
-    setDone({ message: `Back again: ${placeInWords(line)}, ${valueInWords(line, units)}`, warnings: [] });
+    setDone({
+      message: t('ui-sheet.back-again', { place: placeInWords(line), value: valueInWords(line, units) }),
+      warnings: [],
+    });
   };
 
   const recordMeasured = (
@@ -115,13 +125,13 @@ export function useEntry(sheet: Sheet) {
     );
     const entered = queue(
       { kind: 'observation', observation, holds, ...(before ? { supersedes: before.id } : {}) },
-      holds ? 'as it should be' : 'not as it should be',
+      holds ? t('ui-sheet.as-it-should-be-2') : t('ui-sheet.not-should'),
     );
     setProblem(undefined);
     setDone({
       message: `${placeInWords(entered)} ${upperFirst(valueInWords(entered, units))}`,
       warnings: [],
-      undo: { label: 'Undo', run: () => (before ? putBack(before, entered) : takeBack(entered)) },
+      undo: { label: t('ui-sheet.undo'), run: () => (before ? putBack(before, entered) : takeBack(entered)) },
     });
   };
 
@@ -135,7 +145,7 @@ export function useEntry(sheet: Sheet) {
       if (done?.undo) done.undo.run();
       else
         setDone({
-          message: 'There is nothing more to undo. Every line can be taken back in the record.',
+          message: t('ui-sheet.there-nothing-more-undo-every'),
           warnings: [],
         });
     },

@@ -14,6 +14,7 @@ import {
   usePainter,
 } from '../../ui/plot/index.ts';
 import type { AskSweep } from './useSweepWorker.ts';
+import { t } from '../../ui/words.ts';
 
 export interface AgainstPlotProps {
   ask: AskSweep;
@@ -61,11 +62,11 @@ export function AgainstPlot({ ask, band, channels }: AgainstPlotProps) {
   return (
     <>
       <Typography variant="body2" sx={{ fontWeight: 650 }}>
-        {label(up)} against {label(along)}
+        {t('ui-sweeps.against', { label: label(up), label2: label(along) })}
       </Typography>
       <PlotCanvas
         canvas={canvas}
-        label={`${label(up)} against ${label(along)}, with the band where it belongs dashed`}
+        label={t('ui-sweeps.against-band-where-belongs-dashed', { label: label(up), label2: label(along) })}
         heightPx={HEIGHT_PX}
       />
     </>

@@ -2,6 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { RecordingInfo } from '@lettura/contract';
 import { dayAndTime } from '../../ui/inWords.ts';
+import { t } from '../../ui/words.ts';
 
 export interface BesideChoiceProps {
   recording: Pick<RecordingInfo, 'id' | 'channels'>;
@@ -20,13 +21,13 @@ export function BesideChoice({ recording, recordings, value, onChange }: BesideC
     <TextField
       select
       size="small"
-      label="Beside it, drawn broad"
+      label={t('ui-sweeps.beside-drawn-broad')}
       value={value}
       onChange={(event) => onChange(event.target.value)}
       slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       sx={{ minWidth: 300, mt: 1 }}
     >
-      <MenuItem value="">nothing</MenuItem>
+      <MenuItem value="">{t('ui-sweeps.nothing')}</MenuItem>
       {alike.map(({ id, name, takenAt }) => (
         <MenuItem key={id} value={id}>
           {name}, {dayAndTime(takenAt)}

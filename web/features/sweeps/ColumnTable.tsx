@@ -8,13 +8,14 @@ import TextField from '@mui/material/TextField';
 import type { Layout, TimeForm } from '@lettura/core/recording/file';
 import { NUMERALS } from '../../app/theme.ts';
 import { MeaningFields, type ColumnMeaning } from './MeaningFields.tsx';
+import { t } from '../../ui/words.ts';
 
 const TIME_WORDS: Record<Exclude<TimeForm, 'none'>, string> = {
-  s: 'Time in seconds',
-  ms: 'Time in milliseconds',
-  µs: 'Time in microseconds',
-  clock: 'Time of day',
-  date: 'Date and time',
+  s: t('ui-sweeps.time-seconds'),
+  ms: t('ui-sweeps.time-milliseconds'),
+  µs: t('ui-sweeps.time-microseconds'),
+  clock: t('ui-sweeps.time-day'),
+  date: t('ui-sweeps.date-time'),
 };
 
 export interface ColumnTableProps {
@@ -40,12 +41,12 @@ export function ColumnTable({ layout, firstRows, meanings, onLayout, onMeanings 
       timeForm: layout.timeForm === 'none' ? 's' : layout.timeForm,
     });
   return (
-    <Table size="small" aria-label="Columns of the file" sx={{ '& td, & th': { px: 1 } }}>
+    <Table size="small" aria-label={t('ui-sweeps.columns-file')} sx={{ '& td, & th': { px: 1 } }}>
       <TableHead>
         <TableRow>
-          <TableCell>Column</TableCell>
-          <TableCell>First values</TableCell>
-          <TableCell>Unit, and what it is</TableCell>
+          <TableCell>{t('ui-sweeps.column')}</TableCell>
+          <TableCell>{t('ui-sweeps.first-values')}</TableCell>
+          <TableCell>{t('ui-sweeps.unit-and-what-it-is')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -56,7 +57,12 @@ export function ColumnTable({ layout, firstRows, meanings, onLayout, onMeanings 
                 size="small"
                 value={name}
                 onChange={(event) => rename(column, { name: event.target.value })}
-                slotProps={{ htmlInput: { 'aria-label': `Name of column ${column + 1}`, maxLength: 60 } }}
+                slotProps={{
+                  htmlInput: {
+                    'aria-label': t('ui-sweeps.name-column', { column: column + 1 }),
+                    maxLength: 60,
+                  },
+                }}
                 sx={{ width: 170 }}
               />
             </TableCell>
@@ -71,7 +77,7 @@ export function ColumnTable({ layout, firstRows, meanings, onLayout, onMeanings 
                 <TextField
                   select
                   size="small"
-                  label={`What ${name} is`}
+                  label={t('ui-sweeps.what-is', { name })}
                   value={layout.timeForm}
                   onChange={(event) => {
                     const chosen = event.target.value as TimeForm;
@@ -88,7 +94,7 @@ export function ColumnTable({ layout, firstRows, meanings, onLayout, onMeanings 
                       {words}
                     </MenuItem>
                   ))}
-                  <MenuItem value="none">No time: it is a channel</MenuItem>
+                  <MenuItem value="none">{t('ui-sweeps.no-time-channel')}</MenuItem>
                 </TextField>
               ) : (
                 <MeaningFields

@@ -25,20 +25,20 @@ import { useKeepSweep } from './useKeepSweep.ts';
 import { basisOf, channelsOf, rememberUses, usesOf } from './usesOf.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** A recording from elsewhere, onto a job: what its columns are is guessed, confirmed once, and remembered. */
 export default function ImportPage() {
   const { jobId = '' } = useParams();
   const { data, error } = useJobSheetQuery(jobId);
   useEffect(() => {
-    document.title = 'Import a recording · Lettura';
+    document.title = t('ui-sweeps.import-recording-lettura');
   }, []);
   if (error) return <Trouble {...requestProblem(error)} />;
-  return data ? <ImportForm sheet={data} /> : <Loading what="the job" />;
+  return data ? <ImportForm sheet={data} /> : <Loading what={t('ui-sweeps.the-job')} />;
 }
 
-const RATE = { lowest: 0.001, highest: 1_000_000, unit: 'samples a second' };
+const RATE = { lowest: 0.001, highest: 1_000_000, unit: t('ui-sweeps.samples-second') };
 
 interface Chosen {
   file: File;
@@ -128,20 +128,16 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
 
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <PageHeader title={`Import a recording · ${vehicle.name}`}>
+      <PageHeader title={t('ui-sweeps.import-recording', { name: vehicle.name })}>
         <Button component={Link} to={`/jobs/${job.id}`} color="inherit">
-          To the job
+          {t('ui-sweeps.to-the-job')}
         </Button>
       </PageHeader>
       <Box component="main" sx={{ p: 2, maxWidth: 1000, mx: 'auto' }}>
         <Box
           sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 2 }}
         >
-          <Typography sx={{ mb: 1 }}>
-            A text file with a row for each sample: comma, semicolon or tab, decimal point or comma, units in
-            the header or below it; a candump log of live data; or a recording that was exported here as JSON.
-            It stays on this job.
-          </Typography>
+          <Typography sx={{ mb: 1 }}>{t('ui-sweeps.text-file-row-each-sample')}</Typography>
           <FileButton
             accept=".csv,.tsv,.txt,.log,.dat,.json"
             variant="contained"
@@ -149,7 +145,7 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
             onFile={(file) => void choose(file)}
             disabled={working}
           >
-            Choose a file
+            {t('ui-sweeps.choose-file')}
           </FileButton>
           {problem && (
             <Alert severity="error" sx={{ mt: 2 }}>
@@ -157,13 +153,13 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
             </Alert>
           )}
           {chosen && (
-            <Box component="section" aria-label="What is in the file" sx={{ mt: 2 }}>
+            <Box component="section" aria-label={t('ui-sweeps.what-is-in-the-file')} sx={{ mt: 2 }}>
               <Typography variant="h2">{chosen.file.name}</Typography>
               {chosen.opened.kind === 'candump' && (
-                <Typography>A log of CAN frames: its live data becomes channels.</Typography>
+                <Typography>{t('ui-sweeps.log-can-frames-live-data')}</Typography>
               )}
               {chosen.opened.kind === 'json' && (
-                <Typography>A recording of this product: it says itself what its channels are.</Typography>
+                <Typography>{t('ui-sweeps.recording-product-says-itself-channels')}</Typography>
               )}
               {chosen.opened.kind === 'table' && (
                 <ColumnTable
@@ -181,7 +177,7 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                   <TextField
                     size="small"
                     type="number"
-                    label="Lines before the numbers"
+                    label={t('ui-sweeps.lines-before-numbers')}
                     value={layout.headerRows}
                     onChange={(event) => void choose(chosen.file, Math.max(0, Number(event.target.value)))}
                     slotProps={{ htmlInput: { min: 0, max: 199 } }}
@@ -190,7 +186,7 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                   <TextField
                     select
                     size="small"
-                    label="Decimal mark"
+                    label={t('ui-sweeps.decimal-mark')}
                     value={layout.decimal}
                     onChange={(event) =>
                       setChosen({
@@ -203,8 +199,8 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                     }
                     sx={{ width: 160 }}
                   >
-                    <MenuItem value=".">a point: 2.31</MenuItem>
-                    <MenuItem value=",">a comma: 2,31</MenuItem>
+                    <MenuItem value=".">{t('ui-sweeps.point-2-31')}</MenuItem>
+                    <MenuItem value=",">{t('ui-sweeps.comma-2-31')}</MenuItem>
                   </TextField>
                 </Box>
               )}
@@ -212,10 +208,10 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                 <TextField
                   size="small"
                   type="datetime-local"
-                  label="Recorded on"
+                  label={t('ui-sweeps.recorded-on')}
                   value={recordedAt}
                   onChange={(event) => setRecordedAt(event.target.value)}
-                  helperText="The file does not say the day: this is when it was last written."
+                  helperText={t('ui-sweeps.file-does-not-say-day')}
                   slotProps={{ inputLabel: { shrink: true } }}
                   sx={{ mt: 1.5, display: 'block' }}
                 />
@@ -228,13 +224,13 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
               {needsRate && (
                 <TextField
                   size="small"
-                  label="Samples per second"
+                  label={t('ui-sweeps.samples-per-second')}
                   value={rate}
                   onChange={(event) => setRate(event.target.value)}
                   error={!samplesPerSecond.ok}
                   helperText={
                     samplesPerSecond.ok
-                      ? 'The file has no column of time.'
+                      ? t('ui-sweeps.file-no-column-time')
                       : said(samplesPerSecond.problem.next)
                   }
                   sx={{ mt: 1.5 }}
@@ -247,12 +243,12 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
                   onClick={() => void read()}
                   disabled={working || doubled !== undefined || (needsRate && !samplesPerSecond.ok)}
                 >
-                  Read and keep on the job
+                  {t('ui-sweeps.read-keep-job')}
                 </Button>
                 {working && (
                   <Box sx={{ flex: 1 }}>
                     <LinearProgress
-                      aria-label="Reading"
+                      aria-label={t('ui-sweeps.reading')}
                       {...(progress === undefined
                         ? {}
                         : { variant: 'determinate' as const, value: 100 * progress })}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { SweepMark } from '@lettura/core/recording/sweep';
 import { PAPER } from '../../ui/paper.ts';
+import { t } from '../../ui/words.ts';
 
 /** What somebody marked while it was recorded, by the numbers that stand in the plot; a tap goes there. */
 export function MarkList({
@@ -14,8 +15,8 @@ export function MarkList({
 }) {
   if (marks.length === 0) return null;
   return (
-    <Box component="section" aria-label="Marks" sx={PAPER}>
-      <Typography variant="h2">Marks</Typography>
+    <Box component="section" aria-label={t('ui-sweeps.marks')} sx={PAPER}>
+      <Typography variant="h2">{t('ui-sweeps.marks')}</Typography>
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {marks.map((mark, i) => (
           <li key={`${mark.atSeconds} ${i}`}>

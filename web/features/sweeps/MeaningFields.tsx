@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { PRESSURE_BASES, type PressureBasis } from '@lettura/core/measure/quantity';
 import { CHANNEL_USES, isPressureUnit, type ChannelUse } from '@lettura/core/recording/sweep';
 import { USE_WORDS } from './useWords.ts';
+import { t } from '../../ui/words.ts';
 
 /** What is known of a channel, column by column of the file: nothing for the moments. */
 export interface ColumnMeaning {
@@ -29,7 +30,7 @@ export function MeaningFields({ name, unit, meaning, onUnit, onMeaning, onTime }
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
       <TextField
         size="small"
-        label={`Unit of ${name}`}
+        label={t('ui-sweeps.unit-of', { name })}
         value={unit}
         onChange={(event) => onUnit(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 12 } }}
@@ -38,7 +39,7 @@ export function MeaningFields({ name, unit, meaning, onUnit, onMeaning, onTime }
       <TextField
         select
         size="small"
-        label={`What ${name} is`}
+        label={t('ui-sweeps.what-is', { name })}
         value={use}
         onChange={(event) =>
           event.target.value === 'time'
@@ -52,20 +53,20 @@ export function MeaningFields({ name, unit, meaning, onUnit, onMeaning, onTime }
             {USE_WORDS[one]}
           </MenuItem>
         ))}
-        {onTime && <MenuItem value="time">The time</MenuItem>}
+        {onTime && <MenuItem value="time">{t('ui-sweeps.the-time')}</MenuItem>}
       </TextField>
       {asksBasis && (
         <TextField
           select
           size="small"
-          label={`${name} counts from`}
+          label={t('ui-sweeps.counts-from', { name })}
           value={basis ?? ''}
           onChange={(event) =>
             onMeaning({ ...meaning, basis: (event.target.value || undefined) as PressureBasis | undefined })
           }
           sx={{ minWidth: 150 }}
         >
-          <MenuItem value="">not known</MenuItem>
+          <MenuItem value="">{t('ui-sweeps.not-known')}</MenuItem>
           {PRESSURE_BASES.map((one) => (
             <MenuItem key={one} value={one}>
               {BASIS_CHOICES[one]}
@@ -78,13 +79,13 @@ export function MeaningFields({ name, unit, meaning, onUnit, onMeaning, onTime }
 }
 
 const BASIS_CHOICES: Record<PressureBasis, string> = {
-  absolute: 'nothing: absolute',
-  gauge: 'ambient, upwards: gauge',
-  vacuum: 'ambient, downwards: vacuum',
+  absolute: t('ui-sweeps.nothing-absolute'),
+  gauge: t('ui-sweeps.ambient-upwards-gauge'),
+  vacuum: t('ui-sweeps.ambient-downwards-vacuum'),
 };
 
 /** One channel can be the signal, not two: which of them it is has to be said. */
 export function twiceUsed(uses: readonly ChannelUse[]): string | undefined {
   const twice = uses.find((use, i) => use !== 'other' && uses.indexOf(use) !== i);
-  return twice && `Two channels are given as “${USE_WORDS[twice]}”: choose one, and what the other is.`;
+  return twice && t('ui-sweeps.two-channels-given-choose-one', { usewords: USE_WORDS[twice] });
 }

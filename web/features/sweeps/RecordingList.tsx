@@ -6,11 +6,12 @@ import { Link } from 'react-router';
 import { noFaultInWords } from './noFaultInWords.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 /** Recordings with the faults that were found in them. */
 export function RecordingList({ recordings }: { recordings: readonly RecordingInfo[] }) {
   return (
-    <Box component="ul" aria-label="Recordings" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+    <Box component="ul" aria-label={t('ui-sweeps.recordings')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
       {recordings.map((recording) => {
         const { id, name, takenAt, samples, durationSeconds, findings } = recording;
         if (isWithdrawn(recording))
@@ -19,7 +20,7 @@ export function RecordingList({ recordings }: { recordings: readonly RecordingIn
               <MuiLink component={Link} to={`/sweeps/${id}`} sx={{ textDecoration: 'line-through' }}>
                 {name}
               </MuiLink>{' '}
-              withdrawn: it counts for nothing.
+              {t('ui-sweeps.withdrawn-counts-nothing')}
             </Box>
           );
         const faults = findings.filter(({ weight }) => weight === 'fault');
@@ -29,15 +30,20 @@ export function RecordingList({ recordings }: { recordings: readonly RecordingIn
               {name}
             </MuiLink>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-              {dayAndTime(takenAt)} · {durationSeconds.toFixed(1)} s · {samples.toLocaleString('en-GB')}{' '}
-              samples
+              {t('ui-sweeps.s-samples', {
+                dayAndTime: dayAndTime(takenAt),
+                durationSeconds: durationSeconds.toFixed(1),
+                samples: samples.toLocaleString('en-GB'),
+              })}
             </Typography>
             {faults.slice(0, 3).map(({ sentence }) => (
               <Typography key={JSON.stringify(sentence)}>
                 ✕ <Said message={sentence} />
               </Typography>
             ))}
-            {faults.length > 3 && <Typography>… and {faults.length - 3} more.</Typography>}
+            {faults.length > 3 && (
+              <Typography>{t('ui-sweeps.and-more', { length: faults.length - 3 })}</Typography>
+            )}
             {faults.length === 0 && <Typography>{noFaultInWords(findings)}</Typography>}
           </Box>
         );

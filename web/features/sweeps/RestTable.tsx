@@ -15,6 +15,7 @@ import { PAPER } from '../../ui/paper.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
+import { t } from '../../ui/words.ts';
 
 export interface RestTableProps {
   ask: AskSweep;
@@ -55,15 +56,15 @@ export function RestTable({
   const read = channelScale({ use: 'signal', unit, measures: profile.measures, ambientKpaAbs: undefined });
   if (rests.length === 0 || 'question' in read) return null;
   return (
-    <Box component="section" aria-label="Where the signal stood" sx={PAPER}>
-      <Typography variant="h2">Where the signal stood</Typography>
-      <Table size="small" aria-label="Where the signal stood" sx={{ '& td, & th': { px: 0.75 } }}>
+    <Box component="section" aria-label={t('ui-sweeps.where-signal-stood')} sx={PAPER}>
+      <Typography variant="h2">{t('ui-sweeps.where-signal-stood')}</Typography>
+      <Table size="small" aria-label={t('ui-sweeps.where-signal-stood')} sx={{ '& td, & th': { px: 0.75 } }}>
         <TableHead>
           <TableRow>
-            <TableCell>From, s</TableCell>
-            <TableCell align="right">Volts</TableCell>
-            <TableCell align="right">That is</TableCell>
-            <TableCell>Marked</TableCell>
+            <TableCell>{t('ui-sweeps.from-s')}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.volts')}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.that-is')}</TableCell>
+            <TableCell>{t('ui-sweeps.marked')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -77,7 +78,7 @@ export function RestTable({
                 <TableCell>
                   <Button
                     size="small"
-                    aria-label={`Show ${fromSeconds.toFixed(1)} s`}
+                    aria-label={t('ui-sweeps.show-s', { fromSeconds: fromSeconds.toFixed(1) })}
                     onClick={() => onShow({ fromSeconds, toSeconds: untilSeconds })}
                     sx={{ minWidth: 44, px: 0.5 }}
                   >
@@ -98,14 +99,18 @@ export function RestTable({
       </Table>
       {profile.transfer.form === 'ratiometric' && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          Worked out at a reference of {profile.nominalReferenceVolts.toFixed(2)} V
-          {referenceRecorded
-            ? ': the one that was recorded is not counted in here.'
-            : ', which is assumed: none was recorded.'}
+          {t('ui-sweeps.worked-out-reference-v', {
+            nominalReferenceVolts: profile.nominalReferenceVolts.toFixed(2),
+            which: referenceRecorded
+              ? t('ui-sweeps.one-recorded-not-counted-here')
+              : t('ui-sweeps.assumed-none-recorded'),
+          })}
         </Typography>
       )}
       {rests.length > MOST_SHOWN && (
-        <Typography variant="body2">… and {rests.length - MOST_SHOWN} more.</Typography>
+        <Typography variant="body2">
+          {t('ui-sweeps.and-more', { length: rests.length - MOST_SHOWN })}
+        </Typography>
       )}
     </Box>
   );

@@ -14,6 +14,7 @@ import { ambientOf } from './ambientOf.ts';
 import { MeaningFields, twiceUsed } from './MeaningFields.tsx';
 import type { AskSweep } from './useSweepWorker.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface RevisePanelProps {
   recording: RecordingInfo;
@@ -61,15 +62,15 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
   const withdraw = () =>
     keep({ channels: recording.channels, findings: recording.findings, withdrawn: !withdrawn });
   return (
-    <Box component="section" aria-label="What the channels are" sx={PAPER}>
+    <Box component="section" aria-label={t('ui-sweeps.what-the-channels-are')} sx={PAPER}>
       {withdrawn && (
         <Alert severity="info" sx={{ mb: 1 }}>
-          This recording was withdrawn: it counts for nothing on its job. Its numbers are kept.
+          {t('ui-sweeps.recording-withdrawn-counts-nothing-job')}
         </Alert>
       )}
       {open ? (
         <>
-          <Typography variant="h2">What the channels are</Typography>
+          <Typography variant="h2">{t('ui-sweeps.what-the-channels-are')}</Typography>
           {channels.map((channel, i) => (
             <Box key={i} sx={{ my: 1 }}>
               <MeaningFields
@@ -90,7 +91,7 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
           {twice && <Alert severity="warning">{twice}</Alert>}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
             <Button variant="contained" disabled={isLoading || !!twice} onClick={() => void readAnew()}>
-              Read it anew
+              {t('ui-sweeps.read-anew')}
             </Button>
             <Button
               onClick={() => {
@@ -98,17 +99,17 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
                 setOpen(false);
               }}
             >
-              Leave it as it is
+              {t('ui-sweeps.leave-it-as-it-is')}
             </Button>
           </Box>
         </>
       ) : (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           <Button variant="outlined" onClick={() => setOpen(true)}>
-            Change what the channels are
+            {t('ui-sweeps.change-channels')}
           </Button>
           <Button variant="outlined" disabled={isLoading} onClick={() => void withdraw()}>
-            {withdrawn ? 'Bring it back' : 'Withdraw this recording'}
+            {withdrawn ? t('ui-sweeps.bring-back') : t('ui-sweeps.withdraw-recording')}
           </Button>
         </Box>
       )}

@@ -28,6 +28,7 @@ import { RestTable } from './RestTable.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useView } from './useView.ts';
+import { t } from '../../ui/words.ts';
 
 /** One recording: every channel over time at any zoom, and what was found in it. */
 export default function SweepPage() {
@@ -60,7 +61,7 @@ export default function SweepPage() {
       onRevised={() => setRevisions(revisions + 1)}
     />
   ) : (
-    <Loading what="the recording" />
+    <Loading what={t('ui-sweeps.the-recording')} />
   );
 }
 
@@ -172,7 +173,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title={name}>
         <Button component={Link} to={`/jobs/${jobId}`} color="inherit">
-          To the job
+          {t('ui-sweeps.to-the-job')}
         </Button>
       </PageHeader>
       <Box
@@ -187,23 +188,28 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
         <Box sx={PAPER}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mb: 0.5 }}>
             <Typography sx={{ flex: 1, minWidth: 220 }}>
-              {dayAndTime(recording.takenAt)} · {samples.toLocaleString('en-GB')} samples in{' '}
-              {durationSeconds.toFixed(1)} s · in view {fromSeconds.toFixed(2)} to {toSeconds.toFixed(2)} s
+              {t('ui-sweeps.samples-s-view-s', {
+                dayAndTime: dayAndTime(recording.takenAt),
+                samples: samples.toLocaleString('en-GB'),
+                durationSeconds: durationSeconds.toFixed(1),
+                fromSeconds: fromSeconds.toFixed(2),
+                toSeconds: toSeconds.toFixed(2),
+              })}
             </Typography>
-            <Button variant="outlined" onClick={to.earlier} aria-label="Earlier">
+            <Button variant="outlined" onClick={to.earlier} aria-label={t('ui-sweeps.earlier')}>
               ◂
             </Button>
             <Button variant="outlined" onClick={to.nearer}>
-              Closer
+              {t('ui-sweeps.closer')}
             </Button>
             <Button variant="outlined" onClick={to.farther}>
-              Wider
+              {t('ui-sweeps.wider')}
             </Button>
-            <Button variant="outlined" onClick={to.later} aria-label="Later">
+            <Button variant="outlined" onClick={to.later} aria-label={t('ui-sweeps.later')}>
               ▸
             </Button>
             <Button variant="outlined" onClick={to.all}>
-              All
+              {t('ui-sweeps.all')}
             </Button>
           </Box>
           {sheet && (
@@ -218,7 +224,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
           <Box
             ref={plot}
             role="group"
-            aria-label="Plot: plus and minus zoom, arrows move, zero shows all"
+            aria-label={t('ui-sweeps.plot-plus-minus-zoom-arrows')}
             tabIndex={0}
             onKeyDown={onKey}
             sx={{ '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }}
@@ -246,13 +252,13 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
           {band && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
             <Button variant="outlined" onClick={() => void exportPicture()}>
-              Save the plot as a picture
+              {t('ui-sweeps.save-plot-picture')}
             </Button>
             <Button variant="outlined" onClick={() => void exportCsv()}>
-              Export CSV with its description
+              {t('ui-sweeps.export-csv-description')}
             </Button>
             <Button variant="outlined" onClick={() => void exportJson()}>
-              Export JSON
+              {t('ui-sweeps.export-json')}
             </Button>
           </Box>
         </Box>
@@ -265,12 +271,16 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             alignSelf: 'start',
           }}
         >
-          <Box component="section" aria-label="What was found" sx={{ ...PAPER, order: { xs: -1, md: 0 } }}>
-            <Typography variant="h2">What was found</Typography>
+          <Box
+            component="section"
+            aria-label={t('ui-sweeps.what-was-found')}
+            sx={{ ...PAPER, order: { xs: -1, md: 0 } }}
+          >
+            <Typography variant="h2">{t('ui-sweeps.what-was-found')}</Typography>
             <FindingList findings={findings} marked={marked} onShow={show} />
             {note !== '' && (
               <Typography sx={{ mt: 1 }}>
-                <strong>Note:</strong> {note}
+                <strong>{t('ui-sweeps.note')}</strong> {note}
               </Typography>
             )}
           </Box>

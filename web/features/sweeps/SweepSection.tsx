@@ -11,6 +11,7 @@ import { RecordingList } from './RecordingList.tsx';
 import { useKeepSweep } from './useKeepSweep.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface SweepSectionProps {
   jobId: string;
@@ -33,7 +34,7 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
       held.ok
         ? await keep({
             jobId,
-            name: 'Slow travel, up and down',
+            name: t('ui-sweeps.slow-travel-up-down'),
             source: 'bench',
             held: held.value,
             uses: swept.uses,
@@ -47,14 +48,14 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
         <Button component={Link} to={`/jobs/${jobId}/sweeps/record`} variant="contained">
-          Record live
+          {t('ui-sweeps.record-live')}
         </Button>
         <Button component={Link} to={`/jobs/${jobId}/sweeps/import`} variant="outlined">
-          Import a recording
+          {t('ui-sweeps.import-recording-2')}
         </Button>
         {record && (
           <Button variant="outlined" onClick={() => void keepSwept(record())} disabled={working}>
-            {working ? 'Recording …' : 'Sweep the simulated sensor'}
+            {working ? t('ui-sweeps.recording') : t('ui-sweeps.sweep-simulated-sensor')}
           </Button>
         )}
       </Box>
@@ -66,10 +67,7 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
       {recordings.length > 0 ? (
         <RecordingList recordings={recordings} />
       ) : (
-        <Typography>
-          No recording yet. A meter passes a dead spot by: record a slow travel, key on and engine off, or
-          import what another logger recorded.
-        </Typography>
+        <Typography>{t('ui-sweeps.no-recording-yet-meter-passes')}</Typography>
       )}
     </Box>
   );

@@ -15,6 +15,7 @@ import {
   type Ink,
   type Surface,
 } from '../../ui/plot/index.ts';
+import { t } from '../../ui/words.ts';
 
 export interface SweepStripProps {
   name: string;
@@ -46,7 +47,12 @@ export function SweepStrip(props: SweepStripProps) {
       weight === 'fault' && untilSeconds >= fromSeconds && from <= toSeconds,
   );
   const canvas = usePainter((surface) => paintStrip(surface, { ...props, findings: inView }, ink));
-  const label = `${name} over time${unit ? `, in ${unit}` : ''}; ${inView.length} faults in view${other ? '; another recording beside it' : ''}`;
+  const label = t('ui-sweeps.over-time-faults-view', {
+    name,
+    which: unit ? t('ui-sweeps.in', { unit }) : '',
+    length: inView.length,
+    which2: other ? t('ui-sweeps.another-recording-beside') : '',
+  });
   return <PlotCanvas canvas={canvas} label={label} heightPx={heightPx} />;
 }
 
@@ -55,7 +61,11 @@ function paintStrip(surface: Surface, props: SweepStripProps, ink: Ink): void {
   const range = [fromSeconds, toSeconds] as const;
   const domain = roomyDomain(...extremesOf(envelope, ...(other ? [other] : [])), unit);
   const frame = frameOf(surface, range, domain, last ? BELOW_PX : MARGIN.top);
-  paintAcross(surface, frame, range, { ticks: TIME_TICKS, label: last ? 'seconds' : undefined, ink });
+  paintAcross(surface, frame, range, {
+    ticks: TIME_TICKS,
+    label: last ? t('ui-sweeps.seconds') : undefined,
+    ink,
+  });
   paintValues(surface, frame, domain, ink);
   paintUnit(surface, frame, unit);
   for (const finding of findings) paintFinding(surface, frame, range, finding, finding === marked, ink);

@@ -1,4 +1,5 @@
 import type { SweepFinding } from '@lettura/core/recording/sweep';
+import { t } from '../../ui/words.ts';
 
 /** What may be said of a recording without a fault: never more than was looked at. Undefined where there is one. */
 export function noFaultInWords(
@@ -6,7 +7,7 @@ export function noFaultInWords(
 ): string | undefined {
   const has = (kind: SweepFinding['kind']) => findings.some((one) => one.kind === kind);
   if (findings.some(({ weight }) => weight === 'fault')) return undefined;
-  if (has('not-looked')) return '? Nothing was looked at: say what its channels are.';
-  if (has('looked')) return '✓ No fault in what was looked at.';
-  return '✓ No fault was found when it was recorded; what was looked at then is not on record.';
+  if (has('not-looked')) return t('ui-sweeps.nothing-looked-say-channels');
+  if (has('looked')) return t('ui-sweeps.no-fault-looked');
+  return t('ui-sweeps.no-fault-found-when-recorded');
 }

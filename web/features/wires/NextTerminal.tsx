@@ -6,19 +6,19 @@ import { readPlugValue, testSaid, type PlugReading, type PlugTest } from '@lettu
 import { useState } from 'react';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { problemSaid } from '@lettura/core/measure/problem';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 import { say } from '@lettura/core/measure/message';
 import { Said } from '../../ui/Said.tsx';
 
 const CHOICES = {
   moves: [
-    [1, 'It follows'],
-    [0, 'It stays'],
+    [1, t('ui-wires.it-follows')],
+    [0, t('ui-wires.it-stays')],
   ],
   fed: [
-    [1, 'The sensor’s value follows'],
-    [2, 'A temperature follows'],
-    [0, 'Nothing follows'],
+    [1, t('ui-wires.sensors-value-follows')],
+    [2, t('ui-wires.temperature-follows')],
+    [0, t('ui-wires.nothing-follows')],
   ],
 } as const;
 
@@ -45,10 +45,10 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
   return (
     <Box
       component="section"
-      aria-label="Next measurement"
+      aria-label={t('ui-wires.next-measurement')}
       sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, p: 1.25, bgcolor: 'sheet.inset' }}
     >
-      <Typography sx={{ fontWeight: 700 }}>Next: terminal {name}</Typography>
+      <Typography sx={{ fontWeight: 700 }}>{t('ui-wires.next-terminal', { name })}</Typography>
       <Typography variant="body2">
         <Said title message={testSaid(test)} />
       </Typography>
@@ -76,8 +76,12 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
           <>
             <TextField
               size="small"
-              label={test === 'open-ohms' ? `Ohms at terminal ${name}` : `Volts at terminal ${name}`}
-              placeholder={test === 'open-ohms' ? '0.4 · 470k · OL' : '4.98 · 12 mV'}
+              label={
+                test === 'open-ohms'
+                  ? t('ui-wires.ohms-terminal', { name })
+                  : t('ui-wires.volts-terminal', { name })
+              }
+              placeholder={test === 'open-ohms' ? t('ui-wires.0-4-470k-ol') : t('ui-wires.4-98-12-mv')}
               value={text}
               onChange={(event) => {
                 setText(event.target.value);
@@ -88,7 +92,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
               sx={{ width: 260 }}
             />
             <Button type="submit" variant="contained" disabled={working}>
-              Save
+              {t('ui-wires.save')}
             </Button>
           </>
         )}
@@ -98,7 +102,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
             disabled={working}
             onClick={() => onMeasured({ terminal, test, value: simulated(terminal, test) })}
           >
-            Measure (simulated)
+            {t('ui-wires.measure-simulated')}
           </Button>
         )}
       </Box>

@@ -15,7 +15,7 @@ import {
 } from '@lettura/core/judge/wireFinder';
 import { roleOfPin } from './plugOf.ts';
 import { readingInWords, unlikeInWords } from './plugWords.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 export interface TerminalTableProps {
   finding: WireFinding;
@@ -29,12 +29,12 @@ export interface TerminalTableProps {
 /** What each terminal is, what it could be confused with, whether list or diagram agree, and the evidence. */
 export function TerminalTable({ finding, readings, listed, nameOf, onForget }: TerminalTableProps) {
   return (
-    <Table size="small" aria-label="Terminals" sx={{ '& td, & th': { px: 1 } }}>
+    <Table size="small" aria-label={t('ui-wires.terminals')} sx={{ '& td, & th': { px: 1 } }}>
       <TableHead>
         <TableRow>
-          <TableCell>Terminal</TableCell>
-          <TableCell>It is</TableCell>
-          <TableCell>Measured</TableCell>
+          <TableCell>{t('ui-wires.terminal')}</TableCell>
+          <TableCell>{t('ui-wires.it-is')}</TableCell>
+          <TableCell>{t('ui-wires.measured')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -76,7 +76,9 @@ function FoundRole({ confidence, role, couldBe, unlike }: TerminalFinding) {
     const all = [...(role ? [{ role }] : []), ...couldBe].map((one) => said(roleSaid(one.role)));
     return (
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        not known yet{all.length > 0 && all.length < 4 ? `: ${all.join(' or ')}` : ''}
+        {t('ui-wires.not-known-yet', {
+          which: all.length > 0 && all.length < 4 ? `: ${all.join(' or ')}` : '',
+        })}
       </Typography>
     );
   }
@@ -87,8 +89,10 @@ function FoundRole({ confidence, role, couldBe, unlike }: TerminalFinding) {
       </Typography>
       <Typography variant="body2">
         {confidence === 'certain'
-          ? 'certain by name'
-          : `likely, but could be ${couldBe.map((one) => said(roleSaid(one.role))).join(' or ')}`}
+          ? t('ui-wires.certain-name')
+          : t('ui-wires.likely-but-could', {
+              couldBe: couldBe.map((one) => said(roleSaid(one.role))).join(' or '),
+            })}
       </Typography>
       {unlike && (
         <Typography variant="body2" sx={{ fontWeight: 700, color: 'warning.main' }}>
@@ -105,8 +109,8 @@ function Listed({ pin, found }: { pin: Pin; found: TerminalFinding }) {
   return (
     <Typography variant="body2" sx={differs ? { fontWeight: 700, color: 'warning.main' } : {}}>
       {differs
-        ? `≠ the list says ${said(roleSaid(role))}: the plug disagrees`
-        : `the list says ${said(roleSaid(role))}`}
+        ? t('ui-wires.list-says-plug-disagrees', { role: said(roleSaid(role)) })
+        : t('ui-wires.list-says', { role: said(roleSaid(role)) })}
     </Typography>
   );
 }

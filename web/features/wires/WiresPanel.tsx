@@ -30,6 +30,7 @@ import {
   wiresRestarted,
 } from './wiresSlice.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
 
 type PlugCan = 'both' | 'on' | 'off';
 const ALLOWED: Record<PlugCan, readonly PlugTest[]> = {
@@ -69,7 +70,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Terminals of the plug"
+          aria-label={t('ui-wires.terminals-plug')}
           value={terminals}
           onChange={(_event, chosen: TerminalCount | null) =>
             chosen && dispatch(terminalsCounted({ jobId, terminals: chosen }))
@@ -77,32 +78,29 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
         >
           {TERMINAL_COUNTS.map((count) => (
             <ToggleButton key={count} value={count}>
-              {count} terminals
+              {t('ui-wires.terminals-2', { count })}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="What can be done with the plug"
+          aria-label={t('ui-wires.can-done-plug')}
           value={plugCan}
           onChange={(_event, chosen: PlugCan | null) => chosen && setPlugCan(chosen)}
         >
-          <ToggleButton value="both">On and off</ToggleButton>
-          <ToggleButton value="on">Stays on</ToggleButton>
-          <ToggleButton value="off">Stays off</ToggleButton>
+          <ToggleButton value="both">{t('ui-wires.on-and-off')}</ToggleButton>
+          <ToggleButton value="on">{t('ui-wires.stays-on')}</ToggleButton>
+          <ToggleButton value="off">{t('ui-wires.stays-off')}</ToggleButton>
         </ToggleButtonGroup>
         {readings.length > 0 && (
           <Button color="inherit" onClick={() => dispatch(wiresRestarted(jobId))}>
-            Start over
+            {t('ui-wires.start-over')}
           </Button>
         )}
       </Box>
       {finding?.contradictory && (
-        <Alert severity="warning">
-          No body with {terminals} terminals, sound or with one fault, gives these readings. Check the number
-          of terminals and measure the odd one again; else there is more than one fault.
-        </Alert>
+        <Alert severity="warning">{t('ui-wires.no-body-terminals-sound-one', { terminals })}</Alert>
       )}
       {finding?.next && (
         <NextTerminal
@@ -114,12 +112,12 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
           onMeasured={measured}
         />
       )}
-      {!finding && <Typography aria-live="polite">Working out what such a plug can be …</Typography>}
+      {!finding && <Typography aria-live="polite">{t('ui-wires.working-out-such-plug-can')}</Typography>}
       {finding && !finding.next && !finding.contradictory && (
         <Typography sx={{ fontWeight: 600 }}>
           {finding.terminals.every(({ confidence }) => confidence === 'certain')
-            ? 'Every terminal is named for certain.'
-            : 'No further measurement here would tell more. What is open stays open until the fault is found.'}
+            ? t('ui-wires.every-terminal-named-certain')
+            : t('ui-wires.no-further-measurement-here-would')}
         </Typography>
       )}
       {finding && (
@@ -133,8 +131,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
       )}
       {finding?.terminals.some(({ confidence }) => confidence === 'certain') && (
         <Typography variant="body2">
-          Certain: no other body with {terminals} terminals that is known here reads like this, sound or with
-          any single fault.
+          {t('ui-wires.certain-no-other-body-terminals', { terminals })}
         </Typography>
       )}
       {plug && (
@@ -144,9 +141,9 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
             disabled={isLoading || job.deletedAt !== undefined}
             onClick={() => void writeDown(plug)}
           >
-            Write these names onto the job
+            {t('ui-wires.write-these-names-onto-job')}
           </Button>
-          {isSuccess && <Typography role="status">Written down. They stand under Job.</Typography>}
+          {isSuccess && <Typography role="status">{t('ui-wires.written-down-they-stand-under')}</Typography>}
         </Box>
       )}
       {error && (

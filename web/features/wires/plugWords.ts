@@ -7,9 +7,13 @@ import {
   type Unlike,
 } from '@lettura/core/judge/wireFinder';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
-import { said } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
-const FED_ANSWERS = ['nothing follows', 'its value follows', 'a temperature follows'];
+const FED_ANSWERS = [
+  t('ui-wires.nothing-follows-2'),
+  t('ui-wires.value-follows'),
+  t('ui-wires.temperature-follows-2'),
+];
 
 function valueInWords(test: PlugTest, value: number): string {
   switch (test) {
@@ -21,14 +25,14 @@ function valueInWords(test: PlugTest, value: number): string {
     case 'moves':
       return value === 1 ? 'follows' : 'stays';
     case 'fed':
-      return FED_ANSWERS[value] ?? 'nothing follows';
+      return FED_ANSWERS[value] ?? t('ui-wires.nothing-follows-2');
   }
 }
 
 const WHERE: Record<PlugTest, string> = {
-  'open-volts': 'plug off ',
-  'connected-volts': 'connected ',
-  'open-ohms': 'to ground ',
+  'open-volts': t('ui-wires.plug-off'),
+  'connected-volts': t('ui-wires.connected'),
+  'open-ohms': t('ui-wires.to-ground'),
   moves: '',
   fed: 'fed: ',
 };
@@ -42,9 +46,13 @@ export function unlikeInWords(role: Role, { test, value, lowest, highest }: Unli
     test === 'moves' || test === 'fed'
       ? valueInWords(test, highest)
       : highest === Infinity
-        ? `${valueInWords(test, lowest)} or more`
+        ? t('ui-wires.or-more', { value: valueInWords(test, lowest) })
         : lowest <= 0
-          ? `${valueInWords(test, highest)} at most`
-          : `${valueInWords(test, lowest)} to ${valueInWords(test, highest)}`;
-  return `! Not as a sound ${said(roleSaid(role))}: ${readingInWords({ test, value })}, a sound one ${sound}. Judge it on the sheet.`;
+          ? t('ui-wires.at-most', { value: valueInWords(test, highest) })
+          : t('ui-wires.to', { value: valueInWords(test, lowest), value2: valueInWords(test, highest) });
+  return t('ui-wires.not-sound-sound-one-judge', {
+    role: said(roleSaid(role)),
+    reading: readingInWords({ test, value }),
+    sound,
+  });
 }
