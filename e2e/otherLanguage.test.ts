@@ -114,6 +114,7 @@ test('in a language with longer words, no screen has English left, and none is b
     }
   }
   expect(left).toEqual({});
+  const broken: string[] = [];
   for (const size of [
     { width: 1280, height: 800 },
     { width: 390, height: 844 },
@@ -122,8 +123,11 @@ test('in a language with longer words, no screen has English left, and none is b
     for (const path of SCREENS) {
       await page.goto(app.url + path);
       await page.getByRole('main').or(page.getByRole('alert')).first().waitFor();
-      expect(await overflow(), `${path} at ${size.width}`).toBeLessThanOrEqual(0);
+      await page.waitForLoadState('networkidle');
+      const pixels = await overflow();
+      if (pixels > 0) broken.push(`${path} at ${size.width}: ${pixels} pixels too wide`);
     }
   }
+  expect(broken).toEqual([]);
   expect(complaints).toEqual([]);
 });

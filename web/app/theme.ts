@@ -78,6 +78,8 @@ export function themeNamed(name: ThemeName): Theme {
       button: { textTransform: 'none', fontWeight: 600 },
     },
     components: {
+      // A longer language needs another line rather than a wider screen.
+      MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
       MuiButtonBase: {
         defaultProps: { disableRipple: true },
         styleOverrides: { root: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif" } },

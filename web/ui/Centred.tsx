@@ -8,7 +8,10 @@ import { t } from './words.ts';
 /** While something loads, and where it did not. */
 export function Loading({ what }: { what: string }) {
   return (
-    <Box role="status" sx={{ display: 'flex', gap: 2, alignItems: 'center', justifyContent: 'center', p: 6 }}>
+    <Box
+      role="status"
+      sx={{ display: 'flex', gap: 2, alignItems: 'center', justifyContent: 'center', px: 2, py: 6 }}
+    >
       <CircularProgress size={28} aria-hidden="true" />
       <Typography>{t('ui.loading', { what })}</Typography>
     </Box>

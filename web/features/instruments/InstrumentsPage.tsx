@@ -56,8 +56,8 @@ export default function InstrumentsPage() {
               />
             ) : (
               <>
-                <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
-                  <Typography sx={{ flex: 1 }}>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 2, mb: 1 }}>
+                  <Typography sx={{ flex: '1 1 260px' }}>
                     {t('ui-instruments.every-comparison-honest-these-lines')}
                   </Typography>
                   <Button variant="contained" onClick={() => setOpen('new')}>

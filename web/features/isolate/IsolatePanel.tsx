@@ -50,7 +50,6 @@ export function IsolatePanel({
         aria-label={t('ui-isolate.part-isolation')}
         value={part}
         onChange={(_event, chosen: Part | null) => chosen && put({ part: chosen })}
-        sx={{ flexWrap: 'wrap' }}
       >
         {Object.entries(PARTS).map(([name, label]) => (
           <ToggleButton key={name} value={name}>

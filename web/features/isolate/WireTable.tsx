@@ -51,7 +51,6 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
         aria-label={t('ui-isolate.wire')}
         value={chosen}
         onChange={(_event, lane: Lane | null) => lane && onChoose(lane)}
-        sx={{ flexWrap: 'wrap' }}
       >
         {wires.map((lane) => (
           <ToggleButton key={lane} value={lane}>

@@ -75,7 +75,9 @@ function LoadedRecord({ sheet }: { sheet: Sheet }) {
               {choice}
             </>
           ) : (
-            <Typography>{t('ui-record.no-instrument-connected-server-job')}</Typography>
+            <Typography sx={{ overflowWrap: 'anywhere' }}>
+              {t('ui-record.no-instrument-connected-server-job')}
+            </Typography>
           )}
         </Box>
       )}
