@@ -105,6 +105,8 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
         if (typeof leaf === 'number') expect(Number.isFinite(leaf), `${letter} ${path}`).toBe(true);
         else {
           expect(String(leaf), `${letter} ${path}`).not.toMatch(/NaN|Infinity|undefined|\[object|e\+\d/u);
+          // A code whose message cannot be said.
+          expect(String(leaf), `${letter} ${path}`).not.toMatch(/(^|[ “(])[a-z-]+\.[a-z][a-z0-9-]+/u);
           // Where two sentences were put together.
           expect(String(leaf), `${letter} ${path}`).not.toMatch(/[?!,;:]\.|\.\.|\.,| {2}| [.,;]/u);
         }
@@ -146,8 +148,12 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
           const target: Target = { kind: 'wire', lane, place: 'plug' };
           const expected = expectedReading(target, state, context);
           if (!expected) continue;
-          expect(expected.lowest, `${lane} ${expected.reason.code}`).toBeGreaterThanOrEqual(-NORMAL_RETURN_VOLTS);
-          expect(expected.highest, `${lane} ${expected.reason.code}`).toBeLessThanOrEqual(HIGHEST_SUPPLY_VOLTS);
+          expect(expected.lowest, `${lane} ${expected.reason.code}`).toBeGreaterThanOrEqual(
+            -NORMAL_RETURN_VOLTS,
+          );
+          expect(expected.highest, `${lane} ${expected.reason.code}`).toBeLessThanOrEqual(
+            HIGHEST_SUPPLY_VOLTS,
+          );
           expect(expected.lowest).toBeLessThanOrEqual(expected.highest);
         }
     }

@@ -48,10 +48,14 @@ function makeWords(reader: Reader): Words {
 function worded({ code, values }: Message, intl: IntlShape<string>, reader: Reader): string {
   // From a newer server, which says what this page has no words for: better its code than nothing.
   if (!(code in intl.messages)) return code;
-  if (!values) return sentence(code, intl.formatMessage({ id: code }));
   const shown: Record<string, string | number> = {};
-  for (const [name, value] of Object.entries(values)) shown[name] = valueWords(value, intl, reader);
-  return sentence(code, intl.formatMessage({ id: code }, shown));
+  for (const [name, value] of Object.entries(values ?? {})) shown[name] = valueWords(value, intl, reader);
+  try {
+    return sentence(code, intl.formatMessage({ id: code }, shown));
+  } catch {
+    // Of an older record, which lacks what the message shows by now: no screen falls for that.
+    return code;
+  }
 }
 
 /** A title begins with a capital letter, and so does what ends like a sentence, whatever value it begins with, alone and within another. */
