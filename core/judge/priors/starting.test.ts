@@ -102,8 +102,8 @@ test('what was changed is said, circumstances first', () => {
   const changed: StartingWeights = { circumstances: ['old-part'], priors: { hose: 20, [NOTHING]: 0 } };
   expect(isUsual(changed)).toBe(false);
   expect(inWords(startingInWords(changed))).toEqual([
-    'The sensor is older than ten years',
+    'the sensor is older than ten years',
     expect.stringMatching(/: weight 20$/u),
-    'Nothing is wrong now: weight 0',
+    'nothing is wrong now: weight 0',
   ]);
 });
