@@ -38,6 +38,8 @@ export default defineConfig({
           testTimeout: 120_000,
           hookTimeout: 120_000,
           maxWorkers: 2,
+          // A page answers when it can: as long as a person would wait, not a second.
+          expect: { poll: { timeout: 20_000 } },
           sequence: { groupOrder: 1 },
         },
       },
