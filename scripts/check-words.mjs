@@ -122,7 +122,7 @@ function checkCall(call, source, checker, messages) {
 /** Two words, or a word beside a gap that a value fills. */
 const WORDS = /[A-Za-z]{2,}[,;:]? (?:\0|[A-Za-z])|\0 [A-Za-z]{2,}/u;
 /** Names that are data: of example sensors, and of columns and items as files and their standard have them; ids with a blank. */
-const DATA = /(exampleSensors|file\/candump|file\/layout|posterior\/cause|likelihood\/weigher)\.ts$/u;
+const DATA = /(exampleSensors|live\/liveItems|file\/layout|posterior\/cause|likelihood\/weigher)\.ts$/u;
 
 function checkCore() {
   const files = readdirSync(join(root, 'core'), { recursive: true }).filter(

@@ -1,5 +1,6 @@
 import type { FeedInfo } from '@lettura/contract';
-import { LIVE_ITEMS, readFrame } from '@lettura/core/recording/file';
+import { LIVE_ITEM_IDS, LIVE_ITEMS } from '@lettura/core/machine/live';
+import { readFrame } from '@lettura/core/recording/file';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
@@ -17,7 +18,6 @@ export interface LiveDataFeedOptions extends Waits {
 
 const QUIET_MS = 2000;
 const KEPT_SAMPLES = 12_000;
-const ITEMS = [...LIVE_ITEMS.keys()];
 
 /** Standard live data out of a stream of CAN frames in text; connects anew by itself. */
 export class LiveDataFeed implements Feed {
@@ -25,7 +25,7 @@ export class LiveDataFeed implements Feed {
   readonly #options: LiveDataFeedOptions;
   readonly #stopped = new AbortController();
   readonly #done: Promise<void>;
-  readonly #standing: (number | null)[] = ITEMS.map(() => null);
+  readonly #standing: (number | null)[] = LIVE_ITEM_IDS.map(() => null);
 
   constructor(options: LiveDataFeedOptions) {
     this.#options = options;
@@ -70,7 +70,7 @@ export class LiveDataFeed implements Feed {
   #take(line: string): void {
     const read = readFrame(line.trim());
     if (typeof read === 'string') return;
-    this.#standing[ITEMS.indexOf(read.item)] = read.value;
+    this.#standing[LIVE_ITEM_IDS.indexOf(read.item)] = read.value;
     this.buffer.push({ atMs: Date.now(), values: [...this.#standing] });
     this.buffer.setStatus({ state: 'live', instrument: 'Control unit' });
   }

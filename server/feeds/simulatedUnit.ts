@@ -1,5 +1,6 @@
 import { createServer, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
+import { liveCount, liveItemOf, type LiveItemId } from '@lettura/core/machine/live';
 
 export interface SimulatedUnit {
   port: number;
@@ -10,19 +11,25 @@ export interface SimulatedUnit {
 }
 
 const EVERY_MS = 100;
-const hex = (value: number, bytes: 1 | 2): string =>
-  Math.max(0, Math.round(value))
+const hex = (count: number, bytes: 1 | 2): string =>
+  count
     .toString(16)
     .toUpperCase()
     .padStart(2 * bytes, '0');
 
-/** What an idling engine with a pedal that somebody moves answers, item by item (SAE J1979 scaling, the other way round). */
+/** An answer to the request for an item: its length, the service, the item, its count. */
+function answer(id: LiveItemId, value: number): string {
+  const item = liveItemOf(id);
+  return `${hex(2 + item.bytes, 1)}41${hex(id, 1)}${hex(liveCount(item, value), item.bytes)}`;
+}
+
+/** What an idling engine with a pedal that somebody moves answers, item by item. */
 const ANSWERS: readonly ((seconds: number) => string)[] = [
-  (seconds) => `03410B${hex(34 + 2 * Math.sin(seconds), 1)}`,
-  (seconds) => `04410C${hex(4 * (820 + 15 * Math.sin(2 * seconds)), 2)}`,
-  () => `044110${hex(100 * 2.4, 2)}`,
-  (seconds) => `034149${hex(255 * Math.max(0, Math.sin(seconds / 2)) ** 2, 1)}`,
-  () => `034133${hex(101, 1)}`,
+  (seconds) => answer(0x0b, 34 + 2 * Math.sin(seconds)),
+  (seconds) => answer(0x0c, 820 + 15 * Math.sin(2 * seconds)),
+  () => answer(0x10, 2.4),
+  (seconds) => answer(0x49, 100 * Math.max(0, Math.sin(seconds / 2)) ** 2),
+  () => answer(0x33, 101),
 ];
 
 /** A stand-in for a control unit behind an adapter: a TCP server on loopback that writes a log of frames as it goes. */
@@ -39,7 +46,7 @@ export async function simulatedUnit(): Promise<SimulatedUnit> {
   const timer = setInterval(() => {
     if (silent) return;
     const seconds = Date.now() / 1000;
-    const lines = ANSWERS.map((answer) => `(${seconds.toFixed(6)}) sim0 7E8#${answer(seconds)}\n`);
+    const lines = ANSWERS.map((of) => `(${seconds.toFixed(6)}) sim0 7E8#${of(seconds)}\n`);
     // Between two answers other traffic is on the bus as well.
     const line = `(${seconds.toFixed(6)}) sim0 1A0#${hex(turn++ % 256, 1)}00FF\n${lines.join('')}`;
     for (const socket of sockets) socket.write(line);

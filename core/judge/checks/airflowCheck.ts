@@ -57,7 +57,7 @@ export function flowAgainst(
   Comparison & { own: MeasuredValue },
   'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter'
 > {
-  if (caseFile.family !== 'air-flow') {
+  if (caseFile.profile.measures !== 'air-flow') {
     return fail(
       'not-a-flow-meter',
       say('doubt.sensor-reports-no-air-flow'),

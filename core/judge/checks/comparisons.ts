@@ -1,3 +1,4 @@
+import { familyOf } from '../../machine/family/index.ts';
 import { sameMessage, say, type Message } from '../../measure/message/index.ts';
 import { latest, type GaugeReading, type ScanReading } from '../../record/evidence/index.ts';
 import { sameDrive, type Drive } from '../../machine/places/index.ts';
@@ -119,10 +120,9 @@ const scanIn = ({ readings, profile }: CaseFile, drive: Drive): ScanReading | un
 
 /** With the engine stopped, what is open to the air is at ambient pressure. */
 function ambientSource({ ambient, family, profile }: CaseFile, drive: Drive): Source[] {
-  const open =
-    family === 'barometric-pressure' ||
-    ((drive.engine === 'koeo' || drive.engine === 'key-off') &&
-      (family === 'manifold-pressure' || family === 'boost-pressure' || family === 'other'));
+  const { openToAir } = familyOf(family);
+  const stopped = drive.engine === 'koeo' || drive.engine === 'key-off';
+  const open = openToAir === 'always' || (openToAir === 'stopped' && stopped);
   return ambient && open && !drive.stimulus && profile.measures === 'absolute-pressure'
     ? [{ name: 'ambient', measured: ambientPressure(ambient) }]
     : [];

@@ -1,7 +1,7 @@
 import { fixed, measured, say } from '../../measure/message/index.ts';
 import { type WireReading } from '../../record/evidence/index.ts';
 import { driveSaid, keyOn, sameDrive } from '../../machine/places/index.ts';
-import { expectedValue } from '../../machine/family/index.ts';
+import { expectedValue, isVacuumGauged } from '../../machine/family/index.ts';
 import { boundSaid, COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
@@ -57,9 +57,9 @@ function ofPump(caseFile: CaseFile): Remark[] {
   return [{ sentence, readingIds }];
 }
 
-/** A manifold's states are weighed already; the others are only set beside what they should be. */
+/** States beside a gauge are weighed already; the others are only set beside what they should be. */
 function ofStates(caseFile: CaseFile): Remark[] {
-  if (caseFile.family === 'manifold-pressure') return [];
+  if (isVacuumGauged(caseFile.family)) return [];
   const { profile } = caseFile;
   return signalsByDrive(caseFile).flatMap((signal) => {
     const { state } = signal;

@@ -1,7 +1,7 @@
 import { pressure, say } from '../../measure/message/index.ts';
 import { latest, latestWire, type GaugeReading } from '../../record/evidence/index.ts';
-import { GAUGE_TAPS, running, type GaugeTap } from '../../machine/places/index.ts';
-import { HEALTHY_IDLE_KPA_ABS } from '../../machine/family/index.ts';
+import { running, type GaugeTap } from '../../machine/places/index.ts';
+import { familyOf, HEALTHY_IDLE_KPA_ABS } from '../../machine/family/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
 import { boundSaid, compareValues, type MeasuredValue } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -13,8 +13,7 @@ import { signalAtRail } from './signalAtRail.ts';
 export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings: Finding[] = [];
   const remarks: Remark[] = [];
-  if (caseFile.family !== 'manifold-pressure') return { findings, remarks };
-  for (const tap of GAUGE_TAPS) {
+  for (const tap of familyOf(caseFile.family).gaugeTaps ?? []) {
     const reading = gaugeAt(caseFile, tap);
     if (!reading) continue;
     const gauge = gaugeAgainstSensor(reading, caseFile.profile.measures, caseFile.ambient, caseFile.gauge);

@@ -1,7 +1,13 @@
 import { measured, say, volts, type Message, type Quantity } from '../../measure/message/index.ts';
 import { latest, latestWire, type ScanReading, type WireReading } from '../../record/evidence/index.ts';
 import { engineSaid, keyOn, stimulusKindSaid } from '../../machine/places/index.ts';
-import { expectedValue, movedState, mustMove, type ExpectationFault } from '../../machine/family/index.ts';
+import {
+  expectedValue,
+  familyOf,
+  movedState,
+  mustMove,
+  type ExpectationFault,
+} from '../../machine/family/index.ts';
 import { ok, problemSaid, type Result } from '../../measure/problem/index.ts';
 import { isPressure, measurandSaid } from '../../measure/quantity/index.ts';
 import {
@@ -108,7 +114,7 @@ function againstExpected(
   const show = (value: number) => measured(value, profile.measures);
   const seen = compareValues(asSeen, should.measured, matters);
   const shown = say('checks.signal-is', { said, value: boundSaid(asSeen.bound, show(asSeen.value)) });
-  const manifold = family === 'manifold-pressure';
+  const ambient = familyOf(family).openToAir !== undefined && profile.measures === 'absolute-pressure';
   if (seen.outcome === 'cannot-tell' && seen.ofBound) {
     const sentence = say('checks.end-sensor-can-show-should', { shown, band: should.band });
     return { remarks: [{ sentence, readingIds }] };
@@ -124,10 +130,10 @@ function againstExpected(
     };
   }
   if (seen.outcome === 'agree' || Math.abs(seen.difference) <= matters) {
-    const sentence = say('checks.as-expected', { shown, manifold });
+    const sentence = say('checks.as-expected', { shown, ambient });
     return { findings: [finding('signal-koeo=as-expected', sentence, readingIds)] };
   }
-  const away = say('checks.but', { shown, manifold, band: should.band });
+  const away = say('checks.but', { shown, ambient, band: should.band });
   if (assumed.includes('return')) {
     const sentence = say('checks.return-not-been-measured-yet', { away });
     return { findings: [finding('signal-koeo=shifted-perhaps-by-return', sentence, readingIds)] };

@@ -1,7 +1,7 @@
 import { say, withoutRepeats, type Message } from '../../measure/message/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import { expectedReading } from '../expectation/index.ts';
-import { canBePumped, type FamilyId } from '../../machine/family/index.ts';
+import { canBePumped, familyOf } from '../../machine/family/index.ts';
 import type { PressureUnit } from '../../measure/quantity/index.ts';
 import { cautionsFor } from '../cautions/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -32,20 +32,6 @@ const AT_REST: MachineState = { engine: 'koeo', plug: 'connected' };
 const AT_FAR_STOP: MachineState = { ...AT_REST, stimulus: { kind: 'full-travel' } };
 const engineAt = (engine: MachineState['engine']): MachineState => ({ engine, plug: 'connected' });
 
-const MOVED_BY_HAND: Partial<Record<FamilyId, Message>> = {
-  throttle: say('checks.key-engine-off-turn-throttle'),
-  pedal: say('checks.key-engine-off-press-pedal'),
-  flap: say('checks.key-engine-off-move-arm'),
-};
-const SNAPPED: readonly FamilyId[] = ['throttle', 'pedal', 'flap'];
-const REVVED: readonly FamilyId[] = [
-  'manifold-pressure',
-  'boost-pressure',
-  'filter-differential',
-  'exhaust-flow-differential',
-  'air-flow',
-];
-
 /** How a sensor of this job can be moved while it is recorded, the usual way first. */
 export function sweepGuides(
   caseFile: CaseFile,
@@ -68,7 +54,7 @@ export function sweepGuides(
     cautions: withoutRepeats(steps.flatMap(({ state }) => cautionsFor(SIGNAL, state, caseFile.family))),
   });
   const { family, profile, ambient } = caseFile;
-  const byHand = MOVED_BY_HAND[family];
+  const { byHand, revved } = familyOf(family);
   const guides: SweepGuide[] = [];
   if (byHand)
     guides.push(
@@ -98,7 +84,7 @@ export function sweepGuides(
       ),
     );
   }
-  if (REVVED.includes(family))
+  if (revved)
     guides.push(
       guide('revs', say('checks.idle-revs-snap'), say('checks.engine-warm-out-gear-hold'), [
         step(say('checks.idle'), engineAt('idle')),
@@ -107,7 +93,7 @@ export function sweepGuides(
         step(say('checks.idle-again'), engineAt('idle')),
       ]),
     );
-  if (SNAPPED.includes(family))
+  if (byHand)
     guides.push(
       guide('snap', say('checks.snap'), say('checks.key-engine-off-snap-far'), [
         step(say('checks.at-rest'), AT_REST),

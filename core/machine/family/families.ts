@@ -1,7 +1,8 @@
 import { say, type Message } from '../../measure/message/index.ts';
 import type { Measurand } from '../../measure/quantity/index.ts';
 import type { FaultKindId, PhysicalKindId } from '../kinds/index.ts';
-import type { MachineState } from '../places/index.ts';
+import type { GaugeTap, MachineState } from '../places/index.ts';
+import type { LiveItemId } from '../live/index.ts';
 import {
   acrossFilter,
   alwaysAmbient,
@@ -33,8 +34,20 @@ export interface FamilySpec {
   pumped: boolean;
   /** Where the machine itself drives the quantity away from its resting value; left out where it cannot. */
   moves?: MachineState;
+  /** Names of what is done to it in that state, and of nothing done; left out where nothing is but the engine run. */
+  stimulus?: { off: Message; on: Message };
   /** Whether a signal that stays where it was in that state is stuck. */
   mustMove: boolean;
+  /** When its port is open to the air, so that an absolute sensor reads ambient pressure. */
+  openToAir?: 'stopped' | 'always';
+  /** Where a gauge can be put on the same vacuum; the running engine's vacuum is judged then. */
+  gaugeTaps?: readonly GaugeTap[];
+  /** How a hand moves it from stop to stop while it is recorded: only for what is moved through an arm or a linkage. */
+  byHand?: Message;
+  /** Whether letting an engine rev says something about it. */
+  revved?: true;
+  /** What else must be known to say what it should read. */
+  needs?: 'displacement' | 'refrigerant';
   /** What a sound sensor reports in a state. */
   expects: Expects;
   /** What can be wrong outside of sensor and circuit. */
@@ -43,10 +56,8 @@ export interface FamilySpec {
   weights?: Partial<Record<FaultKindId, number>>;
   /** What the unit complains of by, SAE J2012 (from memory). */
   codes: { signal?: LowHigh; 'second-signal'?: LowHigh; apart?: string };
-  /** Its item of standard live data, SAE J1979 service 01; left out where the standard has none. */
-  liveItem?: number;
-  /** Step of that item, where it is none of its quantity's own. */
-  liveStep?: number;
+  /** Its item of standard live data; left out where the standard has none. */
+  liveItem?: LiveItemId;
   /** What can hurt whoever works at it. */
   hazards?: readonly ('high-pressure' | 'refrigerant' | 'regeneration' | 'hot-exhaust')[];
 }
@@ -73,6 +84,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     pumped: true,
     moves: IDLE,
     mustMove: true,
+    openToAir: 'stopped',
+    gaugeTaps: ['manifold', 'sensor-hose'],
+    revved: true,
     expects: inManifold,
     causes: ['hose', 'low-vacuum'],
     codes: { signal: ['P0107', 'P0108'], 'second-signal': AIR_TEMPERATURE },
@@ -85,6 +99,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     // A barometer often has no port.
     pumped: false,
     mustMove: true,
+    openToAir: 'always',
     expects: alwaysAmbient,
     causes: [],
     codes: { signal: ['P2228', 'P2229'] },
@@ -98,6 +113,8 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     moves: REVS_HELD,
     // Without load a turbocharger hardly moves.
     mustMove: false,
+    openToAir: 'stopped',
+    revved: true,
     expects: boosted,
     causes: ['hose'],
     codes: { signal: ['P0237', 'P0238'], 'second-signal': AIR_TEMPERATURE },
@@ -116,6 +133,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     moves: REVS_HELD,
     // Without load a clean filter hardly moves.
     mustMove: false,
+    revved: true,
     expects: acrossFilter,
     causes: ['hose', 'hoses-swapped'],
     // Soot and water in the hoses.
@@ -134,7 +152,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     ],
     pumped: true,
     moves: { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
+    stimulus: { off: say('families.valve-as-it-is'), on: say('families.forced-open') },
     mustMove: true,
+    revved: true,
     expects: exhaustFlow,
     causes: ['hose', 'hoses-swapped', 'restricted-passages'],
     weights: { hose: 12 },
@@ -151,7 +171,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     ],
     pumped: false,
     moves: FULL_TRAVEL,
+    stimulus: { off: say('families.throttle-closed'), on: say('families.wide-open') },
     mustMove: true,
+    byHand: say('checks.key-engine-off-turn-throttle'),
     expects: throttleRests,
     causes: ['linkage'],
     // Worn where the engine idles.
@@ -169,7 +191,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     ],
     pumped: false,
     moves: FULL_TRAVEL,
+    stimulus: { off: say('families.pedal-rest'), on: say('families.fully-down') },
     mustMove: true,
+    byHand: say('checks.key-engine-off-press-pedal'),
     expects: pedalRests,
     causes: ['linkage'],
     // Worn where the foot rests.
@@ -186,7 +210,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     ],
     pumped: false,
     moves: FULL_TRAVEL,
+    stimulus: { off: say('families.arm-as-it-is'), on: say('families.far-stop') },
     mustMove: true,
+    byHand: say('checks.key-engine-off-move-arm'),
     expects: flapRests,
     causes: ['linkage'],
     weights: { linkage: 9 },
@@ -203,6 +229,8 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     pumped: false,
     moves: IDLE,
     mustMove: true,
+    revved: true,
+    needs: 'displacement',
     expects: flowing,
     causes: ['unmetered-air'],
     // Dirt on the element.
@@ -223,6 +251,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     moves: IDLE,
     // Nobody knows how far it will.
     mustMove: false,
+    needs: 'refrigerant',
     expects: saturated,
     causes: [],
     codes: { signal: ['P0532', 'P0533'] },
@@ -244,8 +273,6 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     causes: [],
     codes: { signal: ['P0192', 'P0193'] },
     liveItem: 0x23,
-    // The item that is read counts in these.
-    liveStep: 10,
     hazards: ['high-pressure'],
   },
   other: {
@@ -254,6 +281,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     notes: [],
     pumped: true,
     mustMove: true,
+    openToAir: 'stopped',
     expects: unknownQuantity,
     causes: [],
     codes: {},
@@ -262,5 +290,8 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
 
 export const familyOf = (id: FamilyId): FamilySpec => FAMILIES[id];
 
-/** Whether it is moved through an arm or a linkage, by a foot, a cable or an actuator. */
-export const isLinked = (id: FamilyId): boolean => FAMILIES[id].causes.includes('linkage');
+/** Whether it is moved through an arm or a linkage, by a foot, a cable or an actuator: a track, from stop to stop. */
+export const isLinked = (id: FamilyId): boolean => FAMILIES[id].byHand !== undefined;
+
+/** Whether a gauge can be set beside it on a vacuum that is itself judged. */
+export const isVacuumGauged = (id: FamilyId): boolean => FAMILIES[id].gaugeTaps !== undefined;

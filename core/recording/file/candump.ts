@@ -1,27 +1,5 @@
+import { LIVE_ITEMS, liveValue } from '../../machine/live/index.ts';
 import type { Channel, Recording } from '../sweep/index.ts';
-
-/** A standard item of live data: SAE J1979 service 01. */
-interface Item {
-  name: string;
-  unit: string;
-  bytes: 1 | 2;
-  value: (a: number, b: number) => number;
-}
-
-/** The items that a sensor of this product shows up in (SAE J1979 scaling). */
-export const LIVE_ITEMS: ReadonlyMap<number, Item> = new Map([
-  [0x0b, { name: 'Manifold pressure', unit: 'kPa', bytes: 1, value: (a) => a }],
-  [0x0c, { name: 'Engine speed', unit: 'rpm', bytes: 2, value: (a, b) => (256 * a + b) / 4 }],
-  [0x0f, { name: 'Intake air temperature', unit: '°C', bytes: 1, value: (a) => a - 40 }],
-  [0x10, { name: 'Air flow', unit: 'g/s', bytes: 2, value: (a, b) => (256 * a + b) / 100 }],
-  [0x11, { name: 'Throttle position', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
-  [0x22, { name: 'Rail pressure, relative', unit: 'kPa', bytes: 2, value: (a, b) => 0.079 * (256 * a + b) }],
-  [0x23, { name: 'Rail pressure', unit: 'kPa', bytes: 2, value: (a, b) => 10 * (256 * a + b) }],
-  [0x33, { name: 'Barometric pressure', unit: 'kPa', bytes: 1, value: (a) => a }],
-  [0x45, { name: 'Relative throttle position', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
-  [0x49, { name: 'Pedal position D', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
-  [0x4a, { name: 'Pedal position E', unit: '%', bytes: 1, value: (a) => (100 * a) / 255 }],
-] as const);
 
 const FRAME = /^\((\d+\.\d+)\)\s+\S+\s+([0-9A-F]{3}|[0-9A-F]{8})#([0-9A-F]{0,16})\s*$/iu;
 /** Answers of control units: eleven-bit and twenty-nine-bit identifiers (ISO 15765-4). */
@@ -54,7 +32,7 @@ export function readFrame(line: string): LiveAnswer | 'other' | 'no-frame' {
   const known = LIVE_ITEMS.get(item);
   if (!isAnswer(Number.parseInt(id, 16)) || service !== 0x41 || !known || length < 2 + known.bytes)
     return 'other';
-  return { seconds: Number(moment), item, value: known.value(a, b) };
+  return { seconds: Number(moment), item, value: liveValue(known, a, b) };
 }
 
 /** Live data out of a log of CAN frames, each item a channel: between two of its answers a value stands. */

@@ -1,11 +1,4 @@
-export {
-  decodeCandump,
-  LIVE_ITEMS,
-  looksLikeCandump,
-  readFrame,
-  type DecodedLog,
-  type LiveAnswer,
-} from './candump.ts';
+export { decodeCandump, looksLikeCandump, readFrame, type DecodedLog, type LiveAnswer } from './candump.ts';
 export {
   layoutOf,
   looksBinary,

@@ -12,6 +12,7 @@ import {
   type MachineState,
 } from '@lettura/core/machine/places';
 import { formatWithBasis } from '@lettura/core/measure/quantity';
+import { isLinked } from '@lettura/core/machine/family';
 import { useState } from 'react';
 import { useSelector } from 'react-redux';
 import { selectUnits } from '../../app/preferences.ts';
@@ -23,7 +24,6 @@ import { useLiveData } from './useLiveData.ts';
 import { useMachine, type BenchJob } from './useMachine.ts';
 import { t } from '../../ui/words.ts';
 
-const MOVED = ['throttle', 'pedal', 'flap'];
 const FIRST: MeterSet = { mode: 'volts', red: { lane: 'return', place: 'plug' }, black: 'battery-negative' };
 const SECOND: MeterSet = { mode: 'volts', red: { lane: 'signal', place: 'unit' }, black: 'battery-negative' };
 
@@ -130,7 +130,7 @@ export function BenchTools({ bench, state, start = FIRST, onState, onTake }: Ben
           </Button>
         )}
       </Box>
-      {MOVED.includes(family) && (
+      {isLinked(family) && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 1 }}>
           <Typography id="held-position" sx={{ whiteSpace: 'nowrap' }}>
             {t('ui-bench.held-hand')}

@@ -1,3 +1,4 @@
+import { familyOf } from '@lettura/core/machine/family';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
@@ -64,7 +65,8 @@ export default function NewJobPage() {
 
   const { errors, isSubmitting } = formState;
   const sensorId = useWatch({ control, name: 'sensorId' });
-  const flowMeter = sensors.find(({ id }) => id === sensorId)?.family === 'air-flow';
+  const chosen = sensors.find(({ id }) => id === sensorId);
+  const flowMeter = chosen && familyOf(chosen.family).needs === 'displacement';
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title={t('ui-jobs.new-job')} />

@@ -4,7 +4,7 @@ import type { FeedInfo, Sensor } from '@lettura/contract';
 import type { Target } from '@lettura/core/machine/places';
 import { liveDataStep } from '@lettura/core/machine/family';
 import { familyOf } from '@lettura/core/machine/family';
-import { LIVE_ITEMS } from '@lettura/core/recording/file';
+import { LIVE_ITEM_IDS } from '@lettura/core/machine/live';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { useMemo, useState } from 'react';
 import { LivePanel } from './LivePanel.tsx';
@@ -64,7 +64,7 @@ function Instruments({ target, sensor, feeds, expectation, onTake }: LiveInstrum
     );
   const item = familyOf(sensor.family).liveItem;
   if (target.kind !== 'scan' || !unit || item === undefined) return null;
-  const channel = [...LIVE_ITEMS.keys()].indexOf(item);
+  const channel = LIVE_ITEM_IDS.indexOf(item);
   const step = liveDataStep(sensor.family, sensor.profile.measures);
   return (
     <LivePanel

@@ -7,7 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { driveSaid, ENGINE_STATES, type MachineState } from '@lettura/core/machine/places';
 import { expectedReading } from '@lettura/core/judge/expectation';
-import { expectedValue, type FamilyId } from '@lettura/core/machine/family';
+import { expectedValue, movedState, type FamilyId } from '@lettura/core/machine/family';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { expectationInWords, upperFirst } from '../../ui/inWords.ts';
@@ -69,18 +69,11 @@ export function ExpectedStates({ sensor, surroundings, units }: TableProps) {
   );
 }
 
-const STIMULATED: Partial<Record<FamilyId, MachineState>> = {
-  throttle: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
-  pedal: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
-  flap: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } },
-  'exhaust-flow-differential': { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
-};
-
 function statesOf(family: FamilyId): MachineState[] {
   const states = ENGINE_STATES.filter((engine) => engine !== 'key-off').map((engine): MachineState => ({
     engine,
     plug: 'connected',
   }));
-  const more = STIMULATED[family];
-  return more ? [...states, more] : states;
+  const more = movedState(family);
+  return more?.stimulus ? [...states, more] : states;
 }

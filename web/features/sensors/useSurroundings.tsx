@@ -1,3 +1,4 @@
+import { familyOf } from '@lettura/core/machine/family';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -49,8 +50,9 @@ export function useSurroundings({ profile, family, companion }: Sensor): {
       sx={{ width: 190 }}
     />
   );
-  const wantsAir = family === 'refrigerant-pressure' || companion?.kind === 'temperature';
-  const wantsAmbient = profile.measures === 'absolute-pressure' || family === 'refrigerant-pressure';
+  const { needs } = familyOf(family);
+  const wantsAir = needs === 'refrigerant' || companion?.kind === 'temperature';
+  const wantsAmbient = profile.measures === 'absolute-pressure' || needs === 'refrigerant';
   return {
     surroundings: {
       ambient: ambient.ok ? ambient.value : undefined,
@@ -64,8 +66,8 @@ export function useSurroundings({ profile, family, companion }: Sensor): {
         {wantsAir && field('air', t('ui-sensors.air-temperature-c'), air)}
         {profile.tolerance.form === 'temperature-band' &&
           field('sensor', t('ui-sensors.sensor-temperature-c'), sensorTemperature)}
-        {family === 'air-flow' && field('litres', t('ui-sensors.displacement-l'), litres)}
-        {family === 'refrigerant-pressure' && (
+        {needs === 'displacement' && field('litres', t('ui-sensors.displacement-l'), litres)}
+        {needs === 'refrigerant' && (
           <TextField
             select
             size="small"

@@ -1,3 +1,4 @@
+import { familyOf } from '@lettura/core/machine/family';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -127,7 +128,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
           </Typography>
         </Box>
       )}
-      {caseFile.family === 'air-flow' && (
+      {familyOf(caseFile.family).needs === 'displacement' && (
         <AirflowCheck caseFile={caseFile} engine={state.engine} units={units} />
       )}
       <BeforeAfterTable caseFile={caseFile} units={units} />

@@ -1,3 +1,4 @@
+import { familyOf } from '@lettura/core/machine/family';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -150,7 +151,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
         {...register('history')}
         helperText={theirs('history')}
       />
-      {sensor.family === 'air-flow' && (
+      {familyOf(sensor.family).needs === 'displacement' && (
         <TextField
           label={t('ui-sheet.engine-displacement-l')}
           {...register('litres')}

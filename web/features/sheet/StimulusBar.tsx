@@ -1,27 +1,11 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { MachineState, Stimulus } from '@lettura/core/machine/places';
-import type { FamilyId } from '@lettura/core/machine/family';
+import type { MachineState } from '@lettura/core/machine/places';
+import { familyOf, type FamilyId } from '@lettura/core/machine/family';
 import { formatPressure } from '@lettura/core/measure/quantity';
 import type { Units } from '../../ui/units.ts';
-import { t } from '../../ui/words.ts';
-
-/** What can be done to a sensor of this family without an instrument: its words for "nothing" and for "done". */
-const CHOICES: Partial<Record<FamilyId, { stimulus: Stimulus; off: string; on: string }>> = {
-  throttle: {
-    stimulus: { kind: 'full-travel' },
-    off: t('ui-sheet.throttle-closed'),
-    on: t('ui-sheet.wide-open'),
-  },
-  pedal: { stimulus: { kind: 'full-travel' }, off: t('ui-sheet.pedal-rest'), on: t('ui-sheet.fully-down') },
-  flap: { stimulus: { kind: 'full-travel' }, off: t('ui-sheet.arm-as-it-is'), on: t('ui-sheet.far-stop') },
-  'exhaust-flow-differential': {
-    stimulus: { kind: 'valve-open' },
-    off: t('ui-sheet.valve-as-it-is'),
-    on: t('ui-sheet.forced-open'),
-  },
-};
+import { said, t } from '../../ui/words.ts';
 
 export interface StimulusBarProps {
   family: FamilyId;
@@ -52,8 +36,8 @@ export function StimulusBar({ family, state, units, onChange }: StimulusBarProps
       </Button>
     );
   }
-  const choice = CHOICES[family];
-  if (!choice) return null;
+  const { stimulus: names, moves } = familyOf(family);
+  if (!names || !moves?.stimulus) return null;
   return (
     <ToggleButtonGroup
       exclusive
@@ -61,11 +45,11 @@ export function StimulusBar({ family, state, units, onChange }: StimulusBarProps
       aria-label={t('ui-sheet.done-sensor')}
       value={stimulus ? 'on' : 'off'}
       onChange={(_event, chosen: 'on' | 'off' | null) =>
-        chosen && onChange({ stimulus: chosen === 'on' ? choice.stimulus : undefined })
+        chosen && onChange({ stimulus: chosen === 'on' ? moves.stimulus : undefined })
       }
     >
-      <ToggleButton value="off">{choice.off}</ToggleButton>
-      <ToggleButton value="on">{choice.on}</ToggleButton>
+      <ToggleButton value="off">{said(names.off)}</ToggleButton>
+      <ToggleButton value="on">{said(names.on)}</ToggleButton>
     </ToggleButtonGroup>
   );
 }

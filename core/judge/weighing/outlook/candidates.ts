@@ -12,7 +12,7 @@ import {
   type Spot,
 } from '../../../machine/places/index.ts';
 import { observationOf, observationsFor, type ObservationId } from '../../../record/observation/index.ts';
-import { canBePumped, movedState, type FamilyId } from '../../../machine/family/index.ts';
+import { canBePumped, familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** A reading that could be taken next. */
@@ -38,7 +38,7 @@ const VALVE_OPEN: MachineState = {
 /** Half way of what a hand does to the sensor itself, past whatever hose or linkage is before it. */
 export function handState({ family, profile }: { family: FamilyId; profile: SensorProfile }) {
   const { measures, lowest, highest } = profile;
-  if (family === 'throttle' || family === 'pedal' || family === 'flap')
+  if (isLinked(family))
     return { ...KOEO, stimulus: { kind: 'held', percent: 50 } } as const satisfies MachineState;
   if (!canBePumped(family)) return undefined;
   // Half of what a hand pump can do: down from ambient for an absolute sensor, up for the others.
@@ -46,8 +46,6 @@ export function handState({ family, profile }: { family: FamilyId; profile: Sens
   return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient) } } as const;
 }
 
-const HOSED: readonly FamilyId[] = ['manifold-pressure'];
-const SWEPT: readonly FamilyId[] = ['throttle', 'pedal', 'flap'];
 const KEY_OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
 export const NEIGHBOURS_OFF: MachineState = {
   ...KOEO,
@@ -82,7 +80,7 @@ export function candidatesFor(
     state: KEY_OFF,
   });
   // Across an amplifier an ohmmeter finds nothing that one could rely on.
-  const tracks = SWEPT.includes(family);
+  const tracks = isLinked(family);
   return [
     ...measured.flatMap((lane) =>
       (['plug', 'unit', 'connector'] as const).map((place) => wire(lane, place, KOEO)),
@@ -106,8 +104,8 @@ export function candidatesFor(
         target: { kind: 'observation', observation: id },
         state: valveOpen ? VALVE_OPEN : KOEO,
       })),
-    ...(HOSED.includes(family) && moved
-      ? (['manifold', 'sensor-hose'] as const).map((tap): Candidate => ({
+    ...(moved
+      ? (familyOf(family).gaugeTaps ?? []).map((tap): Candidate => ({
           target: { kind: 'gauge', tap },
           state: moved,
         }))
