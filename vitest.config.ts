@@ -1,7 +1,11 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 /** The same cases in every run: what a run finds, the next one finds as well. */
 const setupFiles = ['scripts/seededProperties.ts'];
+
+/** Every core is used; without this one stands still, since nobody watches a run. */
+const maxWorkers = availableParallelism();
 
 export default defineConfig({
   test: {
@@ -18,9 +22,12 @@ export default defineConfig({
           ],
           testTimeout: 60_000,
           setupFiles,
+          maxWorkers,
+          // Nothing is mocked and nothing kept between tests: each worker loads the program once.
+          isolate: false,
         },
       },
-      { test: { name: 'web', include: ['web/**/*.test.ts'], setupFiles } },
+      { test: { name: 'web', include: ['web/**/*.test.ts'], setupFiles, maxWorkers, isolate: false } },
       {
         test: {
           name: 'server',
@@ -28,6 +35,7 @@ export default defineConfig({
           testTimeout: 60_000,
           hookTimeout: 60_000,
           setupFiles,
+          maxWorkers,
         },
       },
       {

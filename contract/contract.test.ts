@@ -211,7 +211,7 @@ test('temperatures of a tolerance band must rise', () => {
   const tolerance = { form: 'temperature-band', plusMinus: 1, multipliers };
   const read = sensorProfile.safeParse({ ...profile, tolerance });
   expect(read.success).toBe(false);
-  expect(read.error?.issues[0]?.message).toContain('rise');
+  expect(read.error?.issues[0]?.message).toContain('temperatures-must-rise');
 });
 
 const isolation = {
@@ -227,7 +227,7 @@ const isolation = {
 test('ohms between two points may be OL; two probes on one point, or more clips than a bench has, are refused', () => {
   expect(newReading.safeParse({ ...isolation, kind: 'ohms', ohms: null }).success).toBe(true);
   const onePoint = newReading.safeParse({ ...isolation, to: isolation.from, kind: 'ohms', ohms: 1 });
-  expect(onePoint.error?.issues[0]?.message).toBe('Both probes are on one point: choose two.');
+  expect(onePoint.error?.issues[0]?.message).toContain('refusal.both-probes-are-on-one');
   const clip = { kind: 'jumper', from: isolation.from, to: isolation.to };
   const harness = { attachments: Array(9).fill(clip), neighboursOff: [], wiggled: false };
   expect(

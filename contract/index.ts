@@ -88,3 +88,4 @@ export {
 } from './sensors.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
 export { readRecordingFile, recordingFile } from './recordingFile.ts';
+export { refusal, refusalOf, refusalsOf } from './refusal.ts';

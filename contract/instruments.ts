@@ -1,4 +1,6 @@
+import { say } from '@lettura/core/measure/message';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id } from './ids.ts';
 import { plainText } from './text.ts';
 
@@ -25,7 +27,7 @@ const accuracy = z.discriminatedUnion('kind', [
 const day = z.iso.date();
 
 const described = {
-  name: plainText(80).min(1, 'Give the instrument a name.'),
+  name: plainText(80).min(1, refusal(say('refusal.give-instrument-name'))),
   sort: z.enum(INSTRUMENT_SORTS),
   accuracy,
   /** What it can show: volts for a meter, kPa for a gauge or pump. */
@@ -55,16 +57,16 @@ export const newInstrument = z
     replaces: id.optional(),
   })
   .refine(({ sort, accuracy: given }) => ACCURACY_OF[sort] === given.kind, {
-    error: 'This accuracy statement does not belong to this sort of instrument.',
+    error: refusal(say('refusal.accuracy-statement-does-not-belong')),
     path: ['accuracy'],
   })
   .refine(({ lowest, highest }) => lowest < highest, {
-    error: 'The range must run from a lower to a higher value.',
+    error: refusal(say('refusal.range-must-run-from-lower')),
     path: ['highest'],
   })
   .refine(
     ({ calibratedOn, calibrationDue }) => !calibratedOn || !calibrationDue || calibratedOn <= calibrationDue,
-    { error: 'It cannot be due before it was calibrated.', path: ['calibrationDue'] },
+    { error: refusal(say('refusal.cannot-due-before-was-calibrated')), path: ['calibrationDue'] },
   );
 export const instrument = z.strictObject({
   id,

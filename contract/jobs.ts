@@ -1,6 +1,8 @@
+import { plain, say } from '@lettura/core/measure/message';
 import { CIRCUMSTANCE_IDS, MOST_PRIOR, WEIGHED_KINDS } from '@lettura/core/judge/priors';
 import { causeTitle } from '@lettura/core/judge/weighing';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
 import { reading } from './readings.ts';
 import { recordingInfo } from './recordings.ts';
@@ -17,19 +19,26 @@ const troubleCode = z
   .string()
   .trim()
   .toUpperCase()
-  .regex(/^[PBCU][0-9A-F]{4}$/u, 'A code is a letter and four digits, for example P0107.');
+  .regex(/^[PBCU][0-9A-F]{4}$/u, refusal(say('refusal.code-letter-four-digits-for')));
 
 /** Circumstances, and weights of kinds of fault that were changed for this job. */
 const startingWeights = z.strictObject({
   circumstances: z.array(z.enum(CIRCUMSTANCE_IDS)).max(CIRCUMSTANCE_IDS.length).readonly(),
   priors: z.partialRecord(
-    z.enum(WEIGHED_KINDS, 'A weight was given for a kind of fault that is not known.'),
-    z.number().min(0).max(MOST_PRIOR, `A weight is 0 to ${MOST_PRIOR}.`),
+    z.enum(WEIGHED_KINDS, refusal(say('refusal.weight-was-given-for-kind'))),
+    z
+      .number()
+      .min(0)
+      .max(MOST_PRIOR, refusal(say('refusal.weight-range', { most: plain(MOST_PRIOR) }))),
   ),
 });
 
 export const jobDetails = z.strictObject({
-  complaint: z.string().trim().min(1, 'Say what the customer complains of.').max(2000),
+  complaint: z
+    .string()
+    .trim()
+    .min(1, refusal(say('refusal.say-what-customer-complains')))
+    .max(2000),
   codes: z.array(troubleCode).max(20),
   /** What was replaced or done before, by whom. */
   history: z.string().trim().max(2000),
@@ -93,7 +102,7 @@ export const newVerdict = z.strictObject({
     .string()
     .max(80)
     .refine((cause) => cause === NOT_PROVEN || causeTitle(cause) !== undefined, {
-      error: 'No such cause is known: choose one that the weighing names.',
+      error: refusal(say('refusal.such-cause-known-choose-one')),
     }),
   note: z.string().trim().max(2000),
 });

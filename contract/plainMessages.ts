@@ -1,76 +1,82 @@
+import { list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 
 type Issue = z.core.$ZodRawIssue;
 
-const SHOULD_BE: Record<string, string> = {
-  string: 'text',
-  number: 'a number',
-  int: 'a whole number',
-  boolean: 'true or false',
-  array: 'a list',
-  tuple: 'a list',
-  object: 'a group of named entries',
-  record: 'a group of named entries',
-  date: 'a date',
+const SHOULD_BE: Record<string, Message> = {
+  string: say('refusal.should-be-text'),
+  number: say('refusal.should-be-number'),
+  int: say('refusal.should-be-whole-number'),
+  boolean: say('refusal.should-be-true-or-false'),
+  array: say('refusal.should-be-list'),
+  tuple: say('refusal.should-be-list'),
+  object: say('refusal.should-be-group'),
+  record: say('refusal.should-be-group'),
+  date: say('refusal.should-be-date'),
 };
-const WRITTEN_AS: Record<string, string> = {
-  datetime: 'a date with its time and zone, such as 2026-03-02T09:00:00Z',
-  date: 'a date, such as 2026-03-02',
-  uuid: 'a UUID',
-  base64: 'base64',
-  url: 'a web address',
+const WRITTEN_AS: Record<string, Message> = {
+  datetime: say('refusal.written-as-moment'),
+  date: say('refusal.written-as-date'),
+  uuid: say('refusal.written-as-uuid'),
+  base64: say('refusal.written-as-base64'),
+  url: say('refusal.written-as-url'),
 };
+const NOT_AS_IT_SHOULD_BE = say('refusal.not-as-it-should-be');
 /** More are not worth reading. */
 const MOST_NAMED = 12;
+const LONGEST_NAME = 60;
 
 /** What is wrong, as one would say it: where a schema says nothing of its own, no validator's text reaches a person. */
-export function plainMessage(issue: Issue): string {
+function plainMessage(issue: Issue): Message {
   switch (issue.code) {
-    case 'invalid_type': {
-      if (issue.input === undefined) return 'This is missing.';
-      const wanted = SHOULD_BE[issue.expected];
-      return wanted ? `This should be ${wanted}.` : 'This is not as it should be.';
-    }
+    case 'invalid_type':
+      if (issue.input === undefined) return say('refusal.missing');
+      return SHOULD_BE[issue.expected] ?? NOT_AS_IT_SHOULD_BE;
     case 'too_big':
-      return limit('at most', issue.maximum, issue.origin);
+      return say('refusal.at-most', sized(issue.maximum, issue.origin));
     case 'too_small':
       return issue.origin === 'string' && issue.minimum === 1
-        ? 'This is empty.'
-        : limit('at least', issue.minimum, issue.origin);
-    case 'invalid_format': {
-      const wanted = WRITTEN_AS[issue.format];
-      return wanted ? `This should be ${wanted}.` : 'This is not written as it should be.';
-    }
+        ? say('refusal.empty')
+        : say('refusal.at-least', sized(issue.minimum, issue.origin));
+    case 'invalid_format':
+      return WRITTEN_AS[issue.format] ?? say('refusal.written-wrongly');
     case 'invalid_value':
-      return `This should be ${listed(issue.values.map(String), 'or')}.`;
+      return say('refusal.one-of', named(issue.values.map(String)));
     case 'unrecognized_keys':
-      return `There is nothing called ${listed(issue.keys, 'or')} here: take it out, or correct its name.`;
+      return say('refusal.nothing-called', named(issue.keys));
     case 'invalid_union':
-      return 'This has none of the forms that are possible here.';
+      return say('refusal.none-of-the-forms');
     case 'custom':
     case 'invalid_element':
     case 'invalid_key':
     case 'not_multiple_of':
-      return 'This is not as it should be.';
+      return NOT_AS_IT_SHOULD_BE;
   }
 }
 
-const COUNTED: Record<string, string> = {
-  string: ' characters long',
-  array: ' entries long',
-  set: ' entries long',
-  file: ' bytes long',
+type Counted = 'characters' | 'entries' | 'bytes' | 'none';
+const COUNTED: Record<string, Counted> = {
+  string: 'characters',
+  array: 'entries',
+  set: 'entries',
+  file: 'bytes',
 };
-const limit = (bound: string, size: number | bigint, origin: string): string =>
-  `This should be ${bound} ${size.toLocaleString('en')}${COUNTED[origin] ?? ''}.`;
 
-function listed(names: readonly string[], word: 'or'): string {
-  const told = names.slice(0, MOST_NAMED).map((name) => `“${name}”`);
-  const rest = names.length - told.length;
-  if (rest > 0) return `${told.join(', ')} ${word} ${rest} more`;
-  return told.length > 1
-    ? `${told.slice(0, -1).join(', ')} ${word} ${told.at(-1)}`
-    : (told[0] ?? 'something');
-}
+const sized = (size: number | bigint, origin: string) => ({
+  size: Number(size),
+  counted: COUNTED[origin] ?? 'none',
+});
 
-z.config({ customError: plainMessage });
+/** The first few by name, and how many more there are. */
+const named = (names: readonly string[]) => ({
+  names: list(
+    names
+      .slice(0, MOST_NAMED)
+      .map((name) => say('refusal.quoted', { name: verbatim(name.slice(0, LONGEST_NAME)) })),
+    names.length > MOST_NAMED ? 'commas' : 'or',
+  ),
+  more: Math.max(0, names.length - MOST_NAMED),
+});
+
+z.config({ customError: (issue) => refusal(plainMessage(issue)) });

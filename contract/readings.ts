@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import {
@@ -7,6 +8,7 @@ import {
   PRESSURE_BASES,
 } from '@lettura/core/measure/quantity';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
 import { machineState, probePoint } from './machineState.ts';
 
@@ -34,7 +36,7 @@ export const ambientSource = z.discriminatedUnion('source', [
 ]);
 
 const twoPoints = ({ from, to }: { from: ProbePoint; to: ProbePoint }) => !samePoint(from, to);
-const ONE_POINT = { error: 'Both probes are on one point: choose two.' };
+const ONE_POINT = { error: refusal(say('refusal.both-probes-are-on-one')) };
 
 /** One line of a job's record. Append-only: corrected or withdrawn by a later line, never changed. */
 export const newReading = z.discriminatedUnion('kind', [

@@ -1,6 +1,8 @@
+import { say } from '@lettura/core/measure/message';
 import { PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import { CHANNEL_USES, SWEEP_FINDINGS } from '@lettura/core/recording/sweep';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
 import { message, saidAtTheTime } from './messages.ts';
 import { plainText } from './text.ts';
@@ -60,7 +62,7 @@ export type RecordingRevision = z.infer<typeof recordingRevision>;
 export const recordingInfo = z.strictObject({
   id,
   jobId: id,
-  name: plainText(120).min(1, 'Give the recording a name.'),
+  name: plainText(120).min(1, refusal(say('refusal.give-recording-name'))),
   takenAt: instant,
   source: z.enum(['import', 'bench', 'live']),
   channels: z.array(channel).min(1).max(MOST_CHANNELS),

@@ -116,7 +116,7 @@ test('the wires to probe are those that the body has', () => {
 test('two wires on one terminal are a slip of the pen', () => {
   const one = { terminal: '1', wire: 'signal', colour: 'green' };
   expect(pins.safeParse([one, { ...one, terminal: '2' }]).success).toBe(true);
-  expect(pins.safeParse([one, { ...one, wire: 'return' }]).error?.issues[0]?.message).toBe(
-    'Two pins have the same terminal.',
+  expect(pins.safeParse([one, { ...one, wire: 'return' }]).error?.issues[0]?.message).toContain(
+    'refusal.two-pins-have-same-terminal',
   );
 });

@@ -1,4 +1,5 @@
-import { fixed, say, verbatim, type Message } from '@lettura/core/measure/message';
+import { refusalOf } from './refusal.ts';
+import { fixed, list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { fail, ok, type Problem } from '@lettura/core/measure/problem';
 import { z } from 'zod';
 import { fileSensor, type Sensor } from './sensors.ts';
@@ -32,8 +33,8 @@ export type SensorFile = z.infer<typeof sensorFile>;
 
 /** One thing that is wrong in a file, in the words of somebody who looks at the file. */
 export interface FileFault {
-  where: string;
-  what: string;
+  where: Message;
+  what: Message;
 }
 
 export type FileReading =
@@ -87,7 +88,7 @@ export function readSensorFile(text: string): FileReading {
   if (read.success) return ok(read.data);
   const faults = read.error.issues.map((issue) => ({
     where: placeOf(issue.path, json),
-    what: issue.message,
+    what: refusalOf(issue.message),
   }));
   return refuse(
     'faults',
@@ -109,13 +110,24 @@ export function tooLarge(bytes: number): FileReading {
 }
 
 /** `sensor 3, “Tern”: profile, tolerance, percent`, counted from one as people do. */
-function placeOf(path: readonly PropertyKey[], json: unknown): string {
-  const [list, index, ...rest] = path;
-  if (list !== 'sensors' || typeof index !== 'number') return path.join(', ') || 'the file';
+function placeOf(path: readonly PropertyKey[], json: unknown): Message {
+  const [among, index, ...rest] = path;
+  if (among !== 'sensors' || typeof index !== 'number')
+    return path.length > 0
+      ? say('refusal.place', { path: verbatim(path.join(', ')) })
+      : say('refusal.in-the-file');
   const name = (json as { sensors: { name?: unknown }[] }).sensors[index]?.name;
-  const called = typeof name === 'string' ? `, “${name.slice(0, 40)}”` : '';
-  const inside = rest.map((step) => (typeof step === 'number' ? `number ${step + 1}` : String(step)));
-  return `sensor ${index + 1}${called}${inside.length > 0 ? `: ${inside.join(', ')}` : ''}`;
+  const isNamed = typeof name === 'string';
+  const inside = rest.map((step) =>
+    typeof step === 'number' ? say('refusal.number', { number: step + 1 }) : verbatim(String(step)),
+  );
+  return say('refusal.in-sensor', {
+    number: index + 1,
+    isNamed,
+    name: verbatim(isNamed ? name.slice(0, 40) : ''),
+    isInside: inside.length > 0,
+    inside: list(inside, 'commas'),
+  });
 }
 
 /** What leaves the library: neither versions nor lineage, which belong to this library alone. */

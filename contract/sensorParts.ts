@@ -1,8 +1,10 @@
+import { say } from '@lettura/core/measure/message';
 import type { Companion } from '@lettura/core/measure/companion';
 import { THREE_WIRES, type Lane } from '@lettura/core/machine/places';
 import type { PairLaw } from '@lettura/core/measure/positionPair';
 import type { ThermistorLaw } from '@lettura/core/measure/thermistor';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { plainText } from './text.ts';
 
 const pairLaw = z.discriminatedUnion('law', [
@@ -62,7 +64,7 @@ export type PinWire = (typeof PIN_WIRES)[number];
 
 export const pin = z.strictObject({
   /** As stamped on the plug. */
-  terminal: plainText(8).min(1, 'Give the terminal its number.'),
+  terminal: plainText(8).min(1, refusal(say('refusal.give-terminal-its-number'))),
   wire: z.enum(PIN_WIRES),
   colour: plainText(40),
 });
@@ -72,7 +74,7 @@ export const pins = z
   .array(pin)
   .max(12)
   .refine((all) => new Set(all.map(({ terminal }) => terminal)).size === all.length, {
-    error: 'Two pins have the same terminal.',
+    error: refusal(say('refusal.two-pins-have-same-terminal')),
   })
   .readonly();
 

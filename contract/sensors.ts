@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import { FAMILY_IDS } from '@lettura/core/machine/family';
 import { MEASURAND_NAMES } from '@lettura/core/measure/quantity';
 import {
@@ -8,6 +9,7 @@ import {
   type SensorProfile,
 } from '@lettura/core/measure/transfer';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id } from './ids.ts';
 import { companion, pins } from './sensorParts.ts';
 import { plainText } from './text.ts';
@@ -24,7 +26,7 @@ const transfer = z.discriminatedUnion('form', [
   z
     .strictObject({ form: z.literal('linear'), low: curvePoint, high: curvePoint })
     .refine(({ low, high }) => low.value < high.value && low.volts !== high.volts, {
-      error: 'The two points must differ in volts, and the low point must have the lower value.',
+      error: refusal(say('refusal.two-points-must-differ-in')),
     }),
   z.strictObject({
     form: z.literal('ratiometric'),
@@ -32,7 +34,9 @@ const transfer = z.discriminatedUnion('form', [
       .number()
       .min(-1)
       .max(1)
-      .refine((share) => Math.abs(share) > 1e-9, { error: 'The signal must change with the value.' }),
+      .refine((share) => Math.abs(share) > 1e-9, {
+        error: refusal(say('refusal.signal-must-change-with-value')),
+      }),
     shareAtZero: z.number().min(-2).max(2),
   }),
   z
@@ -42,7 +46,7 @@ const transfer = z.discriminatedUnion('form', [
       ratiometric: z.boolean(),
     })
     .refine(({ points }) => isCurve(points), {
-      error: 'No value may stand in two points, and the volts must not be the same everywhere.',
+      error: refusal(say('refusal.value-may-stand-in-two')),
       path: ['points'],
     }),
   z
@@ -56,7 +60,7 @@ const transfer = z.discriminatedUnion('form', [
     .refine(
       ({ coefficients, fromVolts, toVolts }) => isMonotonePolynomial(coefficients, fromVolts, toVolts),
       {
-        error: 'The polynomial must rise or fall all the way between its two voltages.',
+        error: refusal(say('refusal.polynomial-must-rise-fall-all')),
         path: ['coefficients'],
       },
     ),
@@ -81,7 +85,7 @@ const tolerance = z.discriminatedUnion('form', [
       .min(1)
       .max(20)
       .refine((points) => points.every(({ celsius }, i) => i === 0 || celsius > points[i - 1]!.celsius), {
-        error: 'The temperatures must rise.',
+        error: refusal(say('refusal.temperatures-must-rise')),
       })
       .readonly(),
   }),
@@ -104,26 +108,26 @@ export const sensorProfile = z
     tolerance,
     differenceThatMatters: width,
     bias: z.enum(BIASES),
-    outputVolts: rising('The output must run from lower to higher volts.').optional(),
-    supplyVolts: rising('The supply must run from lower to higher volts.').optional(),
+    outputVolts: rising(refusal(say('refusal.output-must-run-from-lower'))).optional(),
+    supplyVolts: rising(refusal(say('refusal.supply-must-run-from-lower'))).optional(),
     fitUncertaintyVolts: z.number().min(0).max(16).optional(),
     fittedTo: z.array(curvePoint).min(2).max(MOST_TABLE_POINTS).readonly().optional(),
   })
   .refine((profile) => profile.lowest < profile.highest, {
-    error: 'The range must run from a lower to a higher value.',
+    error: refusal(say('refusal.range-must-run-from-lower')),
     path: ['highest'],
   })
   .refine((profile) => profile.circuitLowVolts < profile.circuitHighVolts, {
-    error: 'The circuit-low limit must be below the circuit-high limit.',
+    error: refusal(say('refusal.circuitlow-limit-must-below-circuithigh')),
     path: ['circuitHighVolts'],
   }) satisfies z.ZodType<SensorProfile>;
 
 /** What a sensor is, apart from its id: also what stands in a file. */
 const described = {
-  name: plainText(120).min(1, 'Give the sensor a name.'),
+  name: plainText(120).min(1, refusal(say('refusal.give-sensor-name'))),
   family: z.enum(FAMILY_IDS),
   /** Where the curve comes from: data sheet, known-good part, workshop. */
-  source: plainText(200).min(1, 'Say where the curve comes from.'),
+  source: plainText(200).min(1, refusal(say('refusal.say-where-curve-comes-from'))),
   /** What the workshop knows of it. */
   notes: plainText(2000),
   profile: sensorProfile,

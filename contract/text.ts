@@ -1,4 +1,6 @@
+import { say } from '@lettura/core/measure/message';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 
 /** Tags and invisible control characters have no business in a name; the screen would show them as they are. */
 const MARKUP = /<[a-z!/?]/iu;
@@ -11,5 +13,7 @@ export const plainText = (longest: number) =>
     .string()
     .trim()
     .max(longest)
-    .refine((text) => !MARKUP.test(text), { error: 'This contains HTML. Write plain words.' })
-    .refine((text) => !CONTROL.test(text), { error: 'This contains control characters. Write plain words.' });
+    .refine((text) => !MARKUP.test(text), { error: refusal(say('refusal.contains-html-write-plain-words')) })
+    .refine((text) => !CONTROL.test(text), {
+      error: refusal(say('refusal.contains-control-characters-write-plain')),
+    });

@@ -100,7 +100,7 @@ test.each([
   [
     'it is another JSON',
     [fileWith('other.json', JSON.stringify({ ...JOB, readings: [{ volts: 'much' }] }))],
-    /is no job of this product:\n.*\n.*readings\[0\]/su,
+    /is no job of this product:\n.*readings\.0/su,
   ],
 ] as const)('where %s, it says what to do and ends with 2', (_what, given, message) => {
   const { status, stdout, stderr } = weigh(...given);

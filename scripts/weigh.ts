@@ -1,9 +1,8 @@
 // npm run -s weigh -- job.json: weighs a job as the API gives it (GET /api/jobs/{id}) by its circuit: verdict, causes with their reasons, what to read next.
 import { readFileSync } from 'node:fs';
-import { caseFileOf, jobSheet, lanesOf, type JobSheet } from '@lettura/contract';
+import { caseFileOf, jobSheet, lanesOf, refusalsOf, type JobSheet } from '@lettura/contract';
 import { weighJob } from '@lettura/core/judge/weighing';
 import { inWords } from '@lettura/words';
-import { z } from 'zod';
 
 function stop(message: string): never {
   console.error(message);
@@ -24,9 +23,9 @@ function jobIn(path: string): JobSheet {
     return stop(`${path} is not JSON: save the answer of GET /api/jobs/{id} as it comes.`);
   }
   const given = jobSheet.safeParse(json);
-  return given.success
-    ? given.data
-    : stop(`${path} is no job of this product:\n${z.prettifyError(given.error)}`);
+  if (given.success) return given.data;
+  const told = refusalsOf(given.error).map(({ path: at, what }) => `  ${at}: ${inWords(what)}`);
+  return stop(`${path} is no job of this product:\n${told.join('\n')}`);
 }
 
 const [path] = process.argv.slice(2);

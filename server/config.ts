@@ -1,3 +1,5 @@
+import { refusalsOf } from '@lettura/contract';
+import { inWords } from '@lettura/words';
 import { z } from 'zod';
 
 const place = z
@@ -51,3 +53,9 @@ const guarded = schema.refine(
 );
 
 export const readConfig = (environment: NodeJS.ProcessEnv) => guarded.safeParse(environment);
+
+/** What is wrong in the environment, one setting a line. */
+export const toldOf = (error: z.ZodError): string =>
+  refusalsOf(error)
+    .map(({ path, what }) => `  ${path}: ${inWords(what)}`)
+    .join('\n');

@@ -3,9 +3,8 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
-import { z } from 'zod';
 import { createApp } from './app.ts';
-import { readConfig } from './config.ts';
+import { readConfig, toldOf } from './config.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { untilItAnswers } from './db/untilItAnswers.ts';
 import { seedDemo } from './demo/seedDemo.ts';
@@ -15,7 +14,7 @@ import { shipSensors } from './sensors/shippedSensors.ts';
 
 const config = readConfig(process.env);
 if (!config.success) {
-  console.error(`Lettura cannot start:\n${z.prettifyError(config.error)}`);
+  console.error(`Lettura cannot start:\n${toldOf(config.error)}`);
   process.exit(2);
 }
 const { DATABASE_URL, HOST, PORT, LOG_LEVEL, LETTURA_DATA, LETTURA_HOSTS } = config.data;

@@ -2,6 +2,7 @@ import { fixed, say, verbatim } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
+import { refusalOf } from '@lettura/contract';
 import { z } from 'zod';
 import { sendProblem, type ProblemCode } from './problem.ts';
 
@@ -35,13 +36,13 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     if (error instanceof z.ZodError) {
       const errors = error.issues
         .slice(0, MOST_ERRORS)
-        .map(({ path, message }) => ({ path: shortened(path.join('.')), message: shortened(message) }));
+        .map(({ path, message }) => ({ path: shortened(path.join('.')), message: refusalOf(message) }));
       const first = errors[0];
       const message = first
         ? say('server.at', {
             path: verbatim(first.path),
             isNamed: first.path !== '',
-            what: verbatim(first.message),
+            what: first.message,
           })
         : say('server.malformed');
       return sendProblem(

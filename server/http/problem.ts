@@ -1,4 +1,5 @@
 import { problemType, type ProblemDetails } from '@lettura/contract';
+import type { Message } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import { ENGLISH, LANGUAGES, wordsFor } from '@lettura/words';
 import type { Response } from 'express';
@@ -32,7 +33,7 @@ export type ProblemCode = keyof typeof STATUS;
 export function sendProblem(
   res: Response,
   { code, message, next }: Problem<ProblemCode>,
-  errors?: ProblemDetails['errors'],
+  errors?: readonly { path: string; message: Message }[],
 ): void {
   const asked = res.req.acceptsLanguages([...LANGUAGES]);
   const words = wordsFor({
@@ -46,7 +47,9 @@ export function sendProblem(
     status,
     detail: words.say(message),
     next: words.say(next),
-    ...(errors ? { errors } : {}),
+    ...(errors
+      ? { errors: errors.map(({ path, message: what }) => ({ path, message: words.say(what) })) }
+      : {}),
   };
   res.status(status).type('application/problem+json').send(JSON.stringify(body));
 }

@@ -1,6 +1,6 @@
-import { jobDetails } from '@lettura/contract';
+import { say, verbatim } from '@lettura/core/measure/message';
+import { jobDetails, refusal, refusalOf } from '@lettura/contract';
 import { z } from 'zod';
-import { t } from './words.ts';
 
 /** Codes as they are typed in one line: separated by spaces, commas or semicolons. */
 export const codesFromText = z.string().transform((text, context) => {
@@ -8,8 +8,12 @@ export const codesFromText = z.string().transform((text, context) => {
   const codes = jobDetails.shape.codes.safeParse(typed);
   if (codes.success) return codes.data;
   const [issue] = codes.error.issues;
-  const wrong = typeof issue?.path[0] === 'number' ? `“${typed[issue.path[0]]}”: ` : '';
+  const wrong = typeof issue?.path[0] === 'number' ? typed[issue.path[0]] : undefined;
+  const what = issue ? refusalOf(issue.message) : say('ui.check-codes');
   // The whole line is one field, so the message belongs to the line.
-  context.addIssue({ code: 'custom', message: `${wrong}${issue?.message ?? t('ui.check-codes')}` });
+  context.addIssue({
+    code: 'custom',
+    message: refusal(wrong === undefined ? what : say('refusal.wrong-code', { code: verbatim(wrong), what })),
+  });
   return z.NEVER;
 });

@@ -8,6 +8,7 @@ import {
   vacuumInWords,
 } from './inWords.ts';
 import { codesFromText } from './codesFromText.ts';
+import { refused } from './words.ts';
 
 const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
 const common = {
@@ -73,7 +74,7 @@ test('codes are read from one line, and the wrong one is named', () => {
   expect(codesFromText.parse('p0107, P0108;U0100')).toEqual(['P0107', 'P0108', 'U0100']);
   expect(codesFromText.parse('  ')).toEqual([]);
   const wrong = codesFromText.safeParse('P0107 brakes');
-  expect(wrong.error?.issues[0]?.message).toContain('“brakes”: A code is a letter and four digits');
+  expect(refused(wrong.error?.issues[0]?.message)).toContain('“brakes”: A code is a letter and four digits');
 });
 
 test('a verdict is told by the cause’s own title', () => {

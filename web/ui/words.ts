@@ -1,3 +1,4 @@
+import { refusalOf } from '@lettura/contract';
 import type { Message, Value } from '@lettura/core/measure/message';
 import { LANGUAGES, wordsFor, type Language, type Words } from '@lettura/words';
 import type { Units } from './units.ts';
@@ -27,6 +28,13 @@ const withoutUnits = wordsIn({ absolute: 'kPa' });
 export const said = (message: Message): string => withoutUnits.say(message);
 export const titled = (message: Message): string => withoutUnits.title(message);
 export const valueSaid = (value: Value): string => withoutUnits.value(value);
+
+/** What a form's schema says of a field. */
+export function refused(text: string): string;
+export function refused(text: string | undefined): string | undefined;
+export function refused(text: string | undefined): string | undefined {
+  return text === undefined ? undefined : said(refusalOf(text));
+}
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

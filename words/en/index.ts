@@ -18,6 +18,7 @@ import places from './places.json' with { type: 'json' };
 import practice from './practice.json' with { type: 'json' };
 import priors from './priors.json' with { type: 'json' };
 import quantity from './quantity.json' with { type: 'json' };
+import refusal from './refusal.json' with { type: 'json' };
 import say from './say.json' with { type: 'json' };
 import server from './server.json' with { type: 'json' };
 import sites from './sites.json' with { type: 'json' };
@@ -65,6 +66,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...practice,
   ...priors,
   ...quantity,
+  ...refusal,
   ...say,
   ...server,
   ...sites,

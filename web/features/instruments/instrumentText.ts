@@ -9,7 +9,7 @@ import { fromKpa, PRESSURE_UNITS, toKpa, type PressureUnit } from '@lettura/core
 import { DIAL_SHARES, type DialReadTo } from '@lettura/core/measure/uncertainty';
 import { z } from 'zod';
 import { numberIn } from '../../ui/numberIn.ts';
-import { t } from '../../ui/words.ts';
+import { refused, t } from '../../ui/words.ts';
 
 export const DIAL_READ_TO = Object.keys(DIAL_SHARES) as [DialReadTo, ...DialReadTo[]];
 
@@ -86,7 +86,7 @@ export function readInstrumentText(text: InstrumentText): InstrumentReading {
   const problems: InstrumentReading['problems'] = {};
   for (const { path, message } of checked.error.issues) {
     const field = FIELD_OF[path.join('.')] ?? FIELD_OF[String(path[0])];
-    if (field) problems[field] ??= ADVICE[field] ?? message;
+    if (field) problems[field] ??= ADVICE[field] ?? refused(message);
   }
   return { problems, instrument: undefined };
 }

@@ -28,7 +28,7 @@ import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { said, t } from '../../ui/words.ts';
+import { refused, said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 /** Opens a job in one page. The ambient pressure is asked for here, since every expectation needs it. */
@@ -114,7 +114,7 @@ export default function NewJobPage() {
                       {...params}
                       label={t('ui-jobs.vehicle-machine')}
                       error={!!errors.vehicleName}
-                      helperText={errors.vehicleName?.message}
+                      helperText={refused(errors.vehicleName?.message)}
                     />
                   )}
                 />
@@ -126,14 +126,14 @@ export default function NewJobPage() {
               minRows={2}
               {...register('complaint')}
               error={!!errors.complaint}
-              helperText={errors.complaint?.message}
+              helperText={refused(errors.complaint?.message)}
             />
             <TextField
               label={t('ui-jobs.codes-stored-pending')}
               placeholder="P0107 P0108"
               {...register('codes')}
               error={!!errors.codes}
-              helperText={errors.codes?.message ?? t('ui-jobs.code-points-circuit-not-part')}
+              helperText={refused(errors.codes?.message) ?? t('ui-jobs.code-points-circuit-not-part')}
             />
             <TextField label={t('ui-jobs.replaced-before-whom')} multiline {...register('history')} />
             <Controller
@@ -143,7 +143,7 @@ export default function NewJobPage() {
                 <SensorChoice
                   sensors={sensors}
                   sensorId={field.value}
-                  problem={errors.sensorId?.message}
+                  problem={refused(errors.sensorId?.message)}
                   onChoose={field.onChange}
                   onBlur={field.onBlur}
                 />
@@ -154,7 +154,7 @@ export default function NewJobPage() {
                 label={t('ui-jobs.engine-displacement-l-if-known')}
                 {...register('litres')}
                 error={!!errors.litres}
-                helperText={errors.litres?.message ?? t('ui-jobs.flow-meter-judged-kept-job')}
+                helperText={refused(errors.litres?.message) ?? t('ui-jobs.flow-meter-judged-kept-job')}
               />
             )}
             <Box

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { refused } from '../../ui/words.ts';
 import { newJobForm } from './newJobForm.ts';
 
 const typed = {
@@ -12,7 +13,7 @@ const typed = {
 const problems = (over: Partial<typeof typed>): Record<string, string> => {
   const read = newJobForm.safeParse({ ...typed, ...over });
   return Object.fromEntries(
-    (read.error?.issues ?? []).map(({ path, message }) => [String(path[0]), message]),
+    (read.error?.issues ?? []).map(({ path, message }) => [String(path[0]), refused(message)]),
   );
 };
 

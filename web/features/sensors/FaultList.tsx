@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { FileFault } from '@lettura/contract';
-import { t } from '../../ui/words.ts';
+import { said, t } from '../../ui/words.ts';
 
 /** What is wrong in a file, and where; a long list is cut, since the first lines tell what kind of file it is. */
 const MOST_SHOWN = 20;
@@ -10,8 +10,8 @@ export function FaultList({ faults }: { faults: readonly FileFault[] }) {
   return (
     <Box component="ul" aria-label={t('ui-sensors.wrong-file')} sx={{ pl: 2.5, my: 0.5 }}>
       {faults.slice(0, MOST_SHOWN).map(({ where, what }, i) => (
-        <li key={`${i} ${where}`}>
-          <strong>{where}</strong>: {what}
+        <li key={i}>
+          <strong>{said(where)}</strong>: {said(what)}
         </li>
       ))}
       {faults.length > MOST_SHOWN && (

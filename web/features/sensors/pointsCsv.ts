@@ -1,5 +1,6 @@
 import type { FileFault } from '@lettura/contract';
 import { MOST_TABLE_POINTS } from '@lettura/contract';
+import { say, verbatim } from '@lettura/core/measure/message';
 import { toShown, unitInWords, type PressureUnit } from '@lettura/core/measure/quantity';
 import { curveOf, type SensorProfile } from '@lettura/core/measure/transfer';
 import Papa from 'papaparse';
@@ -25,7 +26,7 @@ export function pointsFromCsv(content: string): CsvReading {
   const { data } = Papa.parse<string[]>(content, { skipEmptyLines: 'greedy', comments: '#' });
   const rows = data.map((row) => row.map((cell) => cell.trim()));
   const heading = rows[0]?.every((cell) => !NUMBER.test(cell)) ? 1 : 0;
-  const faults: FileFault[] = [];
+  const faults: { where: string; what: string }[] = [];
   const lines: string[] = [];
   let decimal: { sign: string; where: string } | undefined;
   rows.slice(heading).forEach((row, i) => {
@@ -76,7 +77,13 @@ export function pointsFromCsv(content: string): CsvReading {
   return { ok: true, text: lines.join('\n') };
 }
 
-const refused = (message: string, faults: FileFault[] = []): CsvReading => ({ ok: false, message, faults });
+const refused = (message: string, faults: readonly { where: string; what: string }[] = []): CsvReading => ({
+  ok: false,
+  message,
+  faults: faults.map(({ where, what }) => ({ where: asSaid(where), what: asSaid(what) })),
+});
+
+const asSaid = (text: string) => say('refusal.verbatim', { text: verbatim(text) });
 
 const EVEN_POINTS = 21;
 

@@ -27,7 +27,7 @@ import { stored } from '../../app/stored.ts';
 import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';
 import { toleranceFrom, toleranceText, EMPTY_TOLERANCE } from './toleranceText.ts';
 import { numberIn } from '../../ui/numberIn.ts';
-import { said, t } from '../../ui/words.ts';
+import { refused, said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
 
 const sensorText = z.object({
@@ -144,7 +144,7 @@ export function readSensorText(text: SensorText, original?: Original): SensorRea
   }
   for (const issue of checked.error.issues) {
     const field = fieldOf(issue.path);
-    if (field) problems[field] ??= ADVICE[field] ?? issue.message;
+    if (field) problems[field] ??= ADVICE[field] ?? refused(issue.message);
   }
   if (!candidate) {
     if (text.name.trim() === '') problems.name = ADVICE.name ?? '';

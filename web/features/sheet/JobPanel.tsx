@@ -24,7 +24,7 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { t } from '../../ui/words.ts';
+import { refused, t } from '../../ui/words.ts';
 
 const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
@@ -50,7 +50,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
   const [pins, setPins] = useState<Pin[]>();
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
-  const pinsProblem = checkedPins.success ? undefined : checkedPins.error.issues[0]?.message;
+  const pinsProblem = checkedPins.success ? undefined : refused(checkedPins.error.issues[0]?.message);
   const [change, { error, isLoading, isSuccess, reset: forget }] = useChangeJobMutation();
   const problem = error ? requestProblem(error) : undefined;
   const onRecord = {
@@ -137,13 +137,15 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
         multiline
         {...register('complaint')}
         error={!!errors.complaint}
-        helperText={errors.complaint?.message ?? theirs('complaint')}
+        helperText={refused(errors.complaint?.message) ?? theirs('complaint')}
       />
       <TextField
         label={t('ui-sheet.codes-stored-pending')}
         {...register('codes')}
         error={!!errors.codes}
-        helperText={errors.codes?.message ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))}
+        helperText={
+          refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
+        }
       />
       <TextField
         label={t('ui-sheet.replaced-before-whom')}
@@ -156,7 +158,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           label={t('ui-sheet.engine-displacement-l')}
           {...register('litres')}
           error={!!errors.litres}
-          helperText={errors.litres?.message ?? t('ui-sheet.flow-idle-judged')}
+          helperText={refused(errors.litres?.message) ?? t('ui-sheet.flow-idle-judged')}
         />
       )}
       <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
