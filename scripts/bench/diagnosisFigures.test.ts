@@ -1,13 +1,16 @@
 import { expect, test } from 'vitest';
 import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
-import { workedCases, type WorkedCase } from './diagnosis.ts';
+import { workedCases } from './diagnosis.ts';
+import type { WorkedCase } from './workThrough.ts';
 
 const one = (over: Partial<WorkedCase>): WorkedCase => ({
   machine: 'm',
   family: 'throttle',
   fault: 'wire-open signal:first',
   classTrue: 'wire',
+  outside: false,
   decided: true,
+  unexplained: false,
   leaders: '',
   trail: [],
   classSaid: 'wire',

@@ -5,15 +5,12 @@ import {
   meterDisplay,
   recordSweep,
   type BenchMachine,
-  type BenchSweep,
   type SimulatedMachine,
 } from '@lettura/bench';
-import { type AnyEvidence } from '@lettura/core/record/evidence';
 import { keyOn, type MachineState } from '@lettura/core/machine/places';
 import type { ObservationId, ObservationMade } from '@lettura/core/record/observation';
 import { drivenStates, MISTAKEN_SHARE, type Candidate } from '@lettura/core/judge/weighing';
-
-type Taken = AnyEvidence | ObservationMade | BenchSweep;
+import type { Taken } from './workThrough.ts';
 
 /** Takes a reading as a technician would: with the noise of the instrument, and now and then a slipped probe. */
 export function read(
@@ -106,17 +103,3 @@ const onMachine = (state: MachineState, { rails }: BenchMachine['wiring']): Mach
         },
       }
     : state;
-
-/** What was read, for the trail of a case. */
-export const shownBy = (taken: Taken): string =>
-  'recording' in taken
-    ? 'recorded'
-    : 'holds' in taken
-      ? String(taken.holds)
-      : taken.kind === 'gauge'
-        ? `${taken.pressureKpa}`
-        : taken.kind === 'ohms'
-          ? `${taken.ohms}`
-          : taken.kind === 'scan'
-            ? `${taken.value}`
-            : `${taken.volts}`;

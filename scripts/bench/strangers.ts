@@ -1,0 +1,59 @@
+import { StrangeTechnician, Stranger } from '@lettura/strangers';
+import { ambientFrom } from '@lettura/core/measure/quantity';
+import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import { familyOf } from '@lettura/core/machine/family';
+import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
+import { drivenStates, Weigher } from '@lettura/core/judge/weighing';
+import { workThrough, type Patient, type WorkedCase } from './workThrough.ts';
+
+const weighers = new Map<string, Weigher>();
+
+/** A machine of which the weighing knows what is printed on its sensor, and nothing else. */
+export function strangerAsPatient(seed: number): Patient {
+  const one = Stranger.drawn(seed);
+  const technician = new StrangeTechnician(one, seed);
+  const { sensor, ill } = one;
+  const { family, profile, companion, wires, litres } = sensor;
+  const { signal, 'second-signal': second, apart } = familyOf(family).codes;
+  const named = {
+    ...(signal && { low: signal[0], high: signal[1] }),
+    ...(second && { secondLow: second[0], secondHigh: second[1] }),
+    ...(apart && { pair: apart }),
+  };
+  const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: technician.stationKpaAbs });
+  const opened = {
+    family,
+    profile,
+    companion,
+    ambient: ambient.ok ? { ...ambient.value, airCelsius: one.weather.celsius } : undefined,
+    readings: [],
+    isolation: [],
+    observations: [],
+    codes: technician.codes(named, drivenStates(sensor)),
+    starting: USUAL_WEIGHTS,
+    sweeps: [],
+    displacementLitres: litres,
+    meter: COMMON_METER,
+    gauge: COMMON_VACUUM_GAUGE,
+  };
+  const key = `${one.make} ${profile.measures === 'absolute-pressure' ? Math.round(technician.stationKpaAbs) : ''}`;
+  const weigher = weighers.get(key) ?? new Weigher(opened, wires);
+  weighers.set(key, weigher);
+  return {
+    machine: `stranger ${seed}`,
+    family,
+    opened,
+    wires,
+    weigher,
+    read: (candidate, tick) => technician.read(candidate, tick),
+    fault: ill.name,
+    classTrue: ill.class,
+    outside: ill.outside ?? false,
+    isRight: ({ cause }) => ill.isAt(cause),
+  };
+}
+
+/** Strangers by their numbers, each worked through by the readings that the weighing chooses. */
+export function* eachStranger(count: number, first = 1): Generator<WorkedCase> {
+  for (let seed = first; seed < first + count; seed++) yield workThrough(strangerAsPatient(seed));
+}

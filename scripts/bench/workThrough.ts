@@ -1,0 +1,161 @@
+import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import type { Lane } from '@lettura/core/machine/places';
+import type { ObservationMade } from '@lettura/core/record/observation';
+import type { CaseFile } from '@lettura/core/judge/checks';
+import { analyseSweep, type ChannelUse, type Recording } from '@lettura/core/recording/sweep';
+import {
+  judgementOn,
+  lookAhead,
+  mayBeDecided,
+  minutesFor,
+  standingOf,
+  type Candidate,
+  type Decision,
+  type Judgement,
+  type Weigher,
+} from '@lettura/core/judge/weighing';
+
+/** What somebody took home from a candidate. */
+export type Taken = AnyEvidence | ObservationMade | { recording: Recording; uses: ChannelUse[] };
+
+/** A machine in a workshop: what can be read on it, and what is really wrong. */
+export interface Patient {
+  machine: string;
+  family: string;
+  /** The job before anything is read but the barometer and the codes. */
+  opened: CaseFile;
+  wires: readonly Lane[];
+  weigher: Weigher;
+  read(candidate: Candidate, tick: number): Taken | undefined;
+  fault: string;
+  classTrue: Decision['class'];
+  /** What is wrong is not among the causes that the weighing knows. */
+  outside: boolean;
+  isRight(decision: Decision): boolean;
+}
+
+/** One machine, worked through to a verdict or to where no reading tells more. */
+export interface WorkedCase {
+  machine: string;
+  family: string;
+  fault: string;
+  classTrue: string;
+  outside: boolean;
+  decided: boolean;
+  /** The weighing says that none of the known causes explains the readings. */
+  unexplained: boolean;
+  /** The three leading decisions with their shares. */
+  leaders: string;
+  /** What was read, in order. */
+  trail: string[];
+  classSaid: string;
+  classShare: number;
+  classRight: boolean;
+  placeRight: boolean;
+  placeShare: number;
+  readings: number;
+  minutes: number;
+  brier: number;
+  milliseconds: number;
+}
+
+export type Order = 'chosen' | 'textbook';
+
+const MOST_READINGS = 30;
+
+/** @param textbook the fixed order, where readings are not to be chosen */
+export function workThrough(patient: Patient, textbook?: readonly Candidate[]): WorkedCase {
+  const { wires, weigher } = patient;
+  let caseFile = patient.opened;
+  const inOrder: AnyEvidence[] = [];
+  let minutes = 0;
+  let judgement: Judgement | undefined;
+  let milliseconds = 0;
+  const refused = new Set<string>();
+  const trail: string[] = [];
+  for (let tick = 1; tick <= MOST_READINGS; tick++) {
+    const start = performance.now();
+    const standing = standingOf(weigher.caseOf(caseFile), caseFile, wires);
+    // A fixed order looks ahead only where a verdict may be given.
+    const looks = !textbook || mayBeDecided(standing);
+    judgement = judgementOn(standing, looks ? [...lookAhead(weigher, caseFile, wires, standing)] : undefined);
+    milliseconds += performance.now() - start;
+    if (judgement.verdict !== 'open') break;
+    const open = textbook ?? judgement.suggestions.map(({ candidate }) => candidate);
+    const next = open.find((candidate) => !refused.has(JSON.stringify(candidate)));
+    if (!next) break;
+    refused.add(JSON.stringify(next));
+    const taken = patient.read(next, tick);
+    if (!taken) continue;
+    minutes += minutesFor(next, inOrder);
+    trail.push(
+      `${JSON.stringify(next.target)} ${next.state.engine} ${next.state.plug} ${JSON.stringify(next.state.stimulus ?? '')}: ${shownBy(taken)}`,
+    );
+    if ('holds' in taken) {
+      caseFile = { ...caseFile, observations: [...caseFile.observations, taken] };
+      continue;
+    }
+    if ('recording' in taken) {
+      caseFile = { ...caseFile, sweeps: [sweepOnRecord(taken, caseFile)] };
+      continue;
+    }
+    inOrder.push(taken);
+    caseFile = {
+      ...caseFile,
+      readings: inOrder.filter(isPlain),
+      isolation: inOrder.filter((reading) => !isPlain(reading)),
+    };
+  }
+  const { ranked, classes, verdict } = judgement!;
+  const [said] = classes;
+  const { classTrue } = patient;
+  return {
+    machine: patient.machine,
+    family: patient.family,
+    fault: patient.fault,
+    classTrue,
+    outside: patient.outside,
+    decided: verdict === 'decided',
+    unexplained: false,
+    trail,
+    leaders: ranked
+      .slice(0, 3)
+      .map(({ decision, share }) => `${decision.id} ${share.toFixed(2)}`)
+      .join(', '),
+    classSaid: said!.class,
+    classShare: said!.share,
+    classRight: said!.class === classTrue,
+    placeRight: patient.isRight(ranked[0]!.decision),
+    placeShare: ranked[0]!.share,
+    readings: inOrder.length + caseFile.sweeps.length + caseFile.observations.length,
+    minutes,
+    brier: classes.reduce(
+      (sum, { class: sort, share }) => sum + (share - (sort === classTrue ? 1 : 0)) ** 2,
+      0,
+    ),
+    milliseconds,
+  };
+}
+
+const sweepOnRecord = (
+  { recording, uses }: { recording: Recording; uses: ChannelUse[] },
+  { profile, companion }: CaseFile,
+) => ({
+  name: 'Sweep',
+  uses,
+  findings: analyseSweep(recording, { uses, profile, companion }),
+});
+
+/** What was read, for the trail of a case. */
+const shownBy = (taken: Taken): string =>
+  'recording' in taken
+    ? 'recorded'
+    : 'holds' in taken
+      ? String(taken.holds)
+      : taken.kind === 'gauge'
+        ? `${taken.pressureKpa}`
+        : taken.kind === 'ohms'
+          ? `${taken.ohms}`
+          : taken.kind === 'scan'
+            ? `${taken.value}`
+            : `${taken.volts}`;
