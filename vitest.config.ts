@@ -16,6 +16,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'bench/**/*.test.ts',
+            'strangers/**/*.test.ts',
             'words/**/*.test.ts',
             'contract/**/*.test.ts',
             'scripts/**/*.test.ts',

@@ -109,7 +109,7 @@ export function simulatedMachine(
     unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
       const met = all.filter((effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)));
-      return valueMet(machine.quantity(state, surroundings), atRest, met);
+      return valueMet(machine.quantity(state, surroundings), atRest, met, machine.sensor.profile);
     },
   };
 }

@@ -186,7 +186,9 @@ test.each(CASE_LETTERS)('in case %s, one more reading of the same machine takes 
     if (candidate.target.kind === 'sweep') continue;
     const grown = withOneMore(caseFile, machine, candidate, seed!);
     const after = judge(weigherFor(grown, WIRES), grown, WIRES);
-    expect(after.verdict, JSON.stringify(candidate)).toBe('decided');
+    // Now and then another reading shows that all hangs on one: then that one is asked for again, and nothing else.
+    const missing = after.gate.filter(({ state }) => state !== 'proven').map(({ label }) => label.code);
+    if (after.verdict !== 'decided') expect(missing, JSON.stringify(candidate)).toEqual(['gate.read-again']);
     expect(after.ranked[0]!.decision.class).toBe(CLASS_OF[letter]);
   }
 });

@@ -187,7 +187,8 @@ test('a look that nobody asked for is recorded all the same, and counts', async 
   await standing(page)
     .getByText(/code for this signal too low stay away\? It stays away/u)
     .first()
-    .waitFor();
+    // It may stand among the reasons of a cause that is folded.
+    .waitFor({ state: 'attached' });
   await noAccessibilityFault(page);
   await page.close();
 });

@@ -14,10 +14,12 @@ const WEIGHING_ROOMS = [
   'gate',
   'explanation',
 ];
-const FOLDERS = ['core', 'bench', 'words', 'contract', 'server', 'web', 'e2e'];
+const FOLDERS = ['core', 'bench', 'strangers', 'words', 'contract', 'server', 'web', 'e2e'];
 const ALLOWED = {
   core: [],
   bench: ['core'],
+  // Judges the weighing, so that nothing that is shipped knows it.
+  strangers: ['core'],
   contract: ['core'],
   words: ['core'],
   server: ['core', 'bench', 'words', 'contract'],
@@ -45,7 +47,10 @@ const forbidden = [
     name: `${from}-imports-only-what-it-may`,
     severity: 'error',
     // A test may read in words what is said.
-    from: { path: `^${from}/`, ...(['core', 'bench', 'contract'].includes(from) ? { pathNot: TESTS } : {}) },
+    from: {
+      path: `^${from}/`,
+      ...(['core', 'bench', 'strangers', 'contract'].includes(from) ? { pathNot: TESTS } : {}),
+    },
     to: { path: `^(${FOLDERS.filter((to) => to !== from && !ALLOWED[from].includes(to)).join('|')})/` },
   })),
   {
@@ -53,6 +58,12 @@ const forbidden = [
     severity: 'error',
     from: { path: '^core/', pathNot: ['\\.test\\.ts$', '/reference/make'] },
     to: { pathNot: '^core/' },
+  },
+  {
+    name: 'strangers-know-nothing-of-our-machines',
+    severity: 'error',
+    from: { path: '^strangers/', pathNot: TESTS },
+    to: { path: '^core/(machine/(circuit|wiring|fault|rig)|judge)/', dependencyTypesNot: ['type-only'] },
   },
   {
     name: 'features-meet-through-their-index',

@@ -2,6 +2,7 @@ import type { Lane, MachineState } from '@lettura/core/machine/places';
 import type { ObservationId } from '@lettura/core/record/observation';
 import type { Cause } from '@lettura/core/judge/weighing';
 import type { Draw } from './draw.ts';
+import { OPEN_OHMS } from './nodalCircuit.ts';
 import type { StrangeSensor } from './strangeSensor.ts';
 
 /** From the unit's board to what is inside the sensor. */
@@ -56,7 +57,7 @@ const isSensor = ({ of }: Cause) => of === 'sensor';
 const open: Maker = (draw, { wires }) => {
   const wire = draw.of(wires);
   const stretch = draw.of(['first', 'second', 'contact'] as const);
-  return brokenWire(wire, stretch, 1e9, 'wire open');
+  return brokenWire(wire, stretch, OPEN_OHMS, 'wire open');
 };
 const brokenWire = (wire: Lane, stretch: Stretch, ohms: number, name: string): Ill => ({
   name: `${name} ${wire}:${stretch}`,
@@ -86,7 +87,7 @@ const twoOpen: Maker = (draw, { wires }) => {
     isAt: (cause) =>
       (cause.of === 'two-wires-open' && cause.joint === stretch && cause.wires.includes(first)) ||
       (cause.of === 'wire' && cause.joint === stretch && [first, second].includes(cause.wire)),
-    addedOhms: { [`${first}:${stretch}`]: 1e9, [`${second}:${stretch}`]: 1e9 },
+    addedOhms: { [`${first}:${stretch}`]: OPEN_OHMS, [`${second}:${stretch}`]: OPEN_OHMS },
   };
 };
 
@@ -114,18 +115,17 @@ const leak =
 const together: Maker = (draw, { wires }) => {
   const a = draw.of(wires);
   const b = draw.of(wires.filter((wire) => wire !== a));
-  const grounded = [a, b].find(isReturn);
-  const fed = [a, b].find((wire) => wire === 'battery-feed');
-  const other = a === (grounded ?? fed) ? b : a;
+  const touches = (of: 'wire-to-ground' | 'wire-to-battery', end: (wire: Lane) => boolean, cause: Cause) =>
+    cause.of === of &&
+    [[a, b] as const, [b, a] as const].some(([one, other]) => end(other) && cause.wire === one);
   return {
     name: `${a} and ${b} together`,
     class: 'wire',
+    // Freed at the same place, whatever it is called.
     isAt: (cause) =>
-      grounded
-        ? cause.of === 'wire-to-ground' && cause.wire === other
-        : fed
-          ? cause.of === 'wire-to-battery' && cause.wire === other
-          : cause.of === 'wires-together' && cause.wires.includes(a) && cause.wires.includes(b),
+      (cause.of === 'wires-together' && cause.wires.includes(a) && cause.wires.includes(b)) ||
+      touches('wire-to-ground', isReturn, cause) ||
+      touches('wire-to-battery', (wire) => wire === 'battery-feed', cause),
     leaks: [
       {
         a,
@@ -177,7 +177,7 @@ const boardOpen: Maker = (draw, sensor) => {
       supply === undefined
         ? cause.of === 'unit-pin-open' && cause.wire === wire
         : cause.of === 'unit-gives-no-reference' && cause.rail === supply,
-    addedOhms: { [`${wire}:board`]: 1e9 },
+    addedOhms: { [`${wire}:board`]: OPEN_OHMS },
   };
 };
 
@@ -247,7 +247,7 @@ const loads: Maker = (draw, { body }) =>
   body === 'chip' ? sensorIll('sensor loads its supply', { chipDraws: draw.decades(0.7, 40) }) : undefined;
 const lostInside: Maker = (draw, { wires }) => {
   const wire = draw.of(wires);
-  return sensorIll(`lost inside ${wire}`, { addedOhms: { [`${wire}:inside`]: 1e9 } });
+  return sensorIll(`lost inside ${wire}`, { addedOhms: { [`${wire}:inside`]: OPEN_OHMS } });
 };
 const trackIll: Maker = (draw, { body }) => {
   if (body !== 'track' && body !== 'pair') return undefined;

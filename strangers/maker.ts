@@ -38,15 +38,24 @@ export interface Maker {
   pairComplaintPercent: number;
 }
 
+const LEAST_TIMES_THE_TRACK = 15;
+
 export function makerOf(draw: Draw, wires: readonly Lane[], range: readonly [number, number]): Maker {
+  const track = {
+    ohms: draw.decades(1000, 9000),
+    endShare: draw.between(0, 0.01),
+    wiperOhms: draw.decades(50, 1500),
+  };
   const up = draw.weighted([
     [45, true],
     [55, false],
   ]);
-  const pullOhms = draw.weighted([
+  const strong = draw.weighted([
     [7, draw.decades(47_000, 1_000_000)],
     [3, draw.decades(4700, 47_000)],
   ]);
+  // Nobody pulls a track hard enough to bend it.
+  const pullOhms = Math.max(strong, LEAST_TIMES_THE_TRACK * track.ohms);
   const pull = draw.happens(0.08)
     ? { up: Infinity, down: Infinity }
     : up
@@ -89,11 +98,7 @@ export function makerOf(draw: Draw, wires: readonly Lane[], range: readonly [num
       startsAtVolts: draw.between(2.2, 3.6),
     },
     heated: { amps: draw.between(0.06, 0.3), topVolts: draw.between(4.85, 5.3) },
-    track: {
-      ohms: draw.decades(1000, 9000),
-      endShare: draw.between(0, 0.01),
-      wiperOhms: draw.decades(50, 1500),
-    },
+    track,
     withinTolerance: draw.between(-1, 1),
     givesUp: {
       low: draw.about(0, 0.03),

@@ -151,6 +151,8 @@ function solveLinear(rows: Float64Array[], right: Float64Array): Float64Array {
   return x;
 }
 
+/** Of what no longer touches: beside it a meter is a short. */
+export const OPEN_OHMS = 1e13;
 const LEAST_OHMS = 0.005;
 export const resistor = (a: number, b: number, ohms: number): Device => ({
   plus: a,
@@ -190,16 +192,14 @@ export const regulator = (
   },
 });
 
-const DIODE_CORNER_VOLTS = 0.03;
-/** A junction that conducts past its knee. */
+const DIODE_CORNER_VOLTS = 0.026;
+/** A junction that conducts past its knee, and lets next to nothing through before it. */
 export const diode = (from: number, to: number, kneeVolts = 0.6, ohms = 25): Device => ({
   plus: from,
   minus: to,
   through: (across) => {
-    const past = across - kneeVolts;
-    const flow = (Math.max(past, 0) + corner(past, DIODE_CORNER_VOLTS)) / ohms;
-    const rest = corner(kneeVolts, DIODE_CORNER_VOLTS) / ohms;
-    return flow - rest;
+    const past = (across - kneeVolts) / DIODE_CORNER_VOLTS;
+    return ((past > 30 ? past : Math.log1p(Math.exp(past))) * DIODE_CORNER_VOLTS) / ohms;
   },
 });
 

@@ -105,7 +105,7 @@ function pressureSensor(
       [0, 200_000],
       [0, 25_000],
     ]),
-  }[family as 'manifold-pressure']! as [number, number];
+  }[family as 'manifold-pressure'] as [number, number];
   const volts = ends(draw);
   const follows = draw.happens(0.85);
   const plusMinus = (highest - lowest) * draw.between(0.008, 0.025);
@@ -128,24 +128,20 @@ function pressureSensor(
   const saturation = 100 * Math.exp(10.5 - 2600 / (celsius + 273)) * 0.96;
   const own = (state: MachineState): number => {
     const effort = revving[state.engine];
-    switch (family) {
-      case 'manifold-pressure':
-        if (isStopped(state)) return kpaAbs;
-        if (state.engine === 'snap-open') return kpaAbs - 8 * (1 - strong) - 1;
-        return state.engine === 'idle' ? idle : idle - 6 * strong;
-      case 'boost-pressure':
-        return isStopped(state) ? kpaAbs : kpaAbs + 2 * strong + 55 * strong * Math.max(0, effort - 0.12);
-      case 'filter-differential':
-        return (highest / 3) * strong * effort;
-      case 'exhaust-flow-differential':
-        return state.stimulus?.kind === 'valve-open' ? highest * (0.4 + 0.5 * strong) : 0;
-      case 'refrigerant-pressure':
-        return saturation * (isStopped(state) ? 1 : 1.4 + strong);
-      case 'fuel-rail-pressure':
-        return isStopped(state) ? 0 : highest * (0.13 + 0.1 * strong + 0.5 * Math.max(0, effort - 0.12));
-      default:
-        return kpaAbs;
+    if (family === 'manifold-pressure') {
+      if (isStopped(state)) return kpaAbs;
+      if (state.engine === 'snap-open') return kpaAbs - 8 * (1 - strong) - 1;
+      return state.engine === 'idle' ? idle : idle - 6 * strong;
     }
+    if (family === 'boost-pressure')
+      return isStopped(state) ? kpaAbs : kpaAbs + 2 * strong + 55 * strong * Math.max(0, effort - 0.12);
+    if (family === 'filter-differential') return (highest / 3) * strong * effort;
+    if (family === 'exhaust-flow-differential')
+      return state.stimulus?.kind === 'valve-open' ? highest * (0.4 + 0.5 * strong) : 0;
+    if (family === 'refrigerant-pressure') return saturation * (isStopped(state) ? 1 : 1.4 + strong);
+    if (family === 'fuel-rail-pressure')
+      return isStopped(state) ? 0 : highest * (0.13 + 0.1 * strong + 0.5 * Math.max(0, effort - 0.12));
+    return kpaAbs;
   };
   return {
     family,

@@ -8,6 +8,7 @@ import { makerOf, type Maker } from './maker.ts';
 import {
   battery,
   chip,
+  OPEN_OHMS,
   diode,
   outputStage,
   regulator,
@@ -114,11 +115,11 @@ export class Stranger {
   ohms(red: ProbePoint, black: ProbePoint, state: MachineState): number | null {
     const [plus, minus] = [this.#node(red), this.#node(black)];
     const volts = this.#solved(state, [
-      battery(PROBE!, minus, OHMMETER_VOLTS, OHMMETER_OHMS),
-      resistor(PROBE!, plus, 0.05),
+      battery(PROBE, minus, OHMMETER_VOLTS, OHMMETER_OHMS),
+      resistor(PROBE, plus, 0.05),
     ]);
     const over = volts[plus]! - volts[minus]!;
-    const amps = (OHMMETER_VOLTS - (volts[PROBE!]! - volts[minus]!)) / OHMMETER_OHMS;
+    const amps = (OHMMETER_VOLTS - (volts[PROBE]! - volts[minus]!)) / OHMMETER_OHMS;
     const ohms = over / amps;
     return amps > 1e-9 && ohms < MOST_OHMS ? Math.max(0, ohms) : null;
   }
@@ -128,13 +129,13 @@ export class Stranger {
     const { ill, maker } = this;
     if (ill.readsAlways?.wire === wire) return ill.readsAlways.volts;
     const volts = this.#solved(state);
-    const at = volts[this.#at(wire, 0)]! - volts[UNIT_GROUND!]!;
+    const at = volts[this.#at(wire, 0)]! - volts[UNIT_GROUND]!;
     return Math.min(5.1, Math.max(0, at * maker.converter.gain + maker.converter.offsetVolts));
   }
 
   supplyVolts(number: number, state: MachineState): number {
     const volts = this.#solved(state);
-    return volts[FIRST_SUPPLY + number]! - volts[UNIT_GROUND!]!;
+    return volts[FIRST_SUPPLY + number]! - volts[UNIT_GROUND]!;
   }
 
   /** What the unit believes of the signal, and of what it complains. */
@@ -198,8 +199,8 @@ export class Stranger {
   }
 
   #node(point: ProbePoint): number {
-    if (point === 'battery-negative') return GROUND!;
-    if (point === 'battery-positive') return BATTERY!;
+    if (point === 'battery-negative') return GROUND;
+    if (point === 'battery-positive') return BATTERY;
     return this.#at(point.lane, { unit: 1, connector: 2, plug: 3, pin: 4 }[point.place]);
   }
 
@@ -209,18 +210,18 @@ export class Stranger {
     const isPlugged = state.plug === 'connected';
     const batteryVolts = running(state) ? maker.battery.running : maker.battery.stopped;
     const found: Device[] = [
-      battery(BATTERY!, GROUND!, batteryVolts, 0.01),
-      resistor(UNIT_GROUND!, GROUND!, maker.unitGroundOhms + (ill.unitGroundOhms ?? 0)),
+      battery(BATTERY, GROUND, batteryVolts, 0.01),
+      resistor(UNIT_GROUND, GROUND, maker.unitGroundOhms + (ill.unitGroundOhms ?? 0)),
       // The unit takes what it needs, as long as there is something to take.
-      ...(on ? [chip(BATTERY!, UNIT_GROUND!, maker.unitAmps, 4)] : []),
-      on ? battery(UNIT_SUPPLY!, UNIT_GROUND!, 5, 0.2) : resistor(UNIT_SUPPLY!, UNIT_GROUND!, 20_000),
+      ...(on ? [chip(BATTERY, UNIT_GROUND, maker.unitAmps, 4)] : []),
+      on ? battery(UNIT_SUPPLY, UNIT_GROUND, 5, 0.2) : resistor(UNIT_SUPPLY, UNIT_GROUND, 20_000),
     ];
     const off = state.harness?.neighboursOff ?? [];
     maker.supplies.forEach((supply, number) => {
       const node = FIRST_SUPPLY + number;
       const wrong = ill.supply?.number === number ? ill.supply : {};
       found.push(
-        on ? regulator(node, UNIT_GROUND!, { ...supply, ...wrong }) : resistor(node, UNIT_GROUND!, 30_000),
+        on ? regulator(node, UNIT_GROUND, { ...supply, ...wrong }) : resistor(node, UNIT_GROUND, 30_000),
       );
       const wire = number === 0 ? 'reference' : 'second-reference';
       const back = number === 1 && sensor.wires.includes('second-return') ? 'second-return' : 'return';
@@ -229,18 +230,14 @@ export class Stranger {
         found.push(
           splicedInLoom
             ? resistor(this.#at(wire, 2), this.#at(back, 2), ohms)
-            : resistor(node, UNIT_GROUND!, ohms),
+            : resistor(node, UNIT_GROUND, ohms),
         );
-      if (ill.neighbour?.supply === number) found.push(resistor(node, UNIT_GROUND!, ill.neighbour.ohms));
+      if (ill.neighbour?.supply === number) found.push(resistor(node, UNIT_GROUND, ill.neighbour.ohms));
     });
     for (const wire of sensor.wires) found.push(...this.#wire(wire, on, isPlugged));
     for (const { a, b, ohms } of ill.leaks ?? [])
       found.push(
-        resistor(
-          this.#at(a, 2),
-          b === 'ground' ? GROUND! : b === 'battery' ? BATTERY! : this.#at(b, 2),
-          ohms,
-        ),
+        resistor(this.#at(a, 2), b === 'ground' ? GROUND : b === 'battery' ? BATTERY : this.#at(b, 2), ohms),
       );
     found.push(...this.#element(state, isAsleep));
     return found;
@@ -260,19 +257,19 @@ export class Stranger {
     if (wire === 'reference' || wire === 'second-reference') {
       found.push(resistor(FIRST_SUPPLY + (wire === 'reference' ? 0 : 1), board, 0.001));
     } else if (wire === 'return' || wire === 'second-return') {
-      found.push(resistor(board, UNIT_GROUND!, 0.001));
+      found.push(resistor(board, UNIT_GROUND, 0.001));
     } else if (wire === 'battery-feed') {
-      if (on) found.push(resistor(board, BATTERY!, 0.08));
+      if (on) found.push(resistor(board, BATTERY, 0.08));
     } else {
       const { companion } = this.sensor;
       const pull =
         wire === 'second-signal' && companion?.kind === 'temperature'
           ? { up: companion.pullUpOhms, down: Infinity }
           : maker.pulls[wire];
-      if (pull && pull.up < Infinity) found.push(resistor(board, UNIT_SUPPLY!, pull.up));
-      if (pull && pull.down < Infinity) found.push(resistor(board, UNIT_GROUND!, pull.down));
+      if (pull && pull.up < Infinity) found.push(resistor(board, UNIT_SUPPLY, pull.up));
+      if (pull && pull.down < Infinity) found.push(resistor(board, UNIT_GROUND, pull.down));
       // The converter itself lets a little through.
-      found.push(resistor(board, UNIT_GROUND!, 2e7), diode(board, UNIT_SUPPLY!), diode(UNIT_GROUND!, board));
+      found.push(resistor(board, UNIT_GROUND, 2e7), diode(board, UNIT_SUPPLY), diode(UNIT_GROUND, board));
     }
     return found;
   }
@@ -300,7 +297,7 @@ export class Stranger {
         resistor(
           inside('second-signal'),
           inside('return'),
-          ill.thermistorOpen ? 1e9 : thermistorOhms(this.weather.celsius, sensor.companion.thermistor),
+          ill.thermistorOpen ? OPEN_OHMS : thermistorOhms(this.weather.celsius, sensor.companion.thermistor),
         ),
       );
     if (sensor.body === 'chip' || sensor.body === 'heated') {
@@ -350,9 +347,13 @@ export class Stranger {
     const wrong = ill.track?.number === number ? ill.track : undefined;
     const isDead = wrong?.deadFrom !== undefined && firstShare > wrong.deadFrom && firstShare < wrong.deadTo!;
     return [
-      resistor(top, wiper, ohms * (1 - at) + (wrong?.openAt === 'upper' ? 1e9 : 0)),
-      resistor(wiper, bottom, ohms * at + (wrong?.openAt === 'lower' ? 1e9 : 0) + (wrong?.endOhms ?? 0)),
-      resistor(wiper, signal, wiperOhms + (wrong?.openAt === 'wiper' || isDead ? 1e9 : 0)),
+      resistor(top, wiper, ohms * (1 - at) + (wrong?.openAt === 'upper' ? OPEN_OHMS : 0)),
+      resistor(
+        wiper,
+        bottom,
+        ohms * at + (wrong?.openAt === 'lower' ? OPEN_OHMS : 0) + (wrong?.endOhms ?? 0),
+      ),
+      resistor(wiper, signal, wiperOhms + (wrong?.openAt === 'wiper' || isDead ? OPEN_OHMS : 0)),
     ];
   }
 }

@@ -180,18 +180,10 @@ export class StrangeTechnician {
       observation,
       holds: !this.#draw.happens(there ? 1 - LOOK_MISSES : LOOK_IMAGINES),
     });
-    switch (observation) {
-      case 'code-low':
-        return isDue(complains.low);
-      case 'code-high':
-        return isDue(complains.high);
-      case 'code-supply':
-        return isDue(complains.supply);
-      case 'code-fed':
-        return isDue(false);
-      default:
-        return isDue(this.#one.ill.shows === observation);
-    }
+    if (observation === 'code-low') return isDue(complains.low);
+    if (observation === 'code-high') return isDue(complains.high);
+    if (observation === 'code-supply') return isDue(complains.supply);
+    return isDue(this.#one.ill.shows === observation);
   }
 
   /** There and back by hand, two hundred samples a second. */

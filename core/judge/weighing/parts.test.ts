@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { FAMILY_IDS } from '../../machine/family/index.ts';
-import { FAULT_KINDS } from '../../machine/fault/index.ts';
+import { allSites, FAULT_KINDS } from '../../machine/fault/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from '../checks/exampleCase.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import { Answers } from './prediction/circuitAnswers.ts';
@@ -23,7 +23,7 @@ const idle = { engine: 'idle', plug: 'connected' } as const;
 
 test('every fault of the catalogue is a hypothesis at each of its sites, and a kind shares its prior among them', () => {
   const all = hypothesesFor(subject);
-  const sites = FAULT_KINDS.reduce((sum, kind) => sum + kind.sites(subject).length, 0);
+  const sites = FAULT_KINDS.reduce((sum, kind) => sum + allSites(kind, subject).length, 0);
   expect(all).toHaveLength(sites + 1);
   expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
   expect(all.reduce((sum, { prior }) => sum + prior, 0)).toBeCloseTo(1, 12);
@@ -114,7 +114,7 @@ test('answers are those of the circuit: solved at a few voltages, and on a line 
   const table = answers.at({ kind: 'wire', lane: 'signal', place: 'plug' }, koeo);
   const of = (id: string) => {
     const h = hypotheses.findIndex((one) => one.id === id);
-    return table.rows[table.rowOf[answers.sized.findIndex(({ hypothesis }) => hypothesis === h)]!]!;
+    return table.rows[table.rowOf[answers.sized.findIndex(({ hypothesis }) => hypothesis === h)]!]!.reads;
   };
   // 4.00 V at 100 kPa, 1.66 V at 40 kPa, a little less behind the sensor's own output resistance.
   for (const [kpa, volts] of [

@@ -76,7 +76,8 @@ test('no reference at the plug but 5 V at the unit: the reference wire, in a par
 test('a signal near zero that goes to 5 V with the plug off is never the signal wire: the sensor, or its supply behind the probe', () => {
   const found = weighed([...supplied, wire('signal', 'plug', 0.02), wire('signal', 'plug', 4.9, off)], true);
   const behindTheProbe = found.of('wire-open reference:plug', 'wire-high-resistance reference:plug');
-  expect(found.classOf('sensor') + behindTheProbe).toBeGreaterThan(0.9);
+  // A slip of one of two readings is the rest.
+  expect(found.classOf('sensor') + behindTheProbe).toBeGreaterThan(0.8);
   expect(found.of('wire-open signal', 'wire-to-ground signal')).toBeLessThan(0.02);
 });
 

@@ -26,6 +26,8 @@ export type QuantityEffect =
    * At its source, it is the engine that makes less of it, and a gauge there sees it too.
    */
   | { does: 'weakened'; reaches: number; atSource?: boolean }
+  /** It meets one value whatever goes on: at this share of the range of the sensor. */
+  | { does: 'lies'; share: number }
   /** Hoses on the wrong ports. */
   | { does: 'reversed' };
 

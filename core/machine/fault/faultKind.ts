@@ -48,6 +48,11 @@ export interface FaultKind {
   size?: SizeRange;
   /** The sites that this wiring has; none where the kind does not apply. */
   sites(subject: FaultSubject): readonly FaultSite[];
+  /** Where a machine that nobody here has met may go further: what is weighed beside what is practised on. */
+  beyond?: {
+    size?: SizeRange;
+    sites?(subject: FaultSubject): readonly FaultSite[];
+  };
 }
 
 /** One fault of a machine. */
@@ -60,6 +65,18 @@ export interface Fault {
 /** A size from 0..1 of its range. */
 export function sizeAt({ lowest, highest, spread }: SizeRange, at: number): number {
   return spread === 'even' ? lowest + at * (highest - lowest) : lowest * (highest / lowest) ** at;
+}
+
+/** Every place where a kind can be on any machine. */
+export const allSites = (kind: FaultKind, subject: FaultSubject): readonly FaultSite[] => [
+  ...kind.sites(subject),
+  ...(kind.beyond?.sites?.(subject) ?? []),
+];
+
+/** One fault at 0..1 of how far its kind goes on any machine. */
+export function faultAnywhere(kind: FaultKind, site: FaultSite, at: number): Fault {
+  const range = kind.beyond?.size ?? kind.size;
+  return { kind, site, size: range ? sizeAt(range, at) : 0 };
 }
 
 export const faultOf = (kind: FaultKind, site: FaultSite, at: number): Fault => ({

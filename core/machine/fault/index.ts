@@ -1,6 +1,8 @@
 export { allFaults, FAULT_KINDS, faultKind } from './catalogue.ts';
 export type { Effect, ElementEffect, QuantityEffect, Touch } from './effect.ts';
 export {
+  allSites,
+  faultAnywhere,
   faultOf,
   sizeAt,
   type Fault,

@@ -16,6 +16,7 @@ const HOSE: FaultKind = {
   looksLike: say('faults.sensor-right-pump-port-wrong'),
   hides: say('faults.soot-oil-pipe-split-barb'),
   size: { unit: 'share', lowest: 0, highest: 0.6, spread: 'even' },
+  beyond: { size: { unit: 'share', lowest: 0, highest: 0.8, spread: 'even' } },
   ...at(
     'hose',
     faultSite({ in: 'hose' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
@@ -34,13 +35,26 @@ const SWAPPED: FaultKind = {
   ),
 };
 
+/** Of the travel, by an arm that is loose. */
+const MOST_REACHED = 0.7;
 const LINKAGE: FaultKind = {
   class: 'physical',
   name: say('faults.linkage-loose-detached'),
   sentence: say('faults.part-should-move-sensor-does'),
   looksLike: say('faults.moved-hand-arm-signal-follows'),
   hides: say('faults.ball-joint-popped-off-worn'),
-  size: { unit: 'share', lowest: 0, highest: 0.7, spread: 'even' },
+  size: { unit: 'share', lowest: 0, highest: MOST_REACHED, spread: 'even' },
+  beyond: {
+    // Detached, an arm lies wherever it fell.
+    sites: ({ family }) =>
+      familyOf(family).causes.includes('linkage')
+        ? [
+            faultSite({ in: 'linkage', lies: true }, (share) => [
+              { on: 'quantity', does: 'lies', share: share / MOST_REACHED },
+            ]),
+          ]
+        : [],
+  },
   ...at(
     'linkage',
     faultSite({ in: 'linkage' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),
@@ -67,6 +81,7 @@ const PASSAGES: FaultKind = {
   looksLike: say('faults.valve-forced-open-neither-engine'),
   hides: say('faults.soot-valve-cooler-pipe'),
   size: { unit: 'share', lowest: 0, highest: 0.3, spread: 'even' },
+  beyond: { size: { unit: 'share', lowest: 0, highest: 0.4, spread: 'even' } },
   ...at(
     'restricted-passages',
     faultSite({ in: 'passages' }, (reaches) => [{ on: 'quantity', does: 'weakened', reaches }]),

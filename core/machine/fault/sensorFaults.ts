@@ -23,6 +23,7 @@ const STUCK: FaultKind = {
   looksLike: say('faults.plausible-voltage-does-not-move'),
   hides: say('faults.oil-soot-water-port-broken'),
   size: { unit: 'share', lowest: 0.06, highest: 0.94, spread: 'even' },
+  beyond: { size: { unit: 'share', lowest: 0.005, highest: 0.995, spread: 'even' } },
   sites: () => [inSensor((share) => [{ on: 'element', does: 'stuck', share }])],
 };
 
@@ -34,6 +35,7 @@ const SHIFTED: FaultKind = {
   looksLike: say('faults.moves-should-never-meets-gauge'),
   hides: say('faults.age-heat-part-never-zeroed'),
   size: { unit: 'V', lowest: 0.2, highest: 1.2, spread: 'even' },
+  beyond: { size: { unit: 'V', lowest: 0.15, highest: 1.5, spread: 'even' } },
   sites: () => [
     faultSite({ in: 'element', reads: 'up' }, (volts) => [{ on: 'element', does: 'shifted', volts }]),
     faultSite({ in: 'element', reads: 'down' }, (volts) => [
@@ -50,6 +52,7 @@ const STRETCHED: FaultKind = {
   looksLike: say('faults.right-one-point-wrong-every'),
   hides: say('faults.dirty-hot-element-tired-diaphragm'),
   size: { unit: 'factor', lowest: 0.3, highest: 0.85, spread: 'even' },
+  beyond: { size: { unit: 'factor', lowest: 0.15, highest: 0.87, spread: 'even' } },
   sites: () => [inSensor((factor) => [{ on: 'element', does: 'stretched', factor }])],
 };
 
@@ -141,6 +144,7 @@ const LOADS_REFERENCE: FaultKind = {
   looksLike: say('faults.reference-low-while-plugged-comes'),
   hides: say('faults.water-housing-burnt-chip'),
   size: { unit: 'Ω', lowest: 0.5, highest: 30, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 0.05, highest: 60, spread: 'decades' } },
   sites: ({ wiring }) =>
     isStage(wiring) ? [inSensor((ohms) => [{ on: 'part', part: 'supply', setOhms: ohms }])] : [],
 };
@@ -166,6 +170,21 @@ const OTHER_CURVE: FaultKind = {
   looksLike: say('faults.steady-plausible-follows-everything-wrong'),
   hides: say('faults.parts-look-alike-figures-internet'),
   size: { unit: 'factor', lowest: 0.4, highest: 0.75, spread: 'even' },
+  beyond: {
+    size: { unit: 'factor', lowest: 0.35, highest: 0.85, spread: 'even' },
+    sites: ({ wiring }) =>
+      isStage(wiring)
+        ? [
+            faultSite({ in: 'element', reads: 'down' }, (factor) => [
+              { on: 'element', does: 'other-curve', factor, volts: -0.15 },
+            ]),
+            // Another variant is steeper by as much as another is flatter.
+            faultSite({ in: 'element', reads: 'up' }, (factor) => [
+              { on: 'element', does: 'other-curve', factor: 1 / factor, volts: 0.05 },
+            ]),
+          ]
+        : [],
+  },
   sites: ({ wiring }) =>
     isStage(wiring)
       ? [inSensor((factor) => [{ on: 'element', does: 'other-curve', factor, volts: 0.25 }])]

@@ -18,7 +18,9 @@ export type Site =
   | { in: 'track'; part: 'track' | 'wiper' | 'upper' | 'lower'; track: 1 | 2; tracks: 1 | 2 }
   | { in: 'thermistor' }
   /** Outside of sensor and circuit. */
-  | { in: 'hose' | 'hoses' | 'linkage' | 'duct' | 'passages' | 'engine' };
+  | { in: 'hose' | 'hoses' | 'duct' | 'passages' | 'engine' }
+  /** Loose, or off and lying somewhere. */
+  | { in: 'linkage'; lies?: true };
 
 /** A site as one word, so that a case can be stored and written down. */
 export type SiteId =
@@ -38,6 +40,7 @@ export type SiteId =
   | 'hose'
   | 'hoses'
   | 'linkage'
+  | 'linkage-off'
   | 'duct'
   | 'passages'
   | 'engine';
@@ -62,11 +65,12 @@ export function siteId(site: Site): SiteId {
       return site.reads ?? 'element';
     case 'track':
       return `${site.part}:${site.track}`;
+    case 'linkage':
+      return site.lies ? 'linkage-off' : 'linkage';
     case 'unit-ground':
     case 'thermistor':
     case 'hose':
     case 'hoses':
-    case 'linkage':
     case 'duct':
     case 'passages':
     case 'engine':

@@ -43,7 +43,7 @@ export function situate(
 ): void {
   wiring.reset();
   wiring.setKey(keyOn);
-  const met = valueMet(trueValue, restingValue, effects);
+  const met = valueMet(trueValue, restingValue, effects, element.profile);
   const sound = driveFor(met, celsius, element);
   const resting = driveFor(restingValue, celsius, element);
   wiring.drive(
@@ -54,17 +54,25 @@ export function situate(
 }
 
 /** The quantity at the sensor's own port or shaft. */
-export function valueMet(trueValue: number, restingValue: number, effects: readonly Effect[]): number {
+type Range = Pick<SensorProfile, 'lowest' | 'highest'>;
+export function valueMet(
+  trueValue: number,
+  restingValue: number,
+  effects: readonly Effect[],
+  range: Range,
+): number {
   return effects.reduce(
-    (value, effect) => (effect.on === 'quantity' ? weaken(value, restingValue, effect) : value),
+    (value, effect) => (effect.on === 'quantity' ? weaken(value, restingValue, effect, range) : value),
     trueValue,
   );
 }
 
-function weaken(value: number, resting: number, effect: QuantityEffect): number {
+function weaken(value: number, resting: number, effect: QuantityEffect, { lowest, highest }: Range): number {
   switch (effect.does) {
     case 'weakened':
       return resting + effect.reaches * (value - resting);
+    case 'lies':
+      return lowest + effect.share * (highest - lowest);
     case 'reversed':
       return resting - (value - resting);
   }

@@ -9,6 +9,7 @@ const RAIL_PULLED_DOWN: FaultKind = {
   looksLike: say('faults.reference-low-unit-plug-comes'),
   hides: say('faults.any-other-sensor-reference-wires'),
   size: { unit: 'Ω', lowest: 0.2, highest: 30, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 0.05, highest: 60, spread: 'decades' } },
   sites: ({ wiring }) => {
     let number = 0;
     return wiring.rails.flatMap(({ neighbourOhms }, rail) =>
@@ -30,6 +31,7 @@ const NO_REFERENCE: FaultKind = {
   looksLike: say('faults.low-units-pin-every-sensor'),
   hides: say('faults.prove-units-feeds-grounds-first'),
   size: { unit: 'V', lowest: 0, highest: 4.4, spread: 'even' },
+  beyond: { size: { unit: 'V', lowest: 0, highest: 4.8, spread: 'even' } },
   sites: ({ wiring }) =>
     wiring.rails.map((_, rail) =>
       faultSite({ in: 'rail', rail }, (volts) => [{ on: 'rail', rail, change: { volts } }]),
@@ -100,6 +102,7 @@ const CONVERTER_STUCK: FaultKind = {
   looksLike: say('faults.known-voltage-fed-pin-moves'),
   hides: say('faults.prove-substituted-voltage-before-unit'),
   size: { unit: 'V', lowest: 0.1, highest: 4.9, spread: 'even' },
+  beyond: { size: { unit: 'V', lowest: 0, highest: 5, spread: 'even' } },
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'input')

@@ -37,6 +37,7 @@ const HIGH_RESISTANCE: FaultKind = {
   looksLike: say('faults.continuity-beeps-unloaded-voltage-right'),
   hides: say('faults.green-contacts-crimp-few-strands'),
   size: { unit: 'Ω', lowest: 2, highest: 5000, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 2, highest: 100_000, spread: 'decades' } },
   sites: ({ wiring }) => jointSites(wiring, (ohms) => ohms),
 };
 
@@ -48,6 +49,7 @@ const TO_GROUND: FaultKind = {
   looksLike: say('faults.wire-sits-near-0-v'),
   hides: say('faults.brackets-sharp-edges-clamps-behind'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 0.05, highest: 20_000, spread: 'decades' } },
   sites: ({ wiring }) =>
     wiresOf(wiring)
       .filter((wire) => wire !== 'return' && wire !== 'second-return')
@@ -66,6 +68,7 @@ const TO_BATTERY: FaultKind = {
   looksLike: say('faults.more-than-5-v-wire'),
   hides: say('faults.chafed-looms-beside-lamp-relay'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 0.05, highest: 20_000, spread: 'decades' } },
   sites: ({ wiring }) =>
     wiresOf(wiring)
       .filter((wire) => wire !== 'battery-feed' && !isMotor(wire))
@@ -84,6 +87,7 @@ const TO_NEIGHBOUR: FaultKind = {
   looksLike: say('faults.both-carry-one-voltage-signal'),
   hides: say('faults.crushed-melted-looms-water-plug'),
   size: { unit: 'Ω', lowest: 0.05, highest: 200, spread: 'decades' },
+  beyond: { size: { unit: 'Ω', lowest: 0.05, highest: 20_000, spread: 'decades' } },
   sites: ({ wiring }) => {
     const wires = wiresOf(wiring);
     return wires.flatMap((wire, i) =>

@@ -187,6 +187,45 @@ export class Wiring {
     this.setKey(this.#keyOn);
   }
 
+  /** Undefined for a part that this wiring does not have. */
+  ohmsOf(part: PartName): number | undefined {
+    const known = this.#parts.get(part);
+    return known && this.network.ohmsOf(known.id);
+  }
+
+  /** What a rail gives, in amperes, as last solved. */
+  railAmps(rail: number): number {
+    const { volts, ohms } = this.#railSpecs[rail]!;
+    return (volts - this.network.voltsBetween(this.railNode(rail), UNIT_GROUND)) / ohms;
+  }
+
+  /** All sensor supplies by the same, as they stand. */
+  raiseRails(volts: number): void {
+    this.#railSpecs.forEach((rail) => (rail.volts += volts));
+    this.setKey(this.#keyOn);
+  }
+
+  get isPlugged(): boolean {
+    return this.#plugged;
+  }
+
+  /** Across the element of a stage, in volts, as last solved. */
+  suppliedVolts(): number {
+    const { sensor } = this.spec;
+    if (sensor.kind !== 'stage') throw new Error('A track has no supply of its own.');
+    return this.network.voltsBetween(this.node(sensor.feed, 'element'), this.node('return', 'element'));
+  }
+
+  /** Of the element's end of a wire against battery negative, as last solved. */
+  elementVolts(wire: Lane): number {
+    return this.network.voltsBetween(this.node(wire, 'element'), BATTERY_NEGATIVE);
+  }
+
+  /** Pulls the element's end of a wire towards the battery: what moves hangs on it. */
+  nudge(wire: Lane, ohms: number): void {
+    this.bridge(this.node(wire, 'element'), BATTERY_POSITIVE, ohms);
+  }
+
   /** What the unit's converter sees of an input, in volts against its own ground; NaN where the network has none. */
   inputVolts(wire: Lane): number {
     const volts = this.network.voltsBetween(this.node(wire, 'unit'), UNIT_GROUND);

@@ -1,7 +1,8 @@
 import { say, type Message } from '../../../measure/message/index.ts';
 import {
   FAULT_KINDS,
-  faultOf,
+  allSites,
+  faultAnywhere,
   siteSaid,
   type Fault,
   type FaultClass,
@@ -45,7 +46,7 @@ export function hypothesesFor(
     },
   ];
   for (const kind of FAULT_KINDS) {
-    const sites = kind.sites(subject);
+    const sites = allSites(kind, subject);
     for (const site of sites)
       found.push({
         id: `${kind.id} ${site.id}`,
@@ -55,8 +56,8 @@ export function hypothesesFor(
         title: say('hypothesis.title', { kind: kind.name, site: siteSaid(kind.id, site.at) }),
         prior: (priors[kind.id] ?? 1) / sites.length,
         sizes: kind.size
-          ? Array.from({ length: SIZES }, (_, i) => faultOf(kind, site, i / (SIZES - 1)))
-          : [faultOf(kind, site, 0)],
+          ? Array.from({ length: SIZES }, (_, i) => faultAnywhere(kind, site, i / (SIZES - 1)))
+          : [faultAnywhere(kind, site, 0)],
       });
   }
   return normalised(found);

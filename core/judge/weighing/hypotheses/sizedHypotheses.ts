@@ -1,4 +1,4 @@
-import { faultOf, type Fault } from '../../../machine/fault/index.ts';
+import { faultAnywhere, type Fault } from '../../../machine/fault/index.ts';
 import type { Bias } from '../../../measure/transfer/index.ts';
 import type { Hypothesis } from './hypotheses.ts';
 
@@ -71,7 +71,7 @@ export function sizedHypotheses(
         const past = (step + 0.5) / steps;
         all.push({
           ...one,
-          fault: faultOf(fault!.kind, fault!.site, (size - first + past) / (last - first)),
+          fault: faultAnywhere(fault!.kind, fault!.site, (size - first + past) / (last - first)),
           weight: 1 / biases / steps / (last - first),
           solvedBelow: size,
           solvedAbove: size + 1,

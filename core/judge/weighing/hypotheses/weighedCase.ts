@@ -2,11 +2,16 @@ import type { Hypothesis } from './hypotheses.ts';
 import type { QuantityGrid } from './quantityGrid.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
-/** Where the sensor stands within its tolerance, in parts of it, and how often. */
-export const TOLERANCES: readonly { at: number; weight: number }[] = [
-  { at: -0.6, weight: 0.3 },
-  { at: 0, weight: 0.4 },
-  { at: 0.6, weight: 0.3 },
+/**
+ * Where a sound machine stands within what is sound, and how often: the sensor in its tolerance, in parts of it, and the unit's
+ * sensor supplies off their nominal volts. Both at an end at once is rarer than what a reading differs by anyway.
+ */
+export const TOLERANCES: readonly { at: number; supplyVolts: number; weight: number }[] = [
+  { at: -0.75, supplyVolts: 0, weight: 0.25 },
+  { at: 0, supplyVolts: -0.09, weight: 0.1 },
+  { at: 0, supplyVolts: 0, weight: 0.3 },
+  { at: 0, supplyVolts: 0.09, weight: 0.1 },
+  { at: 0.75, supplyVolts: 0, weight: 0.25 },
 ];
 
 /**

@@ -1,5 +1,5 @@
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
-import { between } from '../prediction/rows.ts';
+import { between, type Row } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
@@ -36,49 +36,64 @@ export function listsOver(
 
 /**
  * Likelihoods along the tolerances and nodes of one answer, with the spread that comes from what lies between two quantities
- * and two sizes that are looked at.
+ * and two sizes that are looked at, and from what makers do differently.
  */
-function listOver(
-  row: Float64Array,
-  below: Float64Array,
-  above: Float64Array,
-  { placed, beside }: Met,
-  likely: Likely,
-): Float64Array {
+function listOver(row: Row, below: Row, above: Row, { placed, beside }: Met, likely: Likely): Float64Array {
   const nodes = beside.length;
   const list = new Float64Array(nodes * TOLERANCES.length);
-  const last = row.length - 1;
+  const { reads, doubt, follows } = row;
+  const last = reads.length - 1;
   placed.forEach((places, t) => {
     for (let node = 0; node < nodes; node++) {
       const place = places[node]!;
-      const predicted = between(row, place);
+      const { supplyVolts } = TOLERANCES[t]!;
+      const moved = follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0;
+      const predicted = between(reads, place) + moved;
       const half = beside[node]!;
-      const quantity = half > 0 ? apart(between(row, Math.min(last, place + half)), predicted) : 0;
-      const sizes = below === above ? 0 : apart(between(above, place), between(below, place)) / 4;
-      list[t * nodes + node] = likely(predicted, Math.sqrt((quantity ** 2 + sizes ** 2) / 3));
+      const quantity = half > 0 ? apart(between(reads, Math.min(last, place + half)), predicted - moved) : 0;
+      const sizes = below === above ? 0 : apart(between(above.reads, place), between(below.reads, place)) / 4;
+      const spread = Math.sqrt((quantity ** 2 + sizes ** 2) / 3);
+      list[t * nodes + node] = inDoubt(predicted, spread, doubt ? between(doubt, place) : 0, likely);
     }
   });
   return list;
 }
 
+/** As often as this a maker's circuit is near enough to the usual one, even where others are not. */
+const USUAL_MAKERS = 0.5;
+
+const inDoubt = (predicted: number, spread: number, doubt: number, likely: Likely): number =>
+  doubt === 0
+    ? likely(predicted, spread)
+    : USUAL_MAKERS * likely(predicted, spread) +
+      (1 - USUAL_MAKERS) * likely(predicted, Math.sqrt(spread ** 2 + doubt ** 2));
+
 /** Most wires carry the same whatever the quantity is: then one likelihood does for all of it. */
-function flatList(
-  row: Float64Array,
-  below: Float64Array,
-  above: Float64Array,
-  { beside }: Met,
-  likely: Likely,
-): Float64Array {
-  const sizes = apart(above[0]!, below[0]!) / 4;
-  const spread = below === above ? 0 : Math.sqrt((sizes * sizes) / 3);
-  return new Float64Array(beside.length * TOLERANCES.length).fill(likely(row[0]!, spread));
+function flatList(row: Row, below: Row, above: Row, { beside }: Met, likely: Likely): Float64Array {
+  const sizes = below === above ? 0 : apart(above.reads[0]!, below.reads[0]!) / 4;
+  const spread = Math.sqrt((sizes * sizes) / 3);
+  const doubt = row.doubt?.[0] ?? 0;
+  const nodes = beside.length;
+  const list = new Float64Array(nodes * TOLERANCES.length);
+  const follows = row.follows?.[0] ?? 0;
+  TOLERANCES.forEach(({ supplyVolts }, t) =>
+    list.fill(
+      inDoubt(row.reads[0]! + supplyVolts * follows, spread, doubt, likely),
+      t * nodes,
+      (t + 1) * nodes,
+    ),
+  );
+  return list;
 }
 
 /** OL and a live circuit are no distance from anything: what lies between is one or the other. */
 const apart = (one: number, other: number): number =>
   Number.isFinite(one) && Number.isFinite(other) ? one - other : 0;
 
-function isFlat(row: Float64Array): boolean {
+const isFlat = ({ reads, doubt, follows }: Row): boolean =>
+  isLevel(reads) && (!doubt || isLevel(doubt)) && (!follows || isLevel(follows));
+
+function isLevel(row: Float64Array): boolean {
   for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;
   return true;
 }

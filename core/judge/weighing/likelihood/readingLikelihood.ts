@@ -12,9 +12,18 @@ const SUPPLY_SIGMA_VOLTS = 0.06;
 const MODEL_VOLTS = 0.008;
 const MODEL_SHARE = 0.006;
 
+/** One machine in so many differs from our model by several times as much as most do. */
+const UNUSUAL_SHARE = 0.15;
+const UNUSUAL_FACTOR = 3.5;
+/** A battery stands anywhere from half charged to being charged, and so does whatever it feeds. */
+const BATTERY_FROM_VOLTS = 6;
+const BATTERY_SHARE = 0.06;
+
 const SQRT_TWO_PI = Math.sqrt(2 * Math.PI);
 const normal = (distance: number, sigma: number): number =>
   Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
+const usual = (distance: number, sigma: number): number =>
+  (1 - UNUSUAL_SHARE) * normal(distance, sigma) + UNUSUAL_SHARE * normal(distance, UNUSUAL_FACTOR * sigma);
 const mixed = (asNoted: number, mistaken: number): number =>
   (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
 
@@ -42,10 +51,11 @@ export function voltsLikelihood(
 ): (predicted: number, gridVolts: number) => number {
   const mistaken = mistakenVolts(volts, nominalVolts);
   return (predicted, gridVolts) => {
-    const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(predicted);
+    const size = Math.abs(predicted);
+    const model = MODEL_VOLTS + MODEL_SHARE * size + Math.max(0, size - BATTERY_FROM_VOLTS) * BATTERY_SHARE;
     // A root, since Math.hypot takes ten times as long and this is asked for most of all.
     const sigma = Math.sqrt(instrumentSigma ** 2 + model ** 2 + gridVolts ** 2);
-    return (1 - MISTAKEN_SHARE) * normal(volts - predicted, sigma) + mistaken;
+    return (1 - MISTAKEN_SHARE) * usual(volts - predicted, sigma) + mistaken;
   };
 }
 
@@ -76,7 +86,7 @@ export function scanLikelihood(
   const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
   const sigma = Math.hypot(step / Math.sqrt(12), model, perVolt * gridVolts);
-  return mixed(normal(value - believed, sigma), anything);
+  return mixed(usual(value - believed, sigma), anything);
 }
 const SLOPE_VOLTS = 0.01;
 

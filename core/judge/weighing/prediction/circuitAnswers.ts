@@ -10,13 +10,16 @@ import {
   BENT_VOLTS,
   distance,
   fillRow,
+  isAlike,
   isSame,
   mixed,
   NO_TOLERANCE,
   QUANTITY_NODES,
   REST_NODE,
   rounded,
+  type Row,
 } from './rows.ts';
+import { differenceAt, type MakersDifference } from './makersDifference.ts';
 import {
   rangesOf,
   sizedHypotheses,
@@ -41,8 +44,8 @@ const TELLING_SPOTS: readonly CircuitSpot[] = [
   { kind: 'wire', lane: 'signal', place: 'plug' },
   { kind: 'wire', lane: 'second-signal', place: 'plug' },
 ];
-const TOLD_APART_VOLTS = 0.04;
-const MOST_STEPS = 16;
+const TOLD_APART_VOLTS = 0.1;
+const MOST_STEPS = 8;
 /** What a fault does to the quantity itself is looked at in as many steps. */
 const QUANTITY_STEPS = 4;
 
@@ -52,7 +55,7 @@ const QUANTITY_STEPS = 4;
  */
 export interface AnswerTable {
   axis: Axis;
-  rows: readonly Float64Array[];
+  rows: readonly Row[];
   rowOf: Int32Array;
 }
 
@@ -69,7 +72,7 @@ export class Answers {
   readonly #ranges: readonly { first: number; last: number }[];
   readonly #effects: readonly (readonly Effect[])[];
   readonly #known = new Map<string, AnswerTable>();
-  readonly #solvedKnown = new Map<string, readonly Float64Array[]>();
+  readonly #solvedKnown = new Map<string, readonly Row[]>();
 
   /** @param restingValue what the sensor meets while nothing goes on, in the measurand's unit */
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
@@ -103,16 +106,16 @@ export class Answers {
     const known = this.#known.get(key);
     if (known) return known;
     const solved = this.#solvedRows(spot, state, axis);
-    const rows: Float64Array[] = [];
+    const rows: Row[] = [];
     const numbers = new Map<string, number>();
-    const ofRow = new Map<Float64Array, number>();
+    const ofRow = new Map<Row, number>();
     const rowOf = new Int32Array(this.sized.length);
     this.sized.forEach(({ solvedBelow, solvedAbove, past }, s) => {
       const row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
       // Most share one and the same row; only others are compared by what they say.
       let number = ofRow.get(row);
       if (number === undefined) {
-        const said = row.join(' ');
+        const said = [row.reads, row.doubt, row.follows].map((one) => one?.join(' ')).join(';');
         number = numbers.get(said) ?? rows.push(row) - 1;
         numbers.set(said, number);
         ofRow.set(row, number);
@@ -134,22 +137,21 @@ export class Answers {
   }
 
   /** What an instrument would show for each solved size; whatever has no effect on the circuit answers as if nothing were wrong. */
-  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): readonly Float64Array[] {
+  #solvedRows(spot: CircuitSpot, state: MachineState, axis: Axis): readonly Row[] {
     const key = keyOf(spot, state, axis);
     const known = this.#solvedKnown.get(key) ?? this.#solveRows(spot, state, axis);
     this.#solvedKnown.set(key, known);
     return known;
   }
 
-  #solveRows(spot: CircuitSpot, state: MachineState, axis: Axis): Float64Array[] {
-    const rows: Float64Array[] = [];
-    let sound: Float64Array | undefined;
-    const solve = (size: number): Float64Array => {
+  #solveRows(spot: CircuitSpot, state: MachineState, axis: Axis): Row[] {
+    const rows: Row[] = [];
+    let sound: Row | undefined;
+    const solve = (size: number): Row => {
       const { fault, bias } = this.#solvedSizes[size]!;
       const effects = this.#effects[size]!;
       if (fault && effects.length === 0) return sound!;
-      const row = this.#solved(spot, state, axis, bias, effects);
-      return fault && isSame(row, sound!) ? sound! : row;
+      return this.#solved(spot, state, axis, bias, effects, fault && sound);
     };
     // Most faults change nothing at most spots, in no size: where ends and middle answer alike, so does all between.
     const fill = (first: number, last: number): void => {
@@ -191,9 +193,10 @@ export class Answers {
     axis: Axis,
     bias: KnownBias,
     effects: readonly Effect[],
-  ): Float64Array {
+    sound: Row | undefined,
+  ): Row {
     const rig = this.#rigs[bias];
-    const read = (trueValue: number, celsius: number): number => {
+    const bring = (trueValue: number, celsius: number): void => {
       const situation = {
         keyOn: keyOn(state),
         plugged: state.plug === 'connected',
@@ -202,26 +205,67 @@ export class Answers {
         celsius,
       };
       rig.bring(this.#sensor, effects, situation, modelled(state.harness));
+    };
+    const read = (trueValue: number, celsius: number): number => {
+      bring(trueValue, celsius);
       return readOn(rig, spot, effects, this.#sensor);
     };
+    const differs = (trueValue: number, celsius: number, reads: number): MakersDifference =>
+      differenceAt(rig, () => bring(trueValue, celsius), reads, spot, effects, this.#sensor);
     const values = this.#nodeValues;
     // With its plug off the sensor says nothing, whatever it meets.
     const silent = state.plug === 'unplugged' && spot.kind !== 'ohms';
-    if (axis === 'celsius') {
-      const rest = values[REST_NODE]!;
-      return silent
-        ? new Float64Array(CELSIUS_NODES.length).fill(rounded(read(rest, ROOM_CELSIUS)))
-        : Float64Array.from(CELSIUS_NODES, (celsius) => rounded(read(rest, celsius)));
+    if (axis === 'celsius' || silent) {
+      const nodes = axis === 'celsius' ? CELSIUS_NODES.length : QUANTITY_NODES;
+      const value = axis === 'celsius' ? values[REST_NODE]! : values[0]!;
+      if (!silent) {
+        const reads = Float64Array.from(CELSIUS_NODES, (celsius) => rounded(read(value, celsius)));
+        return sound && isAlike(reads, sound.reads) ? sound : { reads };
+      }
+      const reads = rounded(read(value, ROOM_CELSIUS));
+      if (sound?.reads[0] === reads) return sound;
+      return withDifferences(new Float64Array(nodes).fill(reads), [differs(value, ROOM_CELSIUS, reads)]);
     }
     const row = new Float64Array(QUANTITY_NODES);
-    if (silent) return row.fill(rounded(read(values[0]!, ROOM_CELSIUS)));
     fillRow(
       row,
       (node) => rounded(read(values[node]!, ROOM_CELSIUS)),
       spot.kind === 'ohms' ? NO_TOLERANCE : BENT_VOLTS,
     );
-    return row;
+    // What a fault does not move is as much in doubt as without it.
+    if (sound && isAlike(row, sound.reads)) return sound;
+    return withDifferences(
+      row,
+      DOUBTED_NODES.map((node) => differs(values[node]!, ROOM_CELSIUS, row[node]!)),
+    );
   }
+}
+
+const DOUBTED_NODES = [0, QUANTITY_NODES - 1] as const;
+/** Less than this is within what circuits differ by anyway. */
+const LEAST_DOUBT_VOLTS = 0.004;
+const LEAST_FOLLOWED = 0.01;
+
+/** @param differences at equal distances along the row, or one for all of it */
+function withDifferences(reads: Float64Array, differences: readonly MakersDifference[]): Row {
+  const doubts = differences.map(({ doubt }) => doubt);
+  const followed = differences.map(({ follows }) => follows);
+  return {
+    reads,
+    ...(doubts.some((one) => one >= LEAST_DOUBT_VOLTS) ? { doubt: alongRow(reads, doubts) } : {}),
+    ...(followed.some((one) => Math.abs(one) >= LEAST_FOLLOWED)
+      ? { follows: alongRow(reads, followed) }
+      : {}),
+  };
+}
+
+function alongRow(reads: Float64Array, given: readonly number[]): Float64Array {
+  const step = given.length > 1 ? (reads.length - 1) / (given.length - 1) : Infinity;
+  return Float64Array.from(reads, (_, node) => {
+    const before = Math.min(Math.max(0, given.length - 2), Math.floor(node / step));
+    const past = given.length > 1 ? node / step - before : 0;
+    return rounded(given[before]! + past * ((given[before + 1] ?? given[before]!) - given[before]!));
+  });
 }
 
 /** The model has one neighbour on the rail, which stands for all of them: whichever is unplugged, it is that one. */

@@ -1,6 +1,7 @@
 import type { MachineState } from '../../../machine/places/index.ts';
 import { effectsOf } from '../../../machine/fault/index.ts';
 import type { Answers } from './circuitAnswers.ts';
+import { distance } from './rows.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 
@@ -27,7 +28,7 @@ export function noticedWeights(answers: Answers, nominalVolts: number, hasSecond
       movesOtherwise(one) ||
       tables.some(
         ({ rows, rowOf }) =>
-          farthest(rows[rowOf[s]!]!, rows[rowOf[one.sound]!]!) > NOTICED_SHARE * nominalVolts,
+          distance(rows[rowOf[s]!]!, rows[rowOf[one.sound]!]!) > NOTICED_SHARE * nominalVolts,
       );
     return one.weight * (seen ? 1 : UNNOTICED_WEIGHT);
   });
@@ -39,6 +40,3 @@ const movesOtherwise = ({ fault }: SizedHypothesis): boolean =>
   effectsOf([fault]).some(
     (effect) => effect.on === 'quantity' || (effect.on === 'element' && effect.does === 'dead-spot'),
   );
-
-const farthest = (row: Float64Array, sound: Float64Array): number =>
-  row.reduce((most, volts, node) => Math.max(most, Math.abs(volts - sound[node]!)), 0);

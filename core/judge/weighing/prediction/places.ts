@@ -34,11 +34,11 @@ export function metBy(
   const atSource = onTheWay.filter(
     (effect) => effect.on === 'quantity' && effect.does === 'weakened' && effect.atSource,
   );
-  const met = values.map((value) => valueMet(value, restingValue, onTheWay));
+  const met = values.map((value) => valueMet(value, restingValue, onTheWay, profile));
   const placeOf = (value: number): number => answers.placeOf(answers.soundVolts(value));
   return {
     met,
-    atSource: values.map((value) => valueMet(value, restingValue, atSource)),
+    atSource: values.map((value) => valueMet(value, restingValue, atSource, profile)),
     placed: TOLERANCES.map(({ at }) => met.map((value) => placeOf(value + at * toleranceAt(value, profile)))),
     beside: met.map((value, i) => Math.abs(placeOf(value + halfSteps[i]!) - placeOf(value))),
   };

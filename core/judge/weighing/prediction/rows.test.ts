@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { between, BENT_VOLTS, fillRow, mixed, NO_TOLERANCE, QUANTITY_NODES } from './rows.ts';
+import { between, BENT_VOLTS, fillRow, isSame, mixed, NO_TOLERANCE, QUANTITY_NODES } from './rows.ts';
 
 function filled(of: (node: number) => number, tolerance = BENT_VOLTS) {
   const row = new Float64Array(QUANTITY_NODES);
@@ -53,8 +53,14 @@ test('ohms that jump to OL stay what they are', () => {
 });
 
 test('between two sizes a row lies between theirs, and one that is the same is the very same', () => {
-  const [a, b] = [Float64Array.of(1, 2, Infinity), Float64Array.of(2, 2, 5)];
-  expect([...mixed(a, b, 0.25)]).toEqual([1.25, 2, Infinity]);
-  expect([...mixed(a, b, 0.75)]).toEqual([1.75, 2, 5]);
-  expect(mixed(a, a, 0.5)).toBe(a);
+  const [a, b] = [Float64Array.of(1, 2, Infinity), Float64Array.of(2, 2, 5)].map((reads) => ({ reads }));
+  expect([...mixed(a!, b!, 0.25).reads]).toEqual([1.25, 2, Infinity]);
+  expect([...mixed(a!, b!, 0.75).reads]).toEqual([1.75, 2, 5]);
+  expect(mixed(a!, a!, 0.5)).toBe(a);
+  // So does what makers differ by; where only one of them has any, it fades.
+  const doubted = { ...b!, doubt: Float64Array.of(0.4, 0, 1) };
+  expect([...mixed(a!, doubted, 0.25).doubt!]).toEqual([0.1, 0, 0.25]);
+  expect(mixed(a!, b!, 0.25).doubt).toBeUndefined();
+  expect(isSame(doubted, b!)).toBe(false);
+  expect(isSame(doubted, { ...b!, doubt: Float64Array.of(0.4, 0, 1) })).toBe(true);
 });

@@ -3,6 +3,15 @@
  * read on lines between its nodes.
  */
 
+/** What an instrument would show along the nodes, and how far another maker's circuit may lie from that. */
+export interface Row {
+  reads: Float64Array;
+  /** One standard deviation at each node; left out where makers do not differ. */
+  doubt?: Float64Array | undefined;
+  /** By how much of a volt it moves with each volt of the unit's sensor supplies; left out where it does not. */
+  follows?: Float64Array | undefined;
+}
+
 /** Answers stand at so many signal voltages of a sound sensor; between them they are linear, so that rails need it fine. */
 export const QUANTITY_NODES = 17;
 /** Where nothing bends, two ends and this one show it: not the middle, since both ends may bend alike. */
@@ -80,22 +89,37 @@ function line(row: Float64Array, from: number, to: number): void {
 }
 
 /** The farthest apart that two rows are anywhere. */
-export const distance = (a: Float64Array, b: Float64Array): number =>
-  a.reduce((most, reads, node) => Math.max(most, Math.abs(reads - b[node]!)), 0);
+export const distance = (a: Row, b: Row): number =>
+  a.reads.reduce((most, reads, node) => Math.max(most, Math.abs(reads - b.reads[node]!)), 0);
 
 /** Between two sizes: ohms by their logarithm, volts on a line. */
-export const mixed = (below: Float64Array, above: Float64Array, past: number): Float64Array =>
-  below === above
-    ? below
-    : below.map((reads, node) => {
-        const other = above[node]!;
-        if (reads === other) return reads;
-        if (!Number.isFinite(reads) || !Number.isFinite(other)) return past < 0.5 ? reads : other;
-        return rounded(reads + past * (other - reads));
-      });
+export const mixed = (below: Row, above: Row, past: number): Row => {
+  if (below === above) return below;
+  const reads = below.reads.map((one, node) => {
+    const other = above.reads[node]!;
+    if (one === other) return one;
+    if (!Number.isFinite(one) || !Number.isFinite(other)) return past < 0.5 ? one : other;
+    return rounded(one + past * (other - one));
+  });
+  const between = (one: Float64Array | undefined, other: Float64Array | undefined) =>
+    one || other
+      ? reads.map((_, node) => (one?.[node] ?? 0) + past * ((other?.[node] ?? 0) - (one?.[node] ?? 0)))
+      : undefined;
+  return {
+    reads,
+    doubt: between(below.doubt, above.doubt),
+    follows: between(below.follows, above.follows),
+  };
+};
 
-export function isSame(a: Float64Array, b: Float64Array): boolean {
-  if (a === b) return true;
+export const isSame = (a: Row, b: Row): boolean =>
+  a === b ||
+  (isAlike(a.reads, b.reads) &&
+    (a.doubt === b.doubt || isAlike(a.doubt, b.doubt)) &&
+    (a.follows === b.follows || isAlike(a.follows, b.follows)));
+
+export function isAlike(a: Float64Array | undefined, b: Float64Array | undefined): boolean {
+  if (!a || !b) return false;
   for (let node = 0; node < a.length; node++) if (a[node] !== b[node]) return false;
   return true;
 }

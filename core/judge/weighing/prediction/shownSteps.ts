@@ -2,6 +2,7 @@ import { signalBand, valueAtNominal, type SensorProfile } from '../../../measure
 import type { Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
 import { between } from './rows.ts';
+import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
 import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
 
@@ -9,7 +10,7 @@ import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
 export const ANYTHING = -1;
 /** Of the range: as fine as live data and gauges are told apart. */
 const VALUE_STEP_SHARE = 0.012;
-const MIDDLE = 1;
+const MIDDLE = (TOLERANCES.length - 1) / 2;
 
 /**
  * What a reading would show, in steps of its scale: one list for each answer that differs, along the nodes of its quantity.
@@ -58,9 +59,9 @@ export function shownSteps(
 ): ShownSteps {
   const listOf = rowOf.map((row, s) => row * ways.length + wayOf[s]!);
   return shown(scale, listOf, (number) => {
-    const row = rows[Math.floor(number / ways.length)]!;
+    const { reads } = rows[Math.floor(number / ways.length)]!;
     const places = ways[number % ways.length]!.placed[MIDDLE]!;
-    return along(places, (place) => stepOf(between(row, place)));
+    return along(places, (place) => stepOf(between(reads, place)));
   });
 }
 

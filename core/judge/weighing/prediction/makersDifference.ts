@@ -1,0 +1,106 @@
+import { isSignal, type Lane } from '../../../machine/places/index.ts';
+import type { Effect } from '../../../machine/fault/index.ts';
+import type { IsolatedSensor } from '../../isolation/index.ts';
+import type { Rig } from '../../../machine/rig/index.ts';
+import { readOn, type CircuitSpot } from './circuitSpot.ts';
+
+/*
+ * What makers do differently and nobody has written down, as far as it moves what is read: the pull of an input, what an output
+ * does that has lost its supply, how much a supply gives. Where it moves nothing, nothing is in doubt.
+ */
+
+/** How another maker's machine would show it. */
+export interface MakersDifference {
+  /** One standard deviation in volts. */
+  doubt: number;
+  /** Volts by each volt of the unit's sensor supplies. */
+  follows: number;
+}
+const NO_DIFFERENCE: MakersDifference = { doubt: 0, follows: 0 };
+
+/** From 5 kΩ to 1 MΩ an input may be pulled: the usual one is tried against one so many times as strong. */
+const PULL_FACTOR = 12;
+/** Of what that moves, since most lie between. */
+const PULL_SHARE = 0.6;
+/** A thermistor's pull is printed with it. */
+const WEAK_OHMS = 50_000;
+/** Above this share of its supply a sensor does as its data sheet says, so far below it nobody knows. */
+const FED_SHARE = 0.86;
+const STARVED_SHARE = 0.5;
+/** An output that has lost its supply lies anywhere: on its protection diodes, on its pull, half awake. */
+const STARVED_VOLTS = 1.3;
+const NUDGE_OHMS = 4000;
+/** A supply that cannot give what is drawn: makers let it give very different currents. */
+const LOW_LIMIT_AMPS = 0.03;
+const LIMIT_SHARE = 0.7;
+const OVERLOADED_SHARE = 0.97;
+const NUDGED_SUPPLY_VOLTS = 0.1;
+
+/**
+ * How far a reading may lie from what the usual circuit would show, and how it follows the sensor supplies.
+ *
+ * @param bring brings the rig into the situation of the reading
+ * @param reads what the usual circuit shows
+ */
+export function differenceAt(
+  rig: Rig,
+  bring: () => void,
+  reads: number,
+  spot: CircuitSpot,
+  effects: readonly Effect[],
+  sensor: IsolatedSensor,
+): MakersDifference {
+  if (spot.kind === 'ohms' || (spot.kind === 'unit-sees' && spot.what === 'pair')) return NO_DIFFERENCE;
+  const { wiring } = rig;
+  const moved = (change: () => void): number => {
+    bring();
+    change();
+    const now = readOn(rig, spot, effects, sensor) - reads;
+    return Number.isFinite(now) ? now : 0;
+  };
+  const follows = moved(() => wiring.raiseRails(NUDGED_SUPPLY_VOLTS)) / NUDGED_SUPPLY_VOLTS;
+  // A tenth of a volt more changes neither what is overloaded nor what is starved.
+  const { rails } = wiring.spec;
+  const isOverloaded = rails.some((rail, at) => wiring.railAmps(at) > OVERLOADED_SHARE * rail.limitAmps);
+  const starved = ofSignal(spot) ? starvedShare(rig) : 0;
+  const doubts = [
+    starved > 0 ? STARVED_VOLTS * starved * hangsOnOutput(rig, moved) : 0,
+    ofSignal(spot) ? PULL_SHARE * moved(() => strengthenPulls(rig, sensor.wires)) : 0,
+    isOverloaded
+      ? LIMIT_SHARE * moved(() => rails.forEach((_, at) => wiring.setRail(at, { limitAmps: LOW_LIMIT_AMPS })))
+      : 0,
+  ];
+  return { doubt: Math.hypot(...doubts), follows };
+}
+
+function strengthenPulls({ wiring }: Rig, wires: readonly Lane[]): void {
+  for (const wire of wires.filter(isSignal))
+    for (const part of [`pull-up:${wire}`, `pull-down:${wire}`] as const) {
+      const ohms = wiring.ohmsOf(part);
+      if (ohms !== undefined && ohms >= WEAK_OHMS && ohms < Infinity)
+        wiring.setOhms(part, ohms / PULL_FACTOR);
+    }
+}
+
+/** From 0, the output of a stage has its supply, to 1, it has none, as last solved. */
+function starvedShare({ wiring }: Rig): number {
+  const { sensor, unitVolts, batteryVolts } = wiring.spec;
+  if (sensor.kind !== 'stage' || !wiring.isPlugged) return 0;
+  const fed = wiring.suppliedVolts() / (sensor.feed === 'reference' ? unitVolts : batteryVolts);
+  return Math.min(1, Math.max(0, (FED_SHARE - fed) / (FED_SHARE - STARVED_SHARE)));
+}
+
+/** From 0, what is read has nothing to do with the output, to 1, it is the output. */
+function hangsOnOutput({ wiring }: Rig, moved: (change: () => void) => number): number {
+  const before = wiring.elementVolts('signal');
+  const read = moved(() => wiring.nudge('signal', NUDGE_OHMS));
+  const by = Math.abs(wiring.elementVolts('signal') - before);
+  return by < 1e-4 ? 0 : Math.min(1, Math.abs(read) / by);
+}
+
+const ofSignal = (spot: CircuitSpot): boolean => {
+  if (spot.kind === 'scan') return true;
+  if (spot.kind === 'wire') return isSignal(spot.lane);
+  if (spot.kind === 'unit-sees') return spot.what === 'second-signal';
+  return [spot.from, spot.to].some((point) => typeof point === 'object' && isSignal(point.lane));
+};
