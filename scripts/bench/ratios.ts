@@ -7,6 +7,7 @@ import { fitRatios } from './fitting.ts';
 import { importInBrowser, liveOnScreen } from './inBrowser.ts';
 import { importRatio } from './importing.ts';
 import { recordingRatio } from './recording.ts';
+import { eachStranger } from './strangers.ts';
 import { typingRatio } from './typing.ts';
 import { weighingAlone } from './weighingAlone.ts';
 import { weighingOnScreen } from './weighingOnScreen.ts';
@@ -73,6 +74,8 @@ for (const [order, words] of [
   console.log(
     figuresInWords(words, diagnosisFigures(workedCases(Number(process.env.WEIGH_CASES ?? 2), order))),
   );
+const strangers = [...eachStranger(Number(process.env.STRANGERS ?? 11))].filter(({ outside }) => !outside);
+console.log(figuresInWords('chosen, on strangers', diagnosisFigures(strangers)));
 const alone = weighingAlone();
 console.log(
   `Weighing alone, pedal with six wires, medians over ${alone.readings} readings: ranked after ${alone.rankedMs.toFixed(0)} ms, a first suggestion after ${alone.suggestedMs.toFixed(0)} ms, reasons after ${alone.reasonsMs.toFixed(0)} ms`,
