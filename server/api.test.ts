@@ -132,8 +132,8 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
     enteredText: '',
     ambient,
   });
-  await record(wire(job.id, { volts: 3.22 }));
-  await record(wire(job.id, { volts: 0.9, state: { engine: 'idle', plug: 'connected' } }));
+  await record(wire(job.id, { volts: 2.2 }));
+  await record(wire(job.id, { volts: 2.2, state: { engine: 'idle', plug: 'connected' } }));
   const verdict = (cause: string) => ({ id: v7(), jobId: job.id, decidedAt: now(), cause, note: '' });
   const path = `/jobs/${job.id}/verdicts`;
   const early = await server.call('POST', path, verdict('sensor'));
@@ -157,7 +157,7 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
   const alone = await server.call('POST', path, proven);
   expect(alone.status).toBe(422);
   expect(alone.body.detail).toMatch(/^Not proven yet/u);
-  await record(wire(job.id, { volts: 3.22 }));
+  await record(wire(job.id, { volts: 2.2 }));
   expect((await server.call('POST', path, proven)).status).toBe(201);
   expect((await server.call('POST', path, proven)).status).toBe(200);
 });
