@@ -43,7 +43,7 @@ const LEAST_TIMES_THE_TRACK = 15;
 export function makerOf(draw: Draw, wires: readonly Lane[], range: readonly [number, number]): Maker {
   const track = {
     ohms: draw.decades(1000, 9000),
-    endShare: draw.between(0, 0.01),
+    endShare: draw.between(0.001, 0.01),
     wiperOhms: draw.decades(50, 1500),
   };
   const up = draw.weighted([

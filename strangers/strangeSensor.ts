@@ -1,4 +1,4 @@
-import type { FamilyId } from '@lettura/core/machine/family';
+import { FAMILY_IDS, type FamilyId } from '@lettura/core/machine/family';
 import type { Lane, MachineState } from '@lettura/core/machine/places';
 import type { Companion } from '@lettura/core/measure/companion';
 import type { SensorProfile, TransferFunction } from '@lettura/core/measure/transfer';
@@ -258,19 +258,8 @@ function airMeter(draw: Draw, machine: Draw, { kpaAbs, celsius }: Weather): Stra
 /** Larger engines idle slower. */
 const idleRevs = (litres: number): number => 850 - 30 * litres;
 
-export const STRANGE_FAMILIES = [
-  'manifold-pressure',
-  'barometric-pressure',
-  'boost-pressure',
-  'filter-differential',
-  'exhaust-flow-differential',
-  'throttle',
-  'pedal',
-  'flap',
-  'air-flow',
-  'refrigerant-pressure',
-  'fuel-rail-pressure',
-] as const satisfies readonly FamilyId[];
+/** All but the one that nothing is known of. */
+export const STRANGE_FAMILIES = FAMILY_IDS.filter((id) => id !== 'other');
 
 /** @param sensor what its maker decided; @param machine what it sits on */
 export function strangeSensor(

@@ -3,7 +3,8 @@ import { pairDeviation } from '@lettura/core/measure/positionPair';
 import { thermistorOhms } from '@lettura/core/measure/thermistor';
 import { signalFromValue, toleranceAt, valueAtNominal } from '@lettura/core/measure/transfer';
 import { Draw } from './draw.ts';
-import { illOf, STRETCHES, type Ill } from './ill.ts';
+import { STRETCHES, type Ill } from './ill.ts';
+import { illOf } from './illOf.ts';
 import { makerOf, type Maker } from './maker.ts';
 import {
   battery,
@@ -342,8 +343,8 @@ export class Stranger {
     const bottom = this.#at(own ? 'second-return' : 'return', POINTS - 1);
     const signal = this.#at(number === 2 ? 'second-signal' : 'signal', POINTS - 1);
     const wiper = this.#nodeCount - number;
-    const { ohms, wiperOhms } = maker.track;
-    const at = Math.min(0.999, Math.max(0.001, share));
+    const { ohms, wiperOhms, endShare } = maker.track;
+    const at = Math.min(1 - endShare, Math.max(endShare, share));
     const wrong = ill.track?.number === number ? ill.track : undefined;
     const isDead = wrong?.deadFrom !== undefined && firstShare > wrong.deadFrom && firstShare < wrong.deadTo!;
     return [
