@@ -14,6 +14,9 @@ export const TOLERANCES: readonly { at: number; supplyVolts: number; weight: num
   { at: 0.75, supplyVolts: 0, weight: 0.25 },
 ];
 
+/** As often as this a maker's circuit is near enough to the usual one, even where others are not. */
+export const USUAL_MAKERS = 0.5;
+
 /**
  * One reading, as the reasoning wants it: how likely it is for each sized hypothesis, while the sensor stands somewhere in
  * its tolerance and the quantity has a value. Many hypotheses share one list of likelihoods.

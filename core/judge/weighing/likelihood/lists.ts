@@ -1,8 +1,8 @@
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
-import { between, type Row } from '../prediction/rows.ts';
+import { between, isFlat, type Row } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
-import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, USUAL_MAKERS, type WeighedReading } from '../hypotheses/weighedCase.ts';
 
 /** How likely a reading is where this is predicted, give or take what was not looked at. */
 export type Likely = (predicted: number, spread: number) => number;
@@ -59,9 +59,6 @@ function listOver(row: Row, below: Row, above: Row, { placed, beside }: Met, lik
   return list;
 }
 
-/** As often as this a maker's circuit is near enough to the usual one, even where others are not. */
-const USUAL_MAKERS = 0.5;
-
 const inDoubt = (predicted: number, spread: number, doubt: number, likely: Likely): number =>
   doubt === 0
     ? likely(predicted, spread)
@@ -89,14 +86,6 @@ function flatList(row: Row, below: Row, above: Row, { beside }: Met, likely: Lik
 /** OL and a live circuit are no distance from anything: what lies between is one or the other. */
 const apart = (one: number, other: number): number =>
   Number.isFinite(one) && Number.isFinite(other) ? one - other : 0;
-
-const isFlat = ({ reads, doubt, follows }: Row): boolean =>
-  isLevel(reads) && (!doubt || isLevel(doubt)) && (!follows || isLevel(follows));
-
-function isLevel(row: Float64Array): boolean {
-  for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;
-  return true;
-}
 
 /** The same for every tolerance: a gauge knows nothing of the sensor. */
 export function forEveryTolerance(list: Float64Array): Float64Array {

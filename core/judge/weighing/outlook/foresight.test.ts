@@ -104,3 +104,40 @@ test('a hundred and twenty readings are weighed without losing count', () => {
   expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
   for (const share of shares) expect(share).toBeGreaterThanOrEqual(0);
 });
+
+/** Of one cause: how much of what it would show lies between two voltages. */
+function shareBetween(
+  id: string,
+  target: { lane: 'reference' | 'signal' },
+  low: number,
+  high: number,
+): number {
+  const { caseFile, standing } = known([]);
+  const { joint, scale } = new Outlook(weigher, caseFile, standing, decisions).at({
+    target: { kind: 'wire', place: 'plug', ...target },
+    state: KOEO,
+  });
+  const row = joint[decisions.all.findIndex((one) => one.id === id)]!;
+  let within = 0;
+  let all = 0;
+  row.forEach((weight, step) => {
+    all += weight;
+    if (scale.readAt(step) >= low && scale.readAt(step) <= high) within += weight;
+  });
+  return within / all;
+}
+
+test('a sound machine may be at the edge of what is sound, and then nothing says that it would show anything else', () => {
+  const reference = { lane: 'reference' } as const;
+  expect(shareBetween('nothing', reference, 4.84, 4.94)).toBeGreaterThan(0.05);
+  expect(shareBetween('nothing', reference, 4.84, 5.16)).toBeGreaterThan(0.9);
+});
+
+test('what an output does without its supply is foreseen as the usual circuit has it half of the time, and else anywhere', () => {
+  const signal = { lane: 'signal' } as const;
+  const nearNothing = shareBetween('wire reference:first', signal, -0.1, 0.1);
+  // A wire with some resistance, which is the same decision, leaves the sensor alive.
+  expect(nearNothing).toBeGreaterThan(0.3);
+  expect(nearNothing).toBeLessThan(0.75);
+  expect(shareBetween('wire reference:first', signal, 0.3, 2.3)).toBeGreaterThan(0.1);
+});

@@ -10,7 +10,7 @@ import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
 import { SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
-import { TOLERANCES, type DriveProducts } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
 /** What a reading would show, by what is wrong. */
@@ -23,6 +23,49 @@ export interface Foresight {
 /** Below this a sized hypothesis, or a value of its quantity, has no say in what comes next. */
 const NEGLIGIBLE = 1e-5;
 const T = TOLERANCES.length;
+
+interface SameSupply {
+  supplyVolts: number;
+  /** Which of the tolerances. */
+  members: readonly number[];
+}
+const ALL_SUPPLIES: readonly SameSupply[] = [{ supplyVolts: 0, members: [...TOLERANCES.keys()] }];
+const BY_SUPPLY: readonly SameSupply[] = [...new Set(TOLERANCES.map(({ supplyVolts }) => supplyVolts))].map(
+  (supplyVolts) => ({
+    supplyVolts,
+    members: [...TOLERANCES.keys()].filter((t) => TOLERANCES[t]!.supplyVolts === supplyVolts),
+  }),
+);
+
+/**
+ * Spreads a weight evenly over what makers may show.
+ *
+ * @param edges where a weight begins and, past its last step, ends
+ * @returns what of it may show anything
+ */
+function spreadOver(
+  pieces: readonly Int16Array[],
+  node: number,
+  weight: number,
+  edges: Float64Array,
+): number {
+  let anything = 0;
+  const each = weight / (pieces.length - 1);
+  for (let i = 1; i < pieces.length; i++) {
+    const from = pieces[i - 1]![node]!;
+    const to = pieces[i]![node]!;
+    if (from === ANYTHING || to === ANYTHING) {
+      anything += each;
+      continue;
+    }
+    const low = Math.min(from, to);
+    const past = Math.max(from, to) + 1;
+    const share = each / (past - low);
+    edges[low] = edges[low]! + share;
+    edges[past] = edges[past]! - share;
+  }
+  return anything;
+}
 
 /** What is still possible: sized hypotheses, and how likely each makes the values of a quantity. */
 interface Possible {
@@ -72,10 +115,11 @@ export class Outlook {
 
   /** Before any doubt about the instrument: by decision and step, and by decision whatever may be shown. */
   #shown(
-    { scale, listOf, list }: ShownSteps,
+    { scale, listOf, list, isFlat, follows, pieces }: ShownSteps,
     spoken: Parameters<Weigher['driveOf']>[0],
   ): { sharp: Float64Array[]; anything: Float64Array } {
     const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
+    const edges = sharp.map(() => new Float64Array(scale.steps + 1));
     const anything = new Float64Array(sharp.length);
     const { sized, alikeOf, spreads } = this.#possible(spoken);
     const { sizedShares } = this.#known;
@@ -83,14 +127,23 @@ export class Outlook {
     const add = (s: number, alike: number): void => {
       const d = this.#decisionOf[s]!;
       const row = sharp[d]!;
-      const steps = list(listOf[s]!);
+      const number = listOf[s]!;
       const spread = spreads[alike]!;
-      for (let node = 0; node < steps.length; node++) {
-        let weight = 0;
-        for (let t = 0; t < T; t++) weight += sums[t]! * spread[t]![node]!;
-        const step = steps[node]!;
-        if (step === ANYTHING) anything[d] = anything[d]! + weight;
-        else row[step] = row[step]! + weight;
+      const others = pieces(number);
+      const level = isFlat(number);
+      const usual = others ? USUAL_MAKERS : 1;
+      for (const { supplyVolts, members } of follows(number) ? BY_SUPPLY : ALL_SUPPLIES) {
+        const steps = list(number, supplyVolts);
+        for (let node = 0; node < steps.length; node++) {
+          let weight = 0;
+          // Over all nodes a spread sums to one.
+          for (const t of members) weight += sums[t]! * (level ? 1 : spread[t]![node]!);
+          if (weight === 0) continue;
+          const step = steps[node]!;
+          if (step === ANYTHING) anything[d] = anything[d]! + usual * weight;
+          else row[step] = row[step]! + usual * weight;
+          if (others) anything[d] = anything[d]! + spreadOver(others, node, (1 - usual) * weight, edges[d]!);
+        }
       }
       sums.fill(0);
     };
@@ -106,6 +159,13 @@ export class Outlook {
         this.#decisionOf[next] === this.#decisionOf[s];
       if (!goesOn) add(s, alikeOf[k]!);
     }
+    sharp.forEach((row, d) => {
+      let between = 0;
+      for (let step = 0; step < row.length; step++) {
+        between += edges[d]![step]!;
+        row[step] = row[step]! + Math.max(0, between);
+      }
+    });
     return { sharp, anything };
   }
 

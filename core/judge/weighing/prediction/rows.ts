@@ -88,6 +88,15 @@ function line(row: Float64Array, from: number, to: number): void {
   else for (let node = from + 1; node < to; node++) row[node] = onLine(row, from, node, to);
 }
 
+/** Whether it is the same whatever the quantity is. */
+export const isFlat = ({ reads, doubt, follows }: Row): boolean =>
+  isLevel(reads) && (!doubt || isLevel(doubt)) && (!follows || isLevel(follows));
+
+function isLevel(row: Float64Array): boolean {
+  for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;
+  return true;
+}
+
 /** The farthest apart that two rows are anywhere. */
 export const distance = (a: Row, b: Row): number =>
   a.reads.reduce((most, reads, node) => Math.max(most, Math.abs(reads - b.reads[node]!)), 0);

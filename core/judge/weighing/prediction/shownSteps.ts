@@ -1,7 +1,7 @@
 import { signalBand, valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
 import type { Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
-import { between } from './rows.ts';
+import { between, isFlat } from './rows.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
 import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
@@ -12,6 +12,12 @@ export const ANYTHING = -1;
 const VALUE_STEP_SHARE = 0.012;
 const MIDDLE = (TOLERANCES.length - 1) / 2;
 
+const ANY_PLACE = new Float64Array(1);
+/** Uniform with this many standard deviations to each side, the spread of makers is that of the doubt. */
+const DOUBT_REACH = Math.sqrt(3);
+/** A doubt is walked through in so many pieces, since half of it may be past what the unit believes. */
+const DOUBT_PIECES = 3;
+
 /**
  * What a reading would show, in steps of its scale: one list for each answer that differs, along the nodes of its quantity.
  * It depends on no reading that was taken, so that only the weights have to be added up anew after each.
@@ -20,8 +26,14 @@ export interface ShownSteps {
   scale: Scale;
   /** By sized hypothesis: the number of its list. */
   listOf: Int32Array;
-  /** A step at each node, or `ANYTHING`. */
-  list(number: number): Int16Array;
+  /** A step at each node, or `ANYTHING`, with the sensor supplies off their nominal volts by so much. */
+  list(number: number, supplyVolts: number): Int16Array;
+  /** Whether it is the same whatever the quantity is: then one node does for all. */
+  isFlat(number: number): boolean;
+  /** Whether it moves with the sensor supplies. */
+  follows(number: number): boolean;
+  /** Where makers differ: the ends of equally likely pieces of what they may show, from one list to the next. */
+  pieces(number: number): readonly Int16Array[] | undefined;
 }
 
 /** Of a gauge, which knows what is met and nothing of the circuit. */
@@ -29,12 +41,21 @@ export function stepsOfGauge(
   tap: 'manifold' | 'sensor-hose',
   { ways, wayOf }: Places,
   profile: SensorProfile,
-) {
+): ShownSteps {
   const scale = valueScale(profile, VALUE_STEP_SHARE);
-  return shown(scale, wayOf, (number) => {
+  const list = keptBy((number) => {
     const { atSource, met } = ways[number]!;
     return along(tap === 'manifold' ? atSource : met, scale.stepOf);
   });
+  // A gauge knows nothing of a circuit, and so of no maker.
+  return {
+    scale,
+    listOf: wayOf,
+    list: (number) => list(number),
+    isFlat: () => false,
+    follows: () => false,
+    pieces: () => undefined,
+  };
 }
 
 /** Of whatever the circuit answers for. */
@@ -58,11 +79,38 @@ export function shownSteps(
   stepOf: (predicted: number) => number,
 ): ShownSteps {
   const listOf = rowOf.map((row, s) => row * ways.length + wayOf[s]!);
-  return shown(scale, listOf, (number) => {
-    const { reads } = rows[Math.floor(number / ways.length)]!;
-    const places = ways[number % ways.length]!.placed[MIDDLE]!;
-    return along(places, (place) => stepOf(between(reads, place)));
-  });
+  const rowAt = (number: number) => rows[Math.floor(number / ways.length)]!;
+  const placesAt = (number: number) => ways[number % ways.length]!.placed[MIDDLE]!;
+  const flat = rows.map(isFlat);
+  const made = (number: number, supplyVolts: number, doubts: number): Int16Array => {
+    const { reads, follows, doubt } = rowAt(number);
+    const places = flat[Math.floor(number / ways.length)]! ? ANY_PLACE : placesAt(number);
+    return along(places, (place) => {
+      const moved = follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0;
+      const off = doubt && doubts !== 0 ? doubts * between(doubt, place) : 0;
+      return stepOf(between(reads, place) + moved + off);
+    });
+  };
+  const bySupply = new Map<number, (number: number) => Int16Array>();
+  const listsAt = (supplyVolts: number) => {
+    const known = bySupply.get(supplyVolts) ?? keptBy((number) => made(number, supplyVolts, 0));
+    bySupply.set(supplyVolts, known);
+    return known;
+  };
+  return {
+    scale,
+    listOf,
+    list: (number, supplyVolts) => listsAt(supplyVolts)(number),
+    isFlat: (number) => flat[Math.floor(number / ways.length)]!,
+    follows: (number) => rowAt(number).follows !== undefined,
+    pieces: keptBy((number) =>
+      rowAt(number).doubt
+        ? Array.from({ length: DOUBT_PIECES + 1 }, (_, i) =>
+            made(number, 0, DOUBT_REACH * ((2 * i) / DOUBT_PIECES - 1)),
+          )
+        : undefined,
+    ),
+  };
 }
 
 function liveStep(volts: number, profile: SensorProfile, scale: Scale): number {
@@ -79,17 +127,14 @@ function along(places: Float64Array, stepOf: (place: number) => number): Int16Ar
   return steps;
 }
 
-function shown(scale: Scale, listOf: Int32Array, made: (number: number) => Int16Array): ShownSteps {
-  const lists = new Map<number, Int16Array>();
-  return {
-    scale,
-    listOf,
-    list: (number) => {
-      const known = lists.get(number);
-      if (known) return known;
-      const list = made(number);
-      lists.set(number, list);
-      return list;
-    },
+/** Each worked out once. */
+function keptBy<Made>(make: (number: number) => Made): (number: number) => Made {
+  const known = new Map<number, Made>();
+  return (number) => {
+    const before = known.get(number);
+    if (before !== undefined || known.has(number)) return before as Made;
+    const found = make(number);
+    known.set(number, found);
+    return found;
   };
 }
