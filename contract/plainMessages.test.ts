@@ -42,4 +42,5 @@ test('a message of a schema’s own goes before', () =>
 test('a text that is no code of ours is told as it is, and a code that is none of ours as well', () => {
   expect(told(z.string().min(1, 'Give it a name.'), '')).toBe('Give it a name.');
   expect(told(z.string().min(1, '{"code":7}'), '')).toBe('{"code":7}');
+  expect(told(z.string().min(1, '{"code": half'), '')).toBe('{"code": half');
 });

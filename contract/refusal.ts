@@ -9,11 +9,16 @@ export const refusal = (message: Message): string => JSON.stringify(message);
 
 /** @param text of a Zod issue; one that is no coded refusal is given back as it is */
 export function refusalOf(text: string): Message {
-  if (text.startsWith('{"code":')) {
-    const given: unknown = JSON.parse(text);
-    if (isMessage(given)) return given;
+  const given = text.startsWith('{') ? parsed(text) : undefined;
+  return isMessage(given) ? given : say('refusal.verbatim', { text: verbatim(text) });
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
   }
-  return say('refusal.verbatim', { text: verbatim(text) });
 }
 
 /** Everything that is wrong, each with the place it is at: for whoever has no form to show it in. */

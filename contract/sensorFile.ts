@@ -1,7 +1,7 @@
-import { refusalOf } from './refusal.ts';
 import { fixed, list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { fail, ok, type Problem } from '@lettura/core/measure/problem';
 import { z } from 'zod';
+import { refusalOf } from './refusal.ts';
 import { fileSensor, type Sensor } from './sensors.ts';
 
 export const SENSOR_FILE_FORMAT = 'lettura-sensors';
