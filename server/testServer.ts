@@ -24,6 +24,8 @@ export async function testServer() {
   await shipSensors(db);
   await shipInstruments(db);
   const server = createServer(createApp({ db, log }));
+  // A test that computes holds up server and client alike: meanwhile no idle connection runs out.
+  server.keepAliveTimeout = 0;
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
   return {
