@@ -147,6 +147,7 @@ const VIEWS = [
       await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).click();
       await page.getByRole('link', { name: 'Report' }).click();
       await page.getByRole('button', { name: 'Print' }).waitFor();
+      await page.getByText('being weighed').waitFor({ state: 'detached' });
     },
   ],
 ];

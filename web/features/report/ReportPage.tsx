@@ -42,6 +42,8 @@ function Report({ sheet }: { sheet: Sheet }) {
   const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
   // One that was withdrawn counts for nothing, and is no part of what the customer gets.
   const recordings = sheet.recordings.filter((one) => !isWithdrawn(one));
+  // Before it is known whether anything is left to read, nothing is said to be unproven.
+  const isLooking = weighing?.verdict.sentence.code === 'verdict.looking';
   const [leader] = weighing?.causes ?? [];
   const starting = startingInWords(caseFile.starting);
   const verdict = verdicts.at(-1);
@@ -108,9 +110,9 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       <Heading>{t('ui-report.readings-say')}</Heading>
       <Typography>
-        {weighing ? (
+        {weighing && !isLooking ? (
           <>
-            {!weighing.verdict.decided && t('ui-report.not-proven-yet')}
+            {!weighing.verdict.decided && t('ui-report.not-proven-yet')}{' '}
             <Said message={weighing.verdict.sentence} />
           </>
         ) : (
