@@ -4,6 +4,7 @@ import type { ObservationMade } from '@lettura/core/record/observation';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { analyseSweep, type ChannelUse, type Recording } from '@lettura/core/recording/sweep';
 import {
+  isUnexplained,
   judgementOn,
   lookAhead,
   mayBeDecided,
@@ -116,7 +117,7 @@ export function workThrough(patient: Patient, textbook?: readonly Candidate[]): 
     classTrue,
     outside: patient.outside,
     decided: verdict === 'decided',
-    unexplained: false,
+    unexplained: isUnexplained(judgement!),
     trail,
     leaders: ranked
       .slice(0, 3)

@@ -177,6 +177,7 @@ const CLASS_WORDS: Record<CauseClass, string> = {
   physical: t('ui.physical-cause'),
   'wrong-part': t('ui.wrong-part'),
   nothing: t('ui.nothing-found'),
+  unlisted: t('ui.not-on-the-list'),
 };
 export const classInWords = (of: CauseClass): string => CLASS_WORDS[of];
 

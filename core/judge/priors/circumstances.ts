@@ -6,7 +6,7 @@ export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
 
 /** What a circumstance has an eye for. */
 interface Suspect {
-  class: FaultClass | 'nothing';
+  class: FaultClass | 'nothing' | 'unlisted';
   site?: Pick<FaultSite, 'at'> | undefined;
 }
 

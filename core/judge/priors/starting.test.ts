@@ -27,9 +27,9 @@ const under = (over: Partial<StartingWeights>): readonly Hypothesis[] =>
 const sumOf = (all: readonly Hypothesis[], of: (one: Hypothesis) => boolean = () => true) =>
   all.filter(of).reduce((sum, { prior }) => sum + prior, 0);
 const isOfClass = (sort: Hypothesis['class']) => (one: Hypothesis) => one.class === sort;
-/** Odds of some against all the rest. */
+/** Odds of some against all the rest that is listed. */
 const oddsOf = (all: readonly Hypothesis[], of: (one: Hypothesis) => boolean) =>
-  sumOf(all, of) / (1 - sumOf(all, of));
+  sumOf(all, of) / (1 - sumOf(all, of) - sumOf(all, ({ unlisted }) => unlisted !== undefined));
 
 test('every family has a weight for every kind and for nothing, none of them negative', () => {
   const kinds = Object.keys(usual);

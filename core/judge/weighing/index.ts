@@ -12,6 +12,7 @@ export { codesThatTell } from './likelihood/codeEvidence.ts';
 export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses/hypotheses.ts';
 export {
   judge,
+  isUnexplained,
   judgementOn,
   lookAhead,
   mayBeDecided,

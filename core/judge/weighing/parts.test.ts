@@ -24,7 +24,13 @@ const idle = { engine: 'idle', plug: 'connected' } as const;
 test('every fault of the catalogue is a hypothesis at each of its sites, and a kind shares its prior among them', () => {
   const all = hypothesesFor(subject);
   const sites = FAULT_KINDS.reduce((sum, kind) => sum + allSites(kind, subject).length, 0);
-  expect(all).toHaveLength(sites + 1);
+  const besides = all.filter(({ like, unlisted }) => like !== undefined || unlisted);
+  expect(all).toHaveLength(sites + 1 + besides.length);
+  expect(besides.map(({ id }) => id)).toEqual([
+    'starved:wire-open reference:plug',
+    'unlisted:sensor-stuck element',
+    'unlisted-circuit',
+  ]);
   expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
   expect(all.reduce((sum, { prior }) => sum + prior, 0)).toBeCloseTo(1, 12);
   const shareOf = (kind: string) =>

@@ -8,10 +8,11 @@ import type { Decisions } from '../posterior/decisions.ts';
 import { decisionShares } from '../posterior/decisions.ts';
 import { NOTHING } from '../hypotheses/hypotheses.ts';
 import type { Standing } from '../gate/judgement.ts';
+import { mistakenProbability } from '../posterior/mistaken.ts';
 import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
 import { observationSaid, readingSaid, shownBy, shownOn } from './readingSaid.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
-import { TOLERANCES, type WeighedCase, type WeighedReading } from '../hypotheses/weighedCase.ts';
+import type { WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
 export type Strength = 'decides' | 'strong' | 'some';
@@ -222,26 +223,3 @@ const odds = (share: number): number => share / Math.max(1e-15, 1 - share);
 
 const evidenceOf = ({ readings, isolation }: CaseFile, id: string): AnyEvidence | undefined =>
   [...readings, ...isolation].find((reading) => reading.id === id);
-
-/** How likely a reading is not what it is noted as, given everything else. */
-function mistakenProbability(
-  { drive, lists, listOf, floor }: WeighedReading,
-  { sized }: WeighedCase,
-  { sizedShares, ofDrive }: Posterior,
-): number {
-  const { products, sums, alikeOf } = ofDrive.get(drive)!;
-  const T = TOLERANCES.length;
-  let probability = 0;
-  for (let k = 0; k < sized.length * T; k++) {
-    const share = sizedShares[k]!;
-    if (share < 1e-6) continue;
-    const [s, t] = [Math.floor(k / T), k % T];
-    const list = lists[listOf[s]!]!;
-    const product = products[alikeOf[s]!]!;
-    const nodes = product.length / T;
-    let mistaken = 0;
-    for (let i = t * nodes; i < (t + 1) * nodes; i++) mistaken += (product[i]! * floor) / list[i]!;
-    probability += (share * mistaken) / sums[alikeOf[s]! * T + t]!;
-  }
-  return probability;
-}

@@ -1,5 +1,5 @@
 import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
-import type { Lane } from '../../../machine/places/index.ts';
+import { targetSaid, type Lane } from '../../../machine/places/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../../checks/index.ts';
 import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
@@ -9,6 +9,7 @@ import { remedySaid, titleSaid } from '../posterior/causeSaid.ts';
 import { Explainer, type Doubtful, type Statement } from './explain.ts';
 import type { GateItem } from '../gate/gate.ts';
 import {
+  isUnexplained,
   judgementOn,
   lookAhead,
   PLACE_SHARE,
@@ -172,7 +173,17 @@ function verdictOn(judgement: Judgement, wrong: readonly Remark[]): Verdict {
   return { decided: true, cause: id, class: sort, sentence };
 }
 
-function whyNotYet({ ranked, placeShare, classes, gate, verdict, suggestions }: Judgement): Message {
+function whyNotYet(judgement: Judgement): Message {
+  const { ranked, placeShare, classes, gate, verdict, suggestions, misfits } = judgement;
+  if (misfits.length > 0)
+    return say('verdict.none-explains-these', {
+      readings: list(
+        misfits.map((one) => targetSaid(one)),
+        'and',
+      ),
+      count: misfits.length,
+    });
+  if (isUnexplained(judgement)) return say('verdict.none-explains');
   const title = titleSaid(ranked[0]!.decision.cause);
   const labelled = (wanted: GateItem['state']) =>
     gate.filter(({ state }) => state === wanted).map(({ label }) => label);

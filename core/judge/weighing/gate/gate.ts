@@ -97,6 +97,7 @@ export function gateItems(
       );
     }
     case 'physical':
+    case 'unlisted':
       return [];
   }
 }

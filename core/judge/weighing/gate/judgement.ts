@@ -1,4 +1,4 @@
-import { sameState, sameTarget, type Lane } from '../../../machine/places/index.ts';
+import { sameState, sameTarget, spotOf, type Lane } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { candidatesFor, minutesFor, placesOf, type Candidate, type Reaches } from '../outlook/candidates.ts';
 import {
@@ -12,6 +12,8 @@ import {
 import { Outlook, worthOf, type Foresight, type Worth } from '../outlook/foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { wholeGate } from './loneWitness.ts';
+import { doubtedReadings, misfitsOf } from './misfits.ts';
+import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import { posterior, type Posterior } from '../posterior/posterior.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
@@ -42,6 +44,8 @@ export interface Standing {
   placeShare: number;
   classes: readonly { class: Decision['class']; share: number }[];
   gate: readonly GateItem[];
+  /** What the leading decision does not explain, where it is more than chance allows. */
+  misfits: readonly AnyEvidence[];
 }
 
 export interface Suggestion extends Worth {
@@ -77,15 +81,22 @@ export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: r
     placeShare,
     classes,
     gate: gateItems(leader, caseFile, wires),
+    misfits: [],
   };
 }
 
 /** With the whole gate, for which the readings are weighed again without each of them. */
 export function withWholeGate(first: Standing, caseFile: CaseFile, wires: readonly Lane[]): Standing {
-  if (!isSure(first)) return first;
   const { weighed, posterior: known, decisions, ranked } = first;
-  return { ...first, gate: wholeGate(ranked[0]!.decision, weighed, known, decisions, caseFile, wires) };
+  const { decision } = ranked[0]!;
+  const misfits = misfitsOf(decision, weighed, known, caseFile);
+  if (!isSure(first)) return { ...first, misfits };
+  return { ...first, gate: wholeGate(decision, weighed, known, decisions, caseFile, wires), misfits };
 }
+
+/** Whether nothing that is known explains what was read: then nothing is proven, however far something leads. */
+export const isUnexplained = ({ ranked, misfits }: Pick<Standing, 'ranked' | 'misfits'>): boolean =>
+  ranked[0]!.decision.class === 'unlisted' || misfits.length > 0;
 
 /** Weighs the record as it stands. */
 export const standingOf = (weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing =>
@@ -102,7 +113,11 @@ export function* lookAhead(
   standing: Standing,
   reaches: Reaches = {},
 ): Generator<Suggestion> {
-  const { weighed, posterior: known, decisions, gate } = standing;
+  const { weighed, posterior: known, decisions, gate, misfits } = standing;
+  const doubted = [...misfits, ...doubtedReadings(weighed, known, caseFile)].map((one) => ({
+    target: spotOf(one),
+    state: one.state,
+  }));
   const outlook = new Outlook(weigher, caseFile, known, decisions);
   const taken = [...caseFile.readings, ...caseFile.isolation];
   const isTaken = (candidate: Candidate): boolean => {
@@ -112,13 +127,16 @@ export function* lookAhead(
       return caseFile.observations.some(({ observation }) => observation === target.observation);
     const before = taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length;
     // What stands against a verdict is worth reading once more, and so is what it hangs on alone.
-    const again = gate.some((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
+    const again =
+      gate.some((item) => item.state !== 'proven' && sameReading(item.reading, candidate)) ||
+      doubted.some((one) => sameReading(one, candidate));
     return before > (again ? 1 : 0);
   };
   const usual = candidatesFor(caseFile, wires);
-  const besides = gate
-    .filter(({ state, reading }) => state !== 'proven' && !usual.some((one) => sameReading(one, reading)))
-    .map(({ reading }) => reading);
+  const besides = [
+    ...gate.filter(({ state }) => state !== 'proven').map(({ reading }) => reading),
+    ...doubted,
+  ].filter((wanted) => !usual.some((one) => sameReading(one, wanted)));
   for (const candidate of [...usual, ...besides]) {
     if (placesOf(candidate.target).some((place) => reaches[place] === 'out-of-reach')) continue;
     if (isTaken(candidate)) continue;
@@ -136,7 +154,7 @@ export function* lookAhead(
 
 /** Whether only what could still be read stands between the readings and a verdict. */
 export const mayBeDecided = (standing: Standing): boolean =>
-  isSure(standing) && standing.gate.every(({ state }) => state === 'proven');
+  isSure(standing) && !isUnexplained(standing) && standing.gate.every(({ state }) => state === 'proven');
 
 /**
  * Whether a verdict may be given, and in which order the readings that are left are worth taking.

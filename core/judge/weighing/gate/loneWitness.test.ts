@@ -6,7 +6,9 @@ import { goodSupply, IDLE, looked, wire, WIRES } from '../exampleWeighing.ts';
 import { judge, missingProof, weigherFor, weighJob } from '../index.ts';
 
 type Readings = CaseFile['readings'][number][];
-const part = { observations: [looked('part-number', true), looked('hose', true)] };
+// A supply lost in the plug’s own contacts may leave the output standing anywhere: they were looked at.
+const LOOKS = ['part-number', 'hose', 'plug-contacts', 'code-fed'] as const;
+const part = { observations: LOOKS.map((look) => looked(look, true)) };
 const judged = (readings: Readings) => {
   const caseFile = exampleCase(readings, part);
   return judge(weigherFor(caseFile, WIRES), caseFile, WIRES);

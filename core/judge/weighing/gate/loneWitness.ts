@@ -1,8 +1,8 @@
 import { say } from '../../../measure/message/index.ts';
-import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { sameState, sameTarget, spotOf, targetSaid, type Lane } from '../../../machine/places/index.ts';
+import { spotOf, targetSaid, type Lane } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
+import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
@@ -43,7 +43,7 @@ function loneWitnesses(
   return weighed.readings.flatMap((witness) => {
     const { id } = witness;
     const one = taken.find((reading) => reading.id === id);
-    if (!one || taken.some((other) => other !== one && isSame(other, one))) return [];
+    if (!one || taken.some((other) => other !== one && isSameAct(other, one))) return [];
     const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
     if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
     const reading = { target: spotOf(one), state: one.state };
@@ -56,5 +56,3 @@ function loneWitnesses(
     ];
   });
 }
-
-const isSame = (a: AnyEvidence, b: AnyEvidence): boolean => sameTarget(a, b) && sameState(a.state, b.state);

@@ -6,6 +6,7 @@ import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from '../p
 import { titleOf } from '../posterior/causeSaid.ts';
 import { wholeGate } from './loneWitness.ts';
 import { CLASS_SHARE, PLACE_SHARE } from './judgement.ts';
+import { misfitsOf } from './misfits.ts';
 import { posterior } from '../posterior/posterior.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
 
@@ -25,6 +26,8 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const decision = decisions.all[wanted];
   if (!decision) return say('proof.no-cause', { title: titleOf(cause) });
   if (weighed.readings.every(isCode)) return say('proof.nothing-read');
+  if (decision.class === 'unlisted' || misfitsOf(decision, weighed, known, caseFile).length > 0)
+    return say('proof.none-explains');
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
     return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * shares[wanted]!) });

@@ -1,33 +1,18 @@
-import { say, type Message } from '../../../measure/message/index.ts';
+import { say } from '../../../measure/message/index.ts';
 import {
   FAULT_KINDS,
   allSites,
   faultAnywhere,
   siteSaid,
-  type Fault,
-  type FaultClass,
-  type FaultKind,
-  type FaultSite,
   type FaultSubject,
 } from '../../../machine/fault/index.ts';
+import type { Hypothesis } from './hypothesis.ts';
+import { starvedBeside } from './starved.ts';
+import { unlistedBeside } from './unlisted.ts';
 import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../../priors/index.ts';
 
-/** One thing that may be wrong, of unknown size; or nothing. */
-export interface Hypothesis {
-  /** `nothing`, or the kind and the site of the fault. */
-  id: string;
-  class: FaultClass | 'nothing';
-  title: Message;
-  /** Left out for `nothing`. */
-  kind?: FaultKind;
-  site?: FaultSite;
-  /** Of all hypotheses together they sum to one. */
-  prior: number;
-  /** The same fault in sizes from end to end of its range; one without effect for `nothing`. */
-  sizes: readonly (Fault | undefined)[];
-}
-
 export { NOTHING };
+export type { CauseClass, Hypothesis } from './hypothesis.ts';
 /** For so many sizes the circuit is solved; between two of them it goes on a line. */
 const SIZES = 13;
 
@@ -60,7 +45,8 @@ export function hypothesesFor(
           : [faultAnywhere(kind, site, 0)],
       });
   }
-  return normalised(found);
+  const listed = [...found, ...starvedBeside(found, subject.wiring.sensor.kind)];
+  return normalised([...listed, ...unlistedBeside(listed)]);
 }
 
 /** The same under the starting weights of a job. */
@@ -69,16 +55,17 @@ export function underStartingWeights(
   usual: Readonly<Record<string, number>>,
   { circumstances, priors }: StartingWeights,
 ): readonly Hypothesis[] {
-  return normalised(
-    hypotheses.map((hypothesis) => {
+  const listed = hypotheses
+    .filter(({ unlisted }) => !unlisted)
+    .map((hypothesis) => {
       const kind = hypothesis.kind?.id ?? NOTHING;
       const changed = (priors[kind] ?? usual[kind] ?? 1) / (usual[kind] ?? 1);
       return {
         ...hypothesis,
         prior: hypothesis.prior * changed * circumstancesFactor(circumstances, hypothesis),
       };
-    }),
-  );
+    });
+  return normalised([...listed, ...unlistedBeside(listed)]);
 }
 
 function normalised(hypotheses: readonly Hypothesis[]): Hypothesis[] {

@@ -7,6 +7,8 @@ export interface QuantityGrid {
   weights: Float64Array;
   /** Half of what lies between a value and its neighbours, in the measurand's unit. */
   halfSteps: Float64Array;
+  /** So many of the values, the first ones, are usual in that state; none where nothing is known. */
+  usual?: number;
 }
 
 const BAND_NODES = 25;
@@ -37,6 +39,7 @@ export function quantityGrid(state: MachineState, context: ValueContext): Quanti
     values: joined(usual.values, everything.values),
     weights: joined(usual.weights, everything.weights),
     halfSteps: joined(usual.halfSteps, everything.halfSteps),
+    usual: BAND_NODES,
   };
 }
 

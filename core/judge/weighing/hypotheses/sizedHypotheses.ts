@@ -1,6 +1,6 @@
 import { faultAnywhere, type Fault } from '../../../machine/fault/index.ts';
 import type { Bias } from '../../../measure/transfer/index.ts';
-import type { Hypothesis } from './hypotheses.ts';
+import type { Hypothesis } from './hypothesis.ts';
 
 export type KnownBias = Exclude<Bias, 'unknown'>;
 
@@ -27,6 +27,8 @@ export interface SizedHypothesis {
   solvedBelow: number;
   solvedAbove: number;
   past: number;
+  /** Every reading may be anything, whatever the circuit would show. */
+  isAnything?: true;
 }
 
 /** All solved sizes of all hypotheses in one row; twice where the bias is not known. */

@@ -1,5 +1,6 @@
-import type { Hypothesis } from './hypotheses.ts';
+import type { Hypothesis } from './hypothesis.ts';
 import type { QuantityGrid } from './quantityGrid.ts';
+import type { Changing } from './unlisted.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
 /**
@@ -56,6 +57,8 @@ export interface WeighedCase {
   sized: readonly SizedHypothesis[];
   /** By sized hypothesis: its share of the hypothesis, in parts that need not sum to one. */
   weights: Float64Array;
+  /** What may be of another size in every state. */
+  changing: readonly Changing[];
   grids: ReadonlyMap<string, QuantityGrid>;
   readings: readonly WeighedReading[];
   /** Where whoever weighs the same job again and again keeps what it worked out. */

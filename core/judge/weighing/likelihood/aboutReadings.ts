@@ -1,5 +1,11 @@
 import type { AnyEvidence, OhmsReading } from '../../../record/evidence/index.ts';
-import { isReturn, type Lane, type ProbePoint } from '../../../machine/places/index.ts';
+import {
+  isReturn,
+  sameState,
+  sameTarget,
+  type Lane,
+  type ProbePoint,
+} from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 
 /** The wires that a reading was taken on, with what was attached meanwhile. */
@@ -11,6 +17,10 @@ export function lanesIn(reading: AnyEvidence): Lane[] {
   const lanes = points.flatMap((point) => (typeof point === 'string' ? [] : [point.lane]));
   return reading.kind === 'wire' ? [...lanes, reading.lane] : lanes;
 }
+
+/** The same spot in the same state: read again, rather than another reading. */
+export const isSameAct = (a: AnyEvidence, b: AnyEvidence): boolean =>
+  sameTarget(a, b) && sameState(a.state, b.state);
 
 /** Live data that an earlier reading showed already, to a step. */
 export const isRepeat = (reading: AnyEvidence, { readings }: CaseFile, step: number): boolean => {

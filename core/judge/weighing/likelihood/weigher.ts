@@ -23,6 +23,7 @@ import {
 } from './codeEvidence.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from '../prediction/drives.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../hypotheses/hypotheses.ts';
+import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
 import { listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from '../prediction/noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
@@ -41,6 +42,7 @@ export class Weigher {
   readonly answers: Answers;
   /** By sized hypothesis. */
   readonly weights: Float64Array;
+  readonly #changing: readonly Changing[];
   readonly #restingValue: number;
   /** By sized hypothesis, what it does to the quantity, as the number of one of the ways. */
   readonly #wayOf: Int32Array;
@@ -73,6 +75,7 @@ export class Weigher {
       profile.nominalReferenceVolts,
       companion?.kind === 'second-track' && wires.includes('second-signal'),
     );
+    this.#changing = changingAmong(this.hypotheses, this.answers.sized);
     const ways = new Map<string, { number: number; effects: readonly Effect[] }>();
     this.#wayOf = Int32Array.from(this.answers.sized, ({ fault }) => {
       const effects = fault ? effectsOf([fault]).filter(({ on }) => on === 'quantity') : [];
@@ -121,6 +124,7 @@ export class Weigher {
       hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,
       weights: this.weights,
+      changing: this.#changing,
       grids: this.#grids,
       readings,
       kept: this.#products,

@@ -46,6 +46,16 @@ export function handState({ family, profile }: { family: FamilyId; profile: Sens
   return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient) } } as const;
 }
 
+/** A second place of the same hand: what bends, stops or sticks on its way shows between two. */
+export function fartherHandState({ family, profile }: { family: FamilyId; profile: SensorProfile }) {
+  const { measures, lowest, highest } = profile;
+  if (isLinked(family))
+    return { ...KOEO, stimulus: { kind: 'held', percent: 80 } } as const satisfies MachineState;
+  if (!canBePumped(family)) return undefined;
+  const kpaAboveAmbient = measures === 'absolute-pressure' ? -65 : 0.8 * (highest - Math.max(0, lowest));
+  return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient) } } as const;
+}
+
 const KEY_OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
 export const NEIGHBOURS_OFF: MachineState = {
   ...KOEO,
@@ -69,6 +79,7 @@ export function candidatesFor(
   const measured = wires.filter((lane) => !isMotor(lane));
   const signals = measured.filter((lane) => lane === 'signal' || lane === 'second-signal');
   const states = drivenStates({ family, profile });
+  const farther = fartherHandState({ family, profile });
   // Red where the current comes from, so that a drop has no minus sign.
   const drop = (lane: Lane): Candidate => {
     const [from, to] = isReturn(lane) ? (['plug', 'unit'] as const) : (['unit', 'plug'] as const);
@@ -87,6 +98,7 @@ export function candidatesFor(
     ),
     ...measured.map((lane) => wire(lane, 'plug', PLUG_OFF)),
     ...states.slice(1).flatMap((state) => signals.map((lane) => wire(lane, 'plug', state))),
+    ...(farther ? signals.map((lane) => wire(lane, 'plug', farther)) : []),
     ...states.map((state): Candidate => ({ target: { kind: 'scan' }, state })),
     ...measured.filter((lane) => !isSignal(lane)).map(drop),
     ...(measured.includes('reference') ? [wire('reference', 'plug', NEIGHBOURS_OFF)] : []),

@@ -9,7 +9,7 @@ import type { Posterior } from '../posterior/posterior.ts';
 import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
-import { SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
+import { SWEEP_DRIVE, SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
 import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
@@ -82,8 +82,6 @@ export class Outlook {
   readonly #caseFile: CaseFile;
   readonly #known: Posterior;
   readonly #decisions: Decisions;
-  /** By sized hypothesis, whatever its place in the tolerance. */
-  readonly #shares: Float64Array;
   /** By sized hypothesis. */
   readonly #decisionOf: Int32Array;
   readonly #ofDrive = new Map<string, Possible>();
@@ -94,9 +92,14 @@ export class Outlook {
     this.#known = known;
     this.#decisions = decisions;
     this.#decisionOf = Int32Array.from(weigher.answers.sized, ({ hypothesis }) => decisions.of[hypothesis]!);
-    this.#shares = Float64Array.from(weigher.answers.sized, (_, s) => {
+  }
+
+  /** By sized hypothesis, whatever its place in the tolerance. */
+  #sharesIn(drive: string): Float64Array {
+    const sizedShares = this.#known.sizedSharesIn(drive);
+    return Float64Array.from(this.#weigher.answers.sized, (_, s) => {
       let share = 0;
-      for (let t = 0; t < T; t++) share += known.sizedShares[s * T + t]!;
+      for (let t = 0; t < T; t++) share += sizedShares[s * T + t]!;
       return share;
     });
   }
@@ -122,7 +125,7 @@ export class Outlook {
     const edges = sharp.map(() => new Float64Array(scale.steps + 1));
     const anything = new Float64Array(sharp.length);
     const { sized, alikeOf, spreads } = this.#possible(spoken);
-    const { sizedShares } = this.#known;
+    const sizedShares = this.#known.sizedSharesIn(this.#weigher.driveOf(spoken));
     const sums = new Float64Array(T);
     const add = (s: number, alike: number): void => {
       const d = this.#decisionOf[s]!;
@@ -188,11 +191,12 @@ export class Outlook {
 
   #recording(): Foresight {
     const { sized } = this.#weigher.answers;
+    const shares = this.#sharesIn(SWEEP_DRIVE);
     const joint = this.#decisions.all.map(() => new Float64Array(SWEEP_OUTCOMES.length));
     sized.forEach((one, s) => {
       const row = joint[this.#decisionOf[s]!]!;
       SWEEP_OUTCOMES.forEach((outcome, step) => {
-        row[step] = row[step]! + this.#shares[s]! * sweepLikelihood(outcome, one);
+        row[step] = row[step]! + shares[s]! * sweepLikelihood(outcome, one);
       });
     });
     return { scale: SWEEP_SCALE, joint };
@@ -215,7 +219,8 @@ export class Outlook {
     if (before) return before;
     const { weights } = this.#weigher.gridFor(spoken, this.#caseFile);
     const known = this.#known.ofDrive.get(drive);
-    const sized = Int32Array.from(this.#shares.keys()).filter((s) => this.#shares[s]! >= NEGLIGIBLE);
+    const shares = this.#sharesIn(drive);
+    const sized = Int32Array.from(shares.keys()).filter((s) => shares[s]! >= NEGLIGIBLE);
     const possible = known
       ? spreadsOf(sized, known)
       : { sized, alikeOf: new Int32Array(sized.length), spreads: [TOLERANCES.map(() => weights)] };

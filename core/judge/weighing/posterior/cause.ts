@@ -4,7 +4,7 @@ import { JOINTS, type Joint } from '../../../machine/wiring/index.ts';
 
 /** What one would do something about: the name of a decision, and what a verdict records. */
 export type Cause =
-  | { of: 'nothing' | 'sensor' | 'wrong-part' }
+  | { of: 'nothing' | 'sensor' | 'wrong-part' | 'unlisted' }
   | { of: PhysicalKindId }
   | { of: 'wire'; wire: Lane; joint: Joint }
   | { of: 'wire-to-ground' | 'wire-to-battery'; wire: Lane }
@@ -41,6 +41,7 @@ export function causeId(cause: Cause): string {
     case 'nothing':
     case 'sensor':
     case 'wrong-part':
+    case 'unlisted':
     case 'hose':
     case 'hoses-swapped':
     case 'linkage':
@@ -62,6 +63,7 @@ export function parseCause(id: string): Cause | undefined {
       case 'nothing':
       case 'sensor':
       case 'wrong-part':
+      case 'unlisted':
         return { of };
       case 'wire':
         return isLane(wire) && isJoint(last) ? { of, wire, joint: last } : undefined;

@@ -29,6 +29,7 @@ export function titleSaid(cause: Cause): Message {
     case 'nothing':
     case 'sensor':
     case 'wrong-part':
+    case 'unlisted':
       return say(`cause.${cause.of}.title`);
     case 'hose':
     case 'hoses-swapped':
@@ -62,6 +63,7 @@ export function remedySaid(cause: Cause): Message {
     case 'nothing':
     case 'sensor':
     case 'wrong-part':
+    case 'unlisted':
       return say(`cause.${cause.of}.remedy`);
     case 'hose':
     case 'hoses-swapped':

@@ -1,8 +1,8 @@
-import type { FaultClass, FaultKindId } from '../../../machine/fault/index.ts';
+import type { FaultKindId } from '../../../machine/fault/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
 import { PHYSICAL_KIND_IDS, type PhysicalKindId } from '../../../machine/kinds/index.ts';
 import { causeId, type Cause } from './cause.ts';
-import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
+import { NOTHING, type CauseClass, type Hypothesis } from '../hypotheses/hypotheses.ts';
 
 /**
  * What one would do about it: hypotheses that lead to the same work at the same place are one decision, whatever tells them
@@ -12,7 +12,7 @@ export interface Decision {
   cause: Cause;
   /** The same as text, as it is stored. */
   id: string;
-  class: FaultClass | typeof NOTHING;
+  class: CauseClass;
   /** Numbers of the hypotheses that lead to it. */
   members: readonly number[];
 }
@@ -40,9 +40,9 @@ export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
 
 /** What would be done about a hypothesis. */
 function causeOf({ class: sort, kind, site }: Hypothesis): Cause {
-  if (!kind || !site) return { of: NOTHING };
   // A sensor is replaced as a whole, whatever is broken in it; so is one of another variant.
-  if (sort === 'sensor' || sort === 'wrong-part') return { of: sort };
+  if (sort === 'sensor' || sort === 'wrong-part' || sort === 'unlisted') return { of: sort };
+  if (!kind || !site) return { of: NOTHING };
   const { at } = site;
   switch (at.in) {
     case 'joint':

@@ -1,7 +1,6 @@
 import type { Message } from '../../../measure/message/index.ts';
-import type { FaultKind } from '../../../machine/fault/index.ts';
 import type { Decision } from './decisions.ts';
-import type { Hypothesis } from '../hypotheses/hypotheses.ts';
+import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import type { Posterior } from './posterior.ts';
 
 /** Of the decision: what it is about it, where that is likelier than this. */
@@ -14,13 +13,13 @@ export function kindsWithin(
   { shares }: Posterior,
 ): { name: Message; share: number }[] {
   const total = members.reduce((sum, h) => sum + shares[h]!, 0);
-  const byKind = new Map<FaultKind, number>();
+  const byName = new Map<string, { name: Message; share: number }>();
   for (const h of members) {
-    const { kind } = hypotheses[h]!;
-    if (kind) byKind.set(kind, (byKind.get(kind) ?? 0) + shares[h]! / total);
+    const { kind, unlisted, title } = hypotheses[h]!;
+    const name = kind ? kind.name : unlisted ? title : undefined;
+    if (!name) continue;
+    const before = byName.get(name.code)?.share ?? 0;
+    byName.set(name.code, { name, share: before + shares[h]! / total });
   }
-  return [...byKind]
-    .map(([{ name }, share]) => ({ name, share }))
-    .filter(({ share }) => share >= WORTH_NAMING)
-    .sort((a, b) => b.share - a.share);
+  return [...byName.values()].filter(({ share }) => share >= WORTH_NAMING).sort((a, b) => b.share - a.share);
 }

@@ -1,4 +1,5 @@
 import type { Hypothesis } from '../hypotheses/hypotheses.ts';
+import { addDrive, sharesInDrive } from './anew.ts';
 import { factorsWithout, productsOf } from './products.ts';
 import {
   TOLERANCES,
@@ -17,8 +18,11 @@ export interface WeighedHypothesis {
 export interface Posterior {
   /** By hypothesis, in their own order. */
   shares: Float64Array;
-  /** By sized hypothesis, then tolerance; they sum to one. */
-  sizedShares: Float64Array;
+  /**
+   * By sized hypothesis, then tolerance; they sum to one. What changes its size from state to state has those that the readings
+   * of the drive show.
+   */
+  sizedSharesIn(drive: string): Float64Array;
   ofDrive: ReadonlyMap<string, DriveProducts>;
 }
 
@@ -31,33 +35,52 @@ const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
  * Bayes' rule over all hypotheses: for each, every size, every place of the sensor in its tolerance, and for each drive every
  * quantity, since readings of one drive are of one and the same quantity.
  */
-export function posterior({ hypotheses, sized, weights, grids, readings, kept }: WeighedCase): Posterior {
+export function posterior(weighed: WeighedCase): Posterior {
+  const { hypotheses, sized, weights, grids, readings, kept, changing } = weighed;
   const logs = new Float64Array(sized.length * T);
   const logPriors = hypotheses.map(({ prior }) => Math.log(prior));
+  const logWeights = weights.map(Math.log);
+  for (const { members, often, weight } of changing)
+    members.forEach((s, m) => (logWeights[s] = Math.log(weight * often[m]!)));
   for (let s = 0; s < sized.length; s++) {
-    const own = logPriors[sized[s]!.hypothesis]! + Math.log(weights[s]!);
+    const own = logPriors[sized[s]!.hypothesis]! + logWeights[s]!;
     for (let t = 0; t < T; t++) logs[s * T + t] = own + LOG_TOLERANCES[t]!;
   }
+  const changes = new Uint8Array(sized.length);
+  for (const { members } of changing) for (const s of members) changes[s] = 1;
   const ofDrive = new Map<string, DriveProducts>();
   for (const [drive, group] of byDrive(readings)) {
     const found = productsOf(drive, group, grids.get(drive)!, sized.length, kept);
     const { alikeOf, sums } = found;
     const logSums = sums.map(Math.log);
-    for (let s = 0; s < sized.length; s++)
+    for (let s = 0; s < sized.length; s++) {
+      if (changes[s]) continue;
       for (let t = 0; t < T; t++) logs[s * T + t] = logs[s * T + t]! + logSums[alikeOf[s]! * T + t]!;
+    }
+    addDrive(logs, weighed, found);
     ofDrive.set(drive, found);
   }
-  return { ...sharesFrom(logs, sized, hypotheses.length), ofDrive };
+  const { shares, sizedShares } = sharesFrom(logs, sized, hypotheses.length);
+  const inDrives = new Map<string, Float64Array>();
+  const sizedSharesIn = (drive: string): Float64Array => {
+    const found = ofDrive.get(drive);
+    if (!found) return sizedShares;
+    const here = inDrives.get(drive) ?? sharesInDrive(sizedShares, weighed, found);
+    inDrives.set(drive, here);
+    return here;
+  };
+  return { shares, sizedSharesIn, ofDrive };
 }
 
 /** Shares of the hypotheses as they would be without one of the readings. */
 export function sharesWithout(
   reading: WeighedReading,
-  { sizedShares, ofDrive }: Posterior,
+  { sizedSharesIn, ofDrive }: Posterior,
   { hypotheses, sized }: WeighedCase,
 ): Float64Array {
   const known = ofDrive.get(reading.drive)!;
   const { alikeOf } = known;
+  const sizedShares = sizedSharesIn(reading.drive);
   const ofAlike = new Float64Array(known.products.length);
   for (let k = 0; k < sizedShares.length; k++) {
     const alike = alikeOf[Math.floor(k / T)]!;
@@ -79,7 +102,7 @@ function sharesFrom(
   logs: Float64Array,
   sized: WeighedCase['sized'],
   hypothesisCount: number,
-): Pick<Posterior, 'shares' | 'sizedShares'> {
+): { shares: Float64Array; sizedShares: Float64Array } {
   let most = -Infinity;
   for (let k = 0; k < logs.length; k++) if (logs[k]! > most) most = logs[k]!;
   let total = 0;

@@ -4,7 +4,9 @@ import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
 import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
-import type { Hypothesis } from '../hypotheses/hypotheses.ts';
+import type { Hypothesis } from '../hypotheses/hypothesis.ts';
+import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
+import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
 import {
   BENT_VOLTS,
@@ -92,7 +94,8 @@ export class Answers {
     this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
       valueAtNominal(first + ((last - first) * i) / (QUANTITY_NODES - 1), profile),
     );
-    this.sized = sizedHypotheses(this.#solvedSizes, this.#stepsBy(TELLING_SPOTS));
+    const listed = sizedHypotheses(this.#solvedSizes, this.#stepsBy(TELLING_SPOTS));
+    this.sized = [...listed, ...borrowedSizes(hypotheses, listed)];
   }
 
   /** Of a sound sensor in a sound circuit, in volts. */
@@ -110,8 +113,14 @@ export class Answers {
     const numbers = new Map<string, number>();
     const ofRow = new Map<Row, number>();
     const rowOf = new Int32Array(this.sized.length);
-    this.sized.forEach(({ solvedBelow, solvedAbove, past }, s) => {
-      const row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
+    const anything = new Map<Row, Row>();
+    this.sized.forEach(({ solvedBelow, solvedAbove, past, isAnything }, s) => {
+      let row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
+      if (isAnything) {
+        const wide = anything.get(row) ?? { ...row, doubt: row.reads.map(() => UNLISTED_VOLTS) };
+        anything.set(row, wide);
+        row = wide;
+      }
       // Most share one and the same row; only others are compared by what they say.
       let number = ofRow.get(row);
       if (number === undefined) {
