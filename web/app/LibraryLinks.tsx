@@ -13,13 +13,7 @@ const PLACES = [
 export function LibraryLinks() {
   const { pathname } = useLocation();
   return PLACES.filter(({ to }) => !pathname.startsWith(to)).map(({ to, label }) => (
-    <Button
-      key={to}
-      component={Link}
-      to={to}
-      color="inherit"
-      sx={{ display: { xs: 'none', sm: 'inline-flex' } }}
-    >
+    <Button key={to} component={Link} to={to} color="inherit">
       {label}
     </Button>
   ));

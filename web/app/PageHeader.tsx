@@ -1,43 +1,48 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
+import Popover from '@mui/material/Popover';
+import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/measure/quantity';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
+import { useScreen } from '../ui/useScreen.ts';
 import { t } from '../ui/words.ts';
 
 /** The top line of every page: where one is, and the units and theme that hold everywhere. */
 export function PageHeader({ title, children }: { title: ReactNode; children?: ReactNode }) {
-  const units = useSelector(selectUnits);
-  const theme = useSelector(selectTheme);
-  const dispatch = useDispatch();
+  // On a phone there is room for where one is, and for a way to all the rest.
+  const isPhone = useScreen() === 'phone';
   return (
     <Box
       component="header"
       sx={{
         display: 'flex',
         alignItems: 'center',
-        // On a phone the choices stand below where one is, instead of squeezing it out.
-        flexWrap: { xs: 'wrap', sm: 'nowrap' },
-        gap: { xs: 0.75, sm: 1.5 },
-        px: 2,
-        py: 0.75,
+        gap: { xs: 0.5, sm: 1.5 },
+        px: { xs: 1, sm: 2 },
+        py: { xs: 0.25, sm: 0.75 },
         bgcolor: 'background.paper',
         borderBottom: 2,
         borderColor: 'text.primary',
       }}
     >
-      <Button component={Link} to="/" color="inherit" sx={{ fontWeight: 800, fontSize: '1.15rem', px: 1 }}>
+      <Button
+        component={Link}
+        to="/"
+        color="inherit"
+        sx={{ fontWeight: 800, fontSize: '1.15rem', px: 1, minHeight: 48, minWidth: 48 }}
+      >
         {t('ui-app.lettura')}
       </Button>
       <Typography
         variant="h1"
         sx={{
-          flex: { xs: '1 1 60%', sm: 1 },
+          flex: 1,
           minWidth: 0,
           fontSize: '1.1rem',
           overflow: 'hidden',
@@ -47,7 +52,69 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       >
         {title}
       </Typography>
-      {children}
+      {isPhone ? (
+        <More>
+          {children}
+          <Choices />
+        </More>
+      ) : (
+        <>
+          {children}
+          <Choices />
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** Everything that finds no room beside the title, one tap away. */
+function More({ children }: { children: ReactNode }) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  return (
+    <>
+      <Button
+        color="inherit"
+        variant="outlined"
+        aria-haspopup="dialog"
+        aria-expanded={anchor !== undefined}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        sx={{ borderColor: 'sheet.rule', minHeight: 48 }}
+      >
+        {t('ui-app.more')}
+      </Button>
+      <Popover
+        open={anchor !== undefined}
+        anchorEl={anchor ?? null}
+        onClose={() => setAnchor(undefined)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+        slotProps={{
+          paper: {
+            role: 'dialog',
+            'aria-label': t('ui-app.more'),
+            sx: { p: 1.5, minWidth: 200, border: 1, borderColor: 'sheet.rule' },
+          },
+        }}
+      >
+        <Stack
+          spacing={1.5}
+          sx={{ alignItems: 'stretch' }}
+          // A place was chosen: what led there is done with.
+          onClick={({ target }) => target instanceof Element && target.closest('a') && setAnchor(undefined)}
+        >
+          {children}
+        </Stack>
+      </Popover>
+    </>
+  );
+}
+
+function Choices() {
+  const units = useSelector(selectUnits);
+  const theme = useSelector(selectTheme);
+  const dispatch = useDispatch();
+  return (
+    <>
       <UnitChoice
         label={t('ui-app.absolute-in')}
         value={units.absolute}
@@ -66,7 +133,7 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       >
         {theme === 'light' ? t('ui-app.dim') : t('ui-app.light')}
       </Button>
-    </Box>
+    </>
   );
 }
 
@@ -84,7 +151,7 @@ function UnitChoice({ label, value, onChoose }: UnitChoiceProps) {
       label={label}
       value={value}
       onChange={(event) => onChoose(event.target.value as PressureUnit)}
-      sx={{ width: 108 }}
+      sx={{ width: { xs: '100%', sm: 108 } }}
     >
       {PRESSURE_UNITS.map((unit) => (
         <MenuItem key={unit} value={unit}>

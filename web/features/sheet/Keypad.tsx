@@ -10,18 +10,31 @@ export interface KeypadProps {
   jobId: string;
   /** The instrument gives volts here, so millivolts get a key of their own. */
   electrical: boolean;
+  /** As wide as what it stands in. */
+  wide?: boolean;
   onDraft: (draft: string) => void;
   onSave: (draft: string) => void;
 }
 
 /** Big keys for a gloved hand; they type into the same line as the keyboard. */
-export const Keypad = memo(function Keypad({ jobId, electrical, onDraft, onSave }: KeypadProps) {
+export const Keypad = memo(function Keypad({
+  jobId,
+  electrical,
+  wide = false,
+  onDraft,
+  onSave,
+}: KeypadProps) {
   const draft = useDraft(jobId);
   return (
     <Box
       role="group"
       aria-label={t('ui-sheet.keypad')}
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, minmax(48px, 1fr))', gap: 0.75, width: 244 }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(4, minmax(48px, 1fr))',
+        gap: 0.75,
+        width: wide ? '100%' : 244,
+      }}
     >
       {KEYS.map((key, i) => (
         <Box key={key} sx={{ gridColumn: (i % 3) + 1, gridRow: Math.floor(i / 3) + 1, display: 'grid' }}>
@@ -60,7 +73,7 @@ function Key({ children, label, onPress }: { children: string; label?: string; o
       color="inherit"
       aria-label={label}
       onClick={onPress}
-      sx={{ minWidth: 0, fontSize: '1.1rem', borderColor: 'sheet.rule' }}
+      sx={{ minWidth: 0, minHeight: 48, fontSize: '1.1rem', borderColor: 'sheet.rule' }}
     >
       {children}
     </Button>

@@ -31,7 +31,12 @@ export interface LanesProps {
   harness?: HarnessWork | undefined;
   /** What is known of a stretch was asked for. */
   onAsk?: SegmentProps['onAsk'];
+  /** As full as a table of readings, or one line a wire and one mark a point. */
+  form?: LanesForm | undefined;
 }
+
+/** `strip` and `thumb` are one line a wire: beside a table, and for a phone. */
+export type LanesForm = 'full' | 'strip' | 'thumb';
 
 const LANE_LABEL: Record<Lane, string> = {
   reference: t('ui-sheet.reference'),
@@ -46,6 +51,9 @@ const LANE_LABEL: Record<Lane, string> = {
 };
 const COLUMNS =
   '106px minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr) minmax(56px, 1fr) minmax(104px, 1.2fr)';
+const STRIP_COLUMNS = '106px minmax(0, 1fr) 44px minmax(0, 1fr) 44px minmax(0, 1fr)';
+const THUMB_COLUMNS = '74px minmax(0, 1fr) 18px minmax(0, 1fr) 18px minmax(0, 1fr)';
+const COLUMNS_OF: Record<LanesForm, string> = { full: COLUMNS, strip: STRIP_COLUMNS, thumb: THUMB_COLUMNS };
 /** Made once: a pad that shows the same as before is not drawn anew. */
 const WIRE_POINTS = Object.fromEntries(
   LANES.map((lane) => [
@@ -60,21 +68,24 @@ const SENSOR_HOSE: Target = { kind: 'gauge', tap: 'sensor-hose' };
 const ROOMY_LANES = 4;
 
 /** The circuit as lanes from the control unit to the sensor plug, each reading pinned where it was taken. */
-export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onAsk }: LanesProps) {
-  const close = lanes.length > ROOMY_LANES;
-  const heightPx = close ? 44 : 54;
+export function Lanes(props: LanesProps) {
+  const { caseFile, lanes, selected, padOf, onSelect, harness, onAsk, form = 'full' } = props;
+  const compact = form !== 'full';
+  const close = compact || lanes.length > ROOMY_LANES;
+  const heightPx = form === 'thumb' ? 48 : form === 'strip' ? 34 : close ? 44 : 54;
   const ownRails = lanes.includes('second-reference');
   const pad = (target: Target) => (
     <ProbePad
       {...padOf(target)}
       target={target}
       heightPx={heightPx}
+      compact={compact}
       selected={onSelect !== undefined && sameTarget(target, selected)}
       onSelect={onSelect}
     />
   );
   const segment = (lane: Lane, { from, to, state }: SegmentView) => (
-    <Segment {...{ lane, from, to, state, heightPx, onAsk }} />
+    <Segment {...{ lane, from, to, state, heightPx, compact, onAsk }} />
   );
   return (
     <Box role="group" aria-label={t('ui-sheet.circuit-control-unit-sensor-plug')} sx={{ overflowX: 'auto' }}>
@@ -82,10 +93,10 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
         sx={{
           position: 'relative',
           display: 'grid',
-          gridTemplateColumns: COLUMNS,
+          gridTemplateColumns: COLUMNS_OF[form],
           rowGap: close ? '3px' : '6px',
           alignItems: 'center',
-          minWidth: 640,
+          minWidth: compact ? 0 : 640,
           p: '3px',
         }}
       >
@@ -99,9 +110,12 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
           const segments = drawnSegments(caseFile, lane);
           return (
             <Fragment key={lane}>
-              <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.1 }}>
+              <Typography
+                component="span"
+                sx={{ fontWeight: 700, lineHeight: 1.1, fontSize: compact ? '0.88rem' : undefined }}
+              >
                 {LANE_LABEL[lane]}
-                {lane === 'reference' && (
+                {lane === 'reference' && !compact && (
                   <Box component="span" sx={{ display: 'block', fontSize: '0.72rem', fontWeight: 400 }}>
                     {ownRails ? t('ui-sheet.own-rail') : t('ui-sheet.shared-rail')}
                   </Box>
@@ -126,7 +140,10 @@ export function Lanes({ caseFile, lanes, selected, padOf, onSelect, harness, onA
             </Fragment>
           );
         })}
-        <Typography component="span" sx={{ fontWeight: 700, lineHeight: 1.15 }}>
+        <Typography
+          component="span"
+          sx={{ fontWeight: 700, lineHeight: 1.15, fontSize: compact ? '0.88rem' : undefined }}
+        >
           {t('ui-sheet.beside-wires')}
         </Typography>
         {pad(LIVE_DATA)}

@@ -20,6 +20,8 @@ export interface ProbePadProps {
   elsewhere?: string | undefined;
   unsent?: boolean;
   heightPx?: number;
+  /** One line: the value, or in small what to expect. */
+  compact?: boolean;
   selected: boolean;
   onSelect?: ((target: Target) => void) | undefined;
 }
@@ -45,7 +47,7 @@ export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
     selected,
     onSelect,
   } = props;
-  const { heightPx = 54 } = props;
+  const { heightPx = 54, compact = false } = props;
   return (
     <ButtonBase
       aria-label={label}
@@ -59,8 +61,10 @@ export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
         flexDirection: 'column',
         justifyContent: 'center',
         minHeight: heightPx,
-        px: 0.75,
-        py: 0.5,
+        px: compact ? 0.25 : 0.75,
+        py: compact ? 0 : 0.5,
+        minWidth: 0,
+        overflow: 'hidden',
         borderRadius: 1,
         border: 1,
         borderColor: selected ? 'text.primary' : 'sheet.rule',
@@ -78,7 +82,7 @@ export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
           component="span"
           sx={{
             fontFamily: NUMERALS,
-            fontSize: value.length > 9 ? '0.95rem' : '1.15rem',
+            fontSize: value.length > (compact ? 5 : 9) ? '0.95rem' : '1.15rem',
             fontWeight: 650,
             whiteSpace: 'nowrap',
           }}
@@ -91,15 +95,16 @@ export const ProbePad = memo(function ProbePad(props: ProbePadProps) {
           )}
         </Box>
       ) : (
-        <Small>
-          {expected ? t('ui-sheet.expect', { expected }) : elsewhere ? '' : t('ui-sheet.not-read-yet')}
-        </Small>
+        <Small>{compact ? (expected ?? '–') : unread(expected, elsewhere)}</Small>
       )}
       {unsent && <Small>{t('ui-sheet.waiting-sent')}</Small>}
-      {elsewhere && <Small>{elsewhere}</Small>}
+      {elsewhere && !compact && <Small>{elsewhere}</Small>}
     </ButtonBase>
   );
 });
+
+const unread = (expected: string | undefined, elsewhere: string | undefined): string =>
+  expected ? t('ui-sheet.expect', { expected }) : elsewhere ? '' : t('ui-sheet.not-read-yet');
 
 function Small({ children }: { children: string }) {
   return (

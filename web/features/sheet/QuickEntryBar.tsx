@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import type { Problem } from '@lettura/core/measure/problem';
-import type { RefObject } from 'react';
+import type { ReactNode, RefObject } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { useDraft } from './useInHand.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
@@ -16,6 +16,8 @@ export interface QuickEntryBarProps {
   problem: Problem | undefined;
   correcting: boolean;
   disabled: boolean;
+  /** Keys for a thumb, where they are kept with the line. */
+  keypad?: ReactNode;
   inputRef: RefObject<HTMLInputElement | null>;
   onDraft: (draft: string) => void;
   onSave: (draft: string) => void;
@@ -23,7 +25,7 @@ export interface QuickEntryBarProps {
 
 /** One line that is always within reach: a bare number goes to the point in hand, words say anything else. */
 export function QuickEntryBar(props: QuickEntryBarProps) {
-  const { jobId, place, example, problem, correcting, disabled, inputRef, onDraft, onSave } = props;
+  const { jobId, place, example, problem, correcting, disabled, keypad, inputRef, onDraft, onSave } = props;
   const draft = useDraft(jobId);
   return (
     <Box
@@ -33,14 +35,28 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
         event.preventDefault();
         onSave(draft);
       }}
-      sx={{ borderTop: 2, borderColor: 'text.primary', bgcolor: 'background.paper', px: 2, py: 0.75 }}
+      sx={{
+        borderTop: 2,
+        borderColor: 'text.primary',
+        bgcolor: 'background.paper',
+        px: { xs: 1, sm: 2 },
+        py: 0.75,
+      }}
     >
       {problem && (
         <Typography id="entry-problem" role="alert" sx={{ color: 'error.main', fontWeight: 600 }}>
           <SaidProblem problem={problem} />
         </Typography>
       )}
-      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+      {/* On a phone the point stands above the line, which needs the width. */}
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: { xs: 'wrap', sm: 'nowrap' },
+          columnGap: { xs: 1, sm: 1.5 },
+          alignItems: 'center',
+        }}
+      >
         <Typography
           component="label"
           htmlFor="quick-entry"
@@ -49,7 +65,8 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
             whiteSpace: 'nowrap',
             overflow: 'hidden',
             textOverflow: 'ellipsis',
-            maxWidth: { xs: '34%', sm: 'none' },
+            width: { xs: '100%', sm: 'auto' },
+            lineHeight: 1.3,
           }}
         >
           {correcting ? t('ui-sheet.correct') : ''}
@@ -71,7 +88,7 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
           }}
           sx={{
             flex: 1,
-            minHeight: 44,
+            minHeight: 48,
             px: 1.5,
             border: 1,
             borderColor: problem ? 'error.main' : 'sheet.rule',
@@ -79,13 +96,15 @@ export function QuickEntryBar(props: QuickEntryBarProps) {
             bgcolor: 'sheet.inset',
             fontFamily: NUMERALS,
             fontSize: '1.2rem',
+            '& input': { height: 48, boxSizing: 'border-box' },
             '& input::placeholder': { color: 'text.secondary', opacity: 1 },
           }}
         />
-        <Button type="submit" variant="contained" disabled={disabled} sx={{ minWidth: 96 }}>
+        <Button type="submit" variant="contained" disabled={disabled} sx={{ minWidth: 96, minHeight: 48 }}>
           {t('ui-sheet.save')}
         </Button>
       </Box>
+      {keypad}
     </Box>
   );
 }

@@ -15,6 +15,8 @@ const WORD: Record<SegmentState, string> = {
   unknown: '',
 };
 
+const MARK: Record<SegmentState, string> = { proven: '✓', suspect: '?', faulty: '✕', unknown: '' };
+
 export interface LaneStretch extends Pick<SegmentView, 'from' | 'to'> {
   lane: Lane;
 }
@@ -22,6 +24,8 @@ export interface LaneStretch extends Pick<SegmentView, 'from' | 'to'> {
 export interface SegmentProps extends LaneStretch {
   state: SegmentState;
   heightPx: number;
+  /** With room for a mark only. */
+  compact?: boolean;
   /** What is known of it was asked for; paper cannot be asked. */
   onAsk?: ((stretch: LaneStretch, anchor: HTMLElement) => void) | undefined;
 }
@@ -34,7 +38,8 @@ export const stretchInWords = ({ lane, from, to }: LaneStretch): string =>
   });
 
 /** A stretch of wire. Lanes are told apart by line style; what is known of the stretch stands on it in words. */
-export const Segment = memo(function Segment({ lane, from, to, state, heightPx, onAsk }: SegmentProps) {
+export const Segment = memo(function Segment(props: SegmentProps) {
+  const { lane, from, to, state, heightPx, compact = false, onAsk } = props;
   const { palette } = useTheme();
   const colour = state === 'unknown' ? palette.text.primary : palette.standing[state];
   const drawn = (
@@ -52,7 +57,7 @@ export const Segment = memo(function Segment({ lane, from, to, state, heightPx, 
           whiteSpace: 'nowrap',
         }}
       >
-        {WORD[state]}
+        {compact ? MARK[state] : WORD[state]}
       </Box>
     </>
   );

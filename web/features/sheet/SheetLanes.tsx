@@ -2,7 +2,7 @@ import Popover from '@mui/material/Popover';
 import type { MachineState, Target } from '@lettura/core/machine/places';
 import { useCallback, useState } from 'react';
 import type { Units } from '../../ui/units.ts';
-import { Lanes } from './Lanes.tsx';
+import { Lanes, type LanesForm } from './Lanes.tsx';
 import { padIn } from './padOf.ts';
 import { stretchInWords, type LaneStretch } from './Segment.tsx';
 import { StretchDetail } from './StretchDetail.tsx';
@@ -16,10 +16,11 @@ export interface SheetLanesProps {
   /** Stays the same function, so that a pad that shows the same as before is not drawn anew. */
   onSelect: (target: Target) => void;
   onMeasure: (stretch: LaneStretch) => void;
+  form: LanesForm;
 }
 
 /** The lanes in the present state of the machine; what is known of a stretch unfolds beside it. */
-export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure }: SheetLanesProps) {
+export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure, form }: SheetLanesProps) {
   const [asked, setAsked] = useState<{ stretch: LaneStretch; anchor: HTMLElement }>();
   const ask = useCallback((stretch: LaneStretch, anchor: HTMLElement) => setAsked({ stretch, anchor }), []);
   const close = () => setAsked(undefined);
@@ -33,6 +34,7 @@ export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure 
         onSelect={onSelect}
         onAsk={ask}
         harness={state.harness}
+        form={form}
       />
       {asked && (
         <Popover

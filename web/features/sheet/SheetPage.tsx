@@ -29,6 +29,10 @@ import { useNow } from '../../ui/useNow.ts';
 import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
 import { WeighingProvider } from '../weighing/index.ts';
+import { useScreen } from '../../ui/useScreen.ts';
+import { Glance, REASONING_ID, StandingLine } from './Glance.tsx';
+import { StateStrip } from './StateStrip.tsx';
+import { ThumbPad } from './ThumbPad.tsx';
 import { DoneBar } from './DoneBar.tsx';
 import { NextReadingPanel } from './NextReadingPanel.tsx';
 import { QuickEntryBar } from './QuickEntryBar.tsx';
@@ -43,6 +47,7 @@ import { StateBar } from './StateBar.tsx';
 import { useEntry } from './useEntry.ts';
 import { useGoTo } from './useGoTo.ts';
 import { useInHand } from './useInHand.ts';
+import { useLanesForm } from './useLanesForm.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
 import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
@@ -95,6 +100,8 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
   const machine = job.bench && machineOf(job.bench);
   const now = useNow();
+  const screen = useScreen();
+  const lanesForm = useLanesForm(section);
   const input = useRef<HTMLInputElement>(null);
   const [restore] = useRestoreJobMutation();
   const deleted = job.deletedAt !== undefined;
@@ -145,6 +152,16 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
     ambientIsStale(ambientReading.ambient.source, now - Date.parse(ambientReading.takenAt));
   const ambientAge = ambientReading && ageInWords(ambientReading.takenAt, now);
 
+  const machineState = {
+    state,
+    onChange: setState,
+    family: sensor.family,
+    ambient: caseFile.ambient,
+    ambientAge,
+    ambientStale,
+    units,
+    onAmbient: showAmbient,
+  };
   return (
     <WeighingProvider caseFile={caseFile} wires={lanes} whatIf={whatIf}>
       <Box
@@ -172,18 +189,10 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               {t('ui-sheet.job-deleted-record-kept-restore')}
             </Alert>
           )}
-          <Box sx={{ px: 2, py: 0.75 }}>
-            <StateBar
-              state={state}
-              onChange={setState}
-              family={sensor.family}
-              ambient={caseFile.ambient}
-              ambientAge={ambientAge}
-              ambientStale={ambientStale}
-              units={units}
-              onAmbient={showAmbient}
-            />
+          <Box sx={{ px: { xs: 1, sm: 2 }, py: 0.75 }}>
+            {screen === 'phone' ? <StateStrip {...machineState} /> : <StateBar {...machineState} />}
           </Box>
+          {screen === 'phone' && <Glance onGo={go} onLooked={looked} look={machine && look} />}
         </Box>
         <Box
           component="main"
@@ -191,7 +200,8 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
             display: 'grid',
             // Wide: the reasoning stands beside everything. Portrait: the lanes take the whole width above both.
             gridTemplateAreas: {
-              xs: '"lanes" "section" "reasoning"',
+              // In a hand: what is worked at first, the rest below it.
+              xs: '"section" "lanes" "reasoning"',
               sm: section === 'wires' ? '"section reasoning"' : '"lanes lanes" "section reasoning"',
               md: section === 'wires' ? '"section reasoning"' : '"lanes reasoning" "section reasoning"',
             },
@@ -206,7 +216,7 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
             // A body with six wires leaves little room below its lanes.
             overflowY: { md: 'auto' },
             gap: 1.5,
-            px: 2,
+            px: { xs: 1, sm: 2 },
             pb: 1.5,
             minHeight: 0,
           }}
@@ -214,8 +224,19 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
           {/* While the wires are being found, nobody can probe one by its name yet. */}
           {section !== 'wires' && (
             <SheetPaper area="lanes">
+              {lanesForm.change && (
+                <Button
+                  size="small"
+                  color="inherit"
+                  onClick={lanesForm.change}
+                  sx={{ position: 'absolute', top: 0, left: 0, minHeight: 32, minWidth: 0, zIndex: 1 }}
+                >
+                  {lanesForm.form === 'full' ? t('ui-sheet.lanes-close-up') : t('ui-sheet.lanes-open-up')}
+                </Button>
+              )}
               <SheetLanes
                 {...{ sheet, selected, state, units }}
+                form={lanesForm.form}
                 onSelect={select}
                 onMeasure={({ lane }) =>
                   setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true })
@@ -249,7 +270,8 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               />
             </Box>
           </SheetPaper>
-          <SheetPaper area="reasoning" scroll>
+          <SheetPaper area="reasoning" id={REASONING_ID} scroll>
+            {screen === 'tablet' && <StandingLine />}
             {!onRecord && <WhatIfBanner onClear={() => setTried(NO_WHAT_IF)} />}
             <NextReadingPanel
               family={caseFile.family}
@@ -281,6 +303,12 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
             inputRef={input}
             onDraft={type}
             onSave={save}
+            keypad={
+              screen !== 'laptop' &&
+              section === 'reading' && (
+                <ThumbPad jobId={jobId} electrical={selected.kind === 'wire'} onDraft={type} onSave={save} />
+              )
+            }
           />
         </Box>
       </Box>

@@ -3,16 +3,20 @@ import type { ReactNode } from 'react';
 
 export interface SheetPaperProps {
   area: 'lanes' | 'section' | 'reasoning';
+  /** What a link leads to. */
+  id?: string;
   scroll?: boolean;
   children: ReactNode;
 }
 
 /** One area of the sheet. An area that scrolls by itself keeps the lanes and the reasoning in view. */
-export function SheetPaper({ area, scroll = false, children }: SheetPaperProps) {
+export function SheetPaper({ area, id, scroll = false, children }: SheetPaperProps) {
   return (
     <Box
+      id={id}
       sx={{
         gridArea: area,
+        position: 'relative',
         bgcolor: 'background.paper',
         border: 1,
         borderColor: 'sheet.rule',

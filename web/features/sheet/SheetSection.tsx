@@ -11,6 +11,7 @@ import { LiveInstrument } from '../live/index.ts';
 import { IsolatePanel } from '../isolate/index.ts';
 import { SweepSection } from '../sweeps/index.ts';
 import { WiresPanel } from '../wires/index.ts';
+import { useScreen } from '../../ui/useScreen.ts';
 import { AmbientPanel } from './AmbientPanel.tsx';
 import { ComparePanel } from './ComparePanel.tsx';
 import { JobPanel } from './JobPanel.tsx';
@@ -62,6 +63,7 @@ export function SheetSection({
 }: SheetSectionProps) {
   const { job, sensor, caseFile } = sheet;
   const { state, selected } = useInHand(job.id);
+  const screen = useScreen();
   const units = useSelector(selectUnits);
   const chosen = useSelector(selectInstruments);
   const dispatch = useDispatch();
@@ -95,7 +97,15 @@ export function SheetSection({
           takenWith={<TakenWith kind={selected.kind} instruments={sheet.instruments} />}
           instrument={instrument}
           keypad={
-            <Keypad jobId={job.id} electrical={selected.kind === 'wire'} onDraft={onDraft} onSave={onSave} />
+            // Narrower, it stands with the line that it types into.
+            screen === 'laptop' && (
+              <Keypad
+                jobId={job.id}
+                electrical={selected.kind === 'wire'}
+                onDraft={onDraft}
+                onSave={onSave}
+              />
+            )
           }
           onTakeBack={entry.takeBack}
           onCorrect={correct}

@@ -6,6 +6,8 @@ import { memo, type ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { classInWords } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
+import { STANDING_ID } from './Glance.tsx';
+import { shownPercent } from './shownPercent.ts';
 import { Said } from '../../ui/Said.tsx';
 import { list, say, type Message } from '@lettura/core/measure/message';
 import { timesInWords } from '../../ui/numbersInWords.ts';
@@ -28,7 +30,7 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
   const causes = weighing?.causes ?? [];
   const disagreements = weighing?.disagreements ?? [];
   return (
-    <Box component="section" aria-label={t('ui-sheet.standing')} aria-busy={!settled}>
+    <Box component="section" id={STANDING_ID} aria-label={t('ui-sheet.standing')} aria-busy={!settled}>
       <Typography variant="h2" component="h2">
         {t('ui-sheet.standing-2', {
           which: weighing?.verdict.decided ? t('ui-sheet.proven') : t('ui-sheet.not-proven-yet'),
@@ -95,7 +97,6 @@ interface CauseProps {
 }
 
 const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
-  const percent = Math.min(99, Math.round(cause.share * 100));
   const { kinds, speaksFor, speaksAgainst } = cause;
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
@@ -105,7 +106,7 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
           sx={{ cursor: 'pointer', minHeight: 32, display: 'flex', alignItems: 'center', gap: 1 }}
         >
           <Box component="span" sx={{ fontFamily: NUMERALS, fontWeight: 700, width: 44, textAlign: 'right' }}>
-            {percent < 1 ? '<1' : percent} %
+            {shownPercent(cause.share)}
           </Box>
           <Box component="span" sx={{ flex: 1, fontWeight: leading ? 700 : 500, lineHeight: 1.2 }}>
             <Said message={cause.title} />

@@ -1,0 +1,131 @@
+import type { Locator } from 'playwright-core';
+import { expect, test } from 'vitest';
+import { opened } from './application.ts';
+import { noAccessibilityFault, weighed } from './steps.ts';
+
+const { app, browser } = await opened({ data: 'demo' });
+
+/** A page in the hand: small, and touched. */
+async function inTheHand(width: number, height: number) {
+  const context = await browser.newContext({ viewport: { width, height }, hasTouch: true });
+  const page = await context.newPage();
+  page.setDefaultTimeout(20_000);
+  const inSight = async (what: Locator) => {
+    const box = await what.boundingBox();
+    expect(box, String(what)).not.toBeNull();
+    expect(box!.y).toBeGreaterThanOrEqual(0);
+    expect(box!.y + box!.height).toBeLessThanOrEqual(height);
+    expect(box!.x + box!.width).toBeLessThanOrEqual(width);
+    return box!;
+  };
+  const noSidewaysScroll = async () =>
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  const tap = (what: Locator) => what.tap();
+  return { context, page, inSight, noSidewaysScroll, tap };
+}
+
+test('on a phone a reading is taken by one thumb, without a scroll', async () => {
+  const { context, page, inSight, noSidewaysScroll, tap } = await inTheHand(390, 844);
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).waitFor();
+  await noSidewaysScroll();
+  await tap(page.getByRole('link', { name: 'Reedcutter RC2 boat' }));
+  const glance = page.getByRole('region', { name: 'At a glance' });
+  const goThere = glance.getByRole('button', { name: 'Go there: Return at the sensor plug' });
+  await goThere.waitFor();
+  await weighed(page);
+  await noSidewaysScroll();
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  const line = page.locator('#quick-entry');
+
+  // What is proven, what is next, the point in hand with what to expect, the line and its keys: all of it at once.
+  await inSight(glance.getByText(/^Not proven yet\. Sensor \d\d %$/u));
+  await inSight(glance.getByText('Next: Return at the sensor plug, key on, engine off'));
+  await inSight(page.getByText('Expect 2.24 to 2.37 V').first());
+  expect((await inSight(line)).width).toBeGreaterThanOrEqual(0.6 * 390);
+  const targets = [goThere, line, ...(await keypad.getByRole('button').all())];
+  for (const target of targets) {
+    const { width, height } = await inSight(target);
+    expect(Math.min(width, height)).toBeGreaterThanOrEqual(48);
+  }
+
+  await tap(goThere);
+  await inSight(page.getByText('Expect 0 to 50 mV').first());
+  for (const key of ['1', '2', 'mV']) await tap(keypad.getByRole('button', { name: key, exact: true }));
+  await inSight(
+    page
+      .getByText(/This would be/u)
+      .or(page.getByText('as expected'))
+      .first(),
+  );
+  await tap(keypad.getByRole('button', { name: 'Save' }));
+  await inSight(page.getByRole('status').filter({ hasText: '12 mV' }));
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+
+  // The state of the machine opens from its line, and closes once it is chosen.
+  await tap(page.getByRole('button', { name: /^Key on, engine off, plug connected/u }));
+  await tap(page.getByRole('button', { name: 'Idle', exact: true }));
+  await inSight(page.getByRole('button', { name: /^Idle, plug connected/u }));
+  // Put away, the keypad leaves its place to what is above.
+  await tap(page.getByRole('button', { name: 'Hide keypad' }));
+  expect(await keypad.count()).toBe(0);
+  await tap(page.getByRole('button', { name: 'Keypad', exact: true }));
+  await keypad.waitFor();
+  // Nothing is out of reach: the library, the report, units and theme.
+  await tap(page.getByRole('button', { name: 'More' }));
+  await page.getByRole('dialog', { name: 'More' }).getByRole('link', { name: 'Report' }).waitFor();
+  await noAccessibilityFault(page, { within: '[role=dialog]' });
+  await page.keyboard.press('Escape');
+  await noAccessibilityFault(page);
+  await tap(page.getByRole('button', { name: 'More' }));
+  await tap(page.getByRole('link', { name: 'Report' }));
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  for (const path of ['/sensors', '/instruments', '/reference', '/sweeps', '/jobs/new']) {
+    await page.goto(app.url + path);
+    await page.waitForLoadState('networkidle');
+    await noSidewaysScroll();
+  }
+  await context.close();
+});
+
+test('on a tablet held upright the keypad and the standing are in sight beside the lanes', async () => {
+  const { context, page, inSight, noSidewaysScroll } = await inTheHand(820, 1180);
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).tap();
+  await page.getByRole('region', { name: 'Next reading' }).waitFor();
+  await weighed(page);
+  await noSidewaysScroll();
+  await inSight(page.getByRole('link', { name: /^Not proven yet\. Sensor \d\d %$/u }));
+  await inSight(page.getByRole('region', { name: 'Next reading' }).getByRole('heading', { name: /^Next/u }));
+  await inSight(page.getByText('Expect 2.24 to 2.37 V').first());
+  for (const key of await page.getByRole('group', { name: 'Keypad' }).getByRole('button').all()) {
+    const { width, height } = await inSight(key);
+    expect(Math.min(width, height)).toBeGreaterThanOrEqual(48);
+  }
+  await context.close();
+});
+
+test('beside a table the lanes are one line a wire, and whoever wants them whole has them so', async () => {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click();
+  await weighed(page);
+  const lanes = page.getByRole('group', { name: 'Circuit from control unit to sensor plug' });
+  const height = async () => (await lanes.boundingBox())!.height;
+  const whole = await height();
+  await page.getByRole('tab', { name: 'Pump' }).click();
+  const strip = await height();
+  expect(strip).toBeLessThan(0.65 * whole);
+  // The section has the room that the lanes leave.
+  expect((await page.getByRole('tabpanel').boundingBox())!.y).toBeLessThan(400);
+  await page.getByRole('button', { name: 'All details' }).click();
+  expect(await height()).toBe(whole);
+  await page.getByRole('tab', { name: 'Compare' }).click();
+  expect(await height()).toBe(whole);
+  // It is remembered.
+  await page.reload();
+  await weighed(page);
+  expect(await height()).toBe(whole);
+  await context.close();
+});
