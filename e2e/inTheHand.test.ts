@@ -27,8 +27,13 @@ async function inTheHand(width: number, height: number) {
 test('on a phone a reading is taken by one thumb, without a scroll', async () => {
   const { context, page, inSight, noSidewaysScroll, tap } = await inTheHand(390, 844);
   await page.goto(app.url);
-  await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).waitFor();
+  // Jobs are cards, and the filter counts all of them.
+  const cards = page.getByRole('list', { name: 'Jobs' }).getByRole('listitem');
+  await cards.nth(9).waitFor();
   await noSidewaysScroll();
+  await tap(page.getByRole('button', { name: /^Proven 2$/u }));
+  expect(await cards.count()).toBe(2);
+  await tap(page.getByRole('button', { name: /^All 10$/u }));
   await tap(page.getByRole('link', { name: 'Reedcutter RC2 boat' }));
   const glance = page.getByRole('region', { name: 'At a glance' });
   const goThere = glance.getByRole('button', { name: 'Go there: Return at the sensor plug' });
@@ -85,6 +90,43 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
     await page.waitForLoadState('networkidle');
     await noSidewaysScroll();
   }
+  await context.close();
+});
+
+test('a pump table is filled row by row, in the steps of the gauge in hand, and drawn as it grows', async () => {
+  const { context, page, noSidewaysScroll } = await inTheHand(390, 844);
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Marsh Lane' }).tap();
+  await weighed(page);
+  await page.getByRole('tab', { name: 'Pump' }).tap();
+  await page.getByRole('button', { name: 'Own steps' }).tap();
+  const steps = page.getByRole('textbox', { name: 'Steps of the gauge, inHg' });
+  // Nothing is guessed of what cannot be read, nor of what no pump can do.
+  for (const unclear of ['0,5,10', '0 5 99']) {
+    await steps.fill(unclear);
+    await page.getByText('Write them with blanks between').waitFor();
+  }
+  await steps.fill('0 4 8 12');
+  const table = page.getByRole('table', { name: 'Pump sweep' });
+  const fields = table.getByRole('textbox');
+  await expect.poll(() => fields.count()).toBe(4);
+  await noSidewaysScroll();
+  await fields.first().tap();
+  for (let i = 0; i < 3; i++) {
+    await page.keyboard.type('2.95');
+    await page.keyboard.press('Enter');
+    await expect
+      .poll(() => fields.nth(i + 1).evaluate((field) => field === document.activeElement))
+      .toBe(true);
+  }
+  await page.getByText(/^No response at all: over 3 steps the signal stays at 2\.95 to 2\.95 V/u).waitFor();
+  await page.getByRole('img', { name: 'Signal against absolute pressure' }).waitFor();
+  // What is no number stays in its field, and the hand with it.
+  await page.keyboard.type('two');
+  await page.keyboard.press('Enter');
+  await page.getByRole('alert').first().waitFor();
+  expect(await fields.nth(3).inputValue()).toBe('two');
+  await fields.nth(3).fill('');
   await context.close();
 });
 

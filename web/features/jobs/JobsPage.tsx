@@ -1,33 +1,36 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MuiLink from '@mui/material/Link';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import visuallyHidden from '@mui/utils/visuallyHidden';
-import type { JobSummary } from '@lettura/contract';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useDeleteJobMutation, useListJobsQuery, useRestoreJobMutation } from '../../app/api.ts';
 import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
-import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { OutboxBanner } from '../outbox/index.ts';
+import { useScreen } from '../../ui/useScreen.ts';
+import { DeletedJobs } from './DeletedJobs.tsx';
+import { JobCards } from './JobCards.tsx';
+import { JOB_FILTERS, passesFilter, type JobFilter } from './jobStage.ts';
+import { JobTable } from './JobTable.tsx';
 import { matchesSearch } from './matchesSearch.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
+/** So many at a time: a list of thousands is found by search, not by scrolling. */
+const PAGE = 50;
+
 export default function JobsPage() {
   const { data, error, refetch } = useListJobsQuery();
   const [search, setSearch] = useState('');
+  const [filter, setFilter] = useState<JobFilter>('all');
+  const [most, setMost] = useState(PAGE);
+  const List = useScreen() === 'phone' ? JobCards : JobTable;
   const [deletedId, setDeletedId] = useState<string>();
   const [deleteJob, deletion] = useDeleteJobMutation();
   const [restoreJob, restoring] = useRestoreJobMutation();
@@ -37,7 +40,8 @@ export default function JobsPage() {
   const problem = error && !data ? requestProblem(error) : undefined;
   const refused = restoring.error ?? deletion.error;
   const failed = refused ? requestProblem(refused) : undefined;
-  const shown = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
+  const found = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
+  const shown = found?.filter((row) => passesFilter(filter, row));
   const deleted = data?.filter((row) => row.job.deletedAt && matchesSearch(row, search));
   return (
     <Box sx={{ minHeight: '100vh' }}>
@@ -91,18 +95,40 @@ export default function JobsPage() {
           </Trouble>
         )}
         {!shown && !problem && <Loading what={t('ui-jobs.jobs-2')} />}
-        {shown?.length === 0 && (
+        {found && data && data.length > 0 && (
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label={t('ui-jobs.which-jobs')}
+            value={filter}
+            onChange={(_event, chosen: JobFilter | null) => chosen && setFilter(chosen)}
+            sx={{ mb: 2 }}
+          >
+            {JOB_FILTERS.map((one) => (
+              <ToggleButton key={one} value={one}>
+                {t(`ui-jobs.filter-${one}`, { count: found.filter((row) => passesFilter(one, row)).length })}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        )}
+        {data?.length === 0 && <Welcome />}
+        {data && data.length > 0 && shown?.length === 0 && (
           <Typography>
-            {search ? t('ui-jobs.no-job-matches-search') : t('ui-jobs.no-jobs-yet-open-first')}
+            {search ? t('ui-jobs.no-job-matches-search') : t('ui-jobs.no-job-of-that-kind')}
           </Typography>
         )}
         {shown && shown.length > 0 && (
-          <JobTable
-            rows={shown}
+          <List
+            rows={shown.slice(0, most)}
             onDelete={(jobId) =>
               void deleteJob(jobId).then((result) => 'data' in result && setDeletedId(jobId))
             }
           />
+        )}
+        {shown && shown.length > most && (
+          <Button variant="outlined" sx={{ mt: 1, minHeight: 48 }} onClick={() => setMost(most + PAGE)}>
+            {t('ui-jobs.show-more', { shown: most, all: shown.length })}
+          </Button>
         )}
         {deleted && deleted.length > 0 && (
           <DeletedJobs
@@ -118,124 +144,28 @@ export default function JobsPage() {
   );
 }
 
-function JobTable({ rows, onDelete }: { rows: JobSummary[]; onDelete: (jobId: string) => void }) {
+/** What to do where nothing was done yet. */
+function Welcome() {
   return (
-    <Box
-      sx={{
-        bgcolor: 'background.paper',
-        border: 1,
-        borderColor: 'sheet.rule',
-        borderRadius: 1,
-        overflowX: 'auto',
-        // Words for the ear alone stand apart, and would widen the page from a column out of sight.
-        position: 'relative',
-      }}
-    >
-      <Table aria-label={t('ui-jobs.jobs')} size="small">
-        <TableHead>
-          <TableRow>
-            <TableCell>{t('ui-jobs.machine')}</TableCell>
-            <TableCell>{t('ui-jobs.complaint')}</TableCell>
-            <TableCell>{t('ui-jobs.codes')}</TableCell>
-            <TableCell align="right" sx={WIDE_ONLY}>
-              {t('ui-jobs.readings')}
-            </TableCell>
-            <TableCell>{t('ui-jobs.verdict')}</TableCell>
-            <TableCell sx={WIDE_ONLY}>{t('ui-jobs.opened')}</TableCell>
-            <TableCell>
-              <span style={visuallyHidden}>{t('ui-jobs.actions')}</span>
-            </TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.map(({ job, vehicleName, sensorName, readingCount, verdict }) => (
-            <TableRow key={job.id} hover>
-              <TableCell sx={{ minWidth: 190, overflowWrap: 'anywhere' }}>
-                <MuiLink
-                  component={Link}
-                  to={`/jobs/${job.id}`}
-                  sx={{
-                    fontWeight: 700,
-                    color: 'text.primary',
-                    display: 'inline-block',
-                    pt: 1,
-                  }}
-                >
-                  {vehicleName}
-                </MuiLink>
-                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                  {sensorName}
-                </Typography>
-              </TableCell>
-              <TableCell sx={{ maxWidth: 420, overflowWrap: 'anywhere' }}>{job.complaint}</TableCell>
-              <TableCell>{job.codes.join(', ') || t('ui-jobs.none')}</TableCell>
-              <TableCell align="right" sx={WIDE_ONLY}>
-                {readingCount}
-              </TableCell>
-              <TableCell sx={{ fontWeight: verdict ? 700 : 400 }}>
-                {verdict
-                  ? causeInWords(verdict.cause)
-                  : readingCount > 0
-                    ? t('ui-jobs.in-work')
-                    : t('ui-jobs.not-started')}
-              </TableCell>
-              <TableCell sx={{ ...WIDE_ONLY, whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
-              <TableCell>
-                <Button
-                  color="inherit"
-                  aria-label={t('ui-jobs.delete', { vehicleName })}
-                  onClick={() => onDelete(job.id)}
-                >
-                  {t('ui-jobs.delete-2')}
-                </Button>
-              </TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
-    </Box>
-  );
-}
-
-/** Nothing that was deleted is gone: it waits here to be brought back. */
-function DeletedJobs({ rows, onRestore }: { rows: JobSummary[]; onRestore: (jobId: string) => void }) {
-  return (
-    <Box component="details" sx={{ mt: 2 }}>
-      <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 700, py: 1 }}>
-        {t('ui-jobs.deleted-jobs', { length: rows.length })}
-      </Box>
-      <Box component="ul" aria-label={t('ui-jobs.deleted-jobs-2')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {rows.map(({ job, vehicleName, readingCount }) => (
-          <Box
-            component="li"
-            key={job.id}
-            sx={{
-              display: 'flex',
-              gap: 2,
-              alignItems: 'center',
-              borderTop: 1,
-              borderColor: 'divider',
-              py: 0.5,
-            }}
-          >
-            <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
-              <strong>{vehicleName}</strong>{' '}
-              {t('ui-jobs.readings-deleted', {
-                complaint: job.complaint,
-                readingCount,
-                which: job.deletedAt ? dayAndTime(job.deletedAt) : '',
-              })}
-            </Typography>
-            <Button
-              variant="outlined"
-              aria-label={t('ui-jobs.bring-back', { vehicleName })}
-              onClick={() => onRestore(job.id)}
-            >
-              {t('ui-jobs.bring-back-2')}
-            </Button>
-          </Box>
-        ))}
-      </Box>
+    <Box sx={{ maxWidth: 640 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {t('ui-jobs.no-jobs-yet-open-first')}
+      </Typography>
+      <Typography sx={{ mb: 2 }}>{t('ui-jobs.welcome')}</Typography>
+      <Button component={Link} to="/jobs/new" variant="contained" sx={{ mr: 1, mb: 1, minHeight: 48 }}>
+        {t('ui-jobs.new-job')}
+      </Button>
+      <Button
+        component={Link}
+        to="/jobs/new?practise"
+        variant="outlined"
+        sx={{ mr: 1, mb: 1, minHeight: 48 }}
+      >
+        {t('ui-jobs.practise')}
+      </Button>
+      <Button component={Link} to="/sensors" variant="outlined" sx={{ mb: 1, minHeight: 48 }}>
+        {t('ui-jobs.look-at-sensors')}
+      </Button>
     </Box>
   );
 }

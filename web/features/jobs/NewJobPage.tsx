@@ -11,7 +11,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useSelector } from 'react-redux';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useListSensorsQuery, useListVehiclesQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
@@ -43,7 +43,8 @@ export default function NewJobPage() {
   });
   const [ambient, setAmbient] = useState<AmbientText>(() => emptyAmbient(units.absolute));
   const [ambientProblem, setAmbientProblem] = useState<string>();
-  const [practice, setPractice] = useState(false);
+  const [search] = useSearchParams();
+  const [practice, setPractice] = useState(search.has('practise'));
   const { open, problem } = useOpenJob(vehicles);
   const navigate = useNavigate();
 

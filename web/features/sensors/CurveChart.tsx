@@ -14,13 +14,15 @@ export interface CurveChartProps {
   unit: PressureUnit;
   /** Measured points, drawn on the curve they made. */
   points?: readonly CurvePoint[];
-  doubtful?: number | undefined;
+  doubtful?: readonly number[];
+  heightPx?: number;
   /** Of the sensor itself, where its tolerance depends on it. */
   sensorCelsius?: number | undefined;
 }
 
 /** The sensor's curve at its nominal reference, with the band of its tolerance. */
-export default function CurveChart({ profile, unit, points = [], doubtful, sensorCelsius }: CurveChartProps) {
+export default function CurveChart(props: CurveChartProps) {
+  const { profile, unit, points = [], doubtful = [], sensorCelsius, heightPx = 300 } = props;
   const { palette } = useTheme();
   const { measures, lowest, highest } = profile;
   const curve = curveOf(profile, profile.nominalReferenceVolts);
@@ -64,7 +66,7 @@ export default function CurveChart({ profile, unit, points = [], doubtful, senso
         unit: verbatim(MEASURANDS[measures].unit),
       })}
     >
-      <ResponsiveContainer width="100%" height={300}>
+      <ResponsiveContainer width="100%" height={heightPx}>
         <ComposedChart
           data={rows}
           margin={{ top: 8, right: 16, bottom: 20, left: 8 }}

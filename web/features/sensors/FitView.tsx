@@ -7,8 +7,8 @@ import { lazy, Suspense } from 'react';
 import { Loading } from '../../ui/Centred.tsx';
 import type { SensorText } from './sensorText.ts';
 import { t } from '../../ui/words.ts';
+import { CurveChart } from './lazyCurveChart.ts';
 
-const CurveChart = lazy(() => import('./CurveChart.tsx'));
 const ResidualChart = lazy(() => import('./ResidualChart.tsx'));
 
 const NOUNS: Record<SensorText['form'], string> = {
@@ -40,7 +40,12 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
   return (
     <Box>
       <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
-        <CurveChart profile={profile} unit={unit} points={points} doubtful={fit?.doubtful} />
+        <CurveChart
+          profile={profile}
+          unit={unit}
+          points={points}
+          doubtful={fit?.doubtful === undefined ? [] : [fit.doubtful]}
+        />
         {fit && form !== 'table' && fit.scatterVolts > LEAST_SHOWN_VOLTS && (
           <>
             <Typography variant="body2" sx={{ fontWeight: 600 }}>

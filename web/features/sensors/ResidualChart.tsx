@@ -34,11 +34,13 @@ export default function ResidualChart({ profile, fit, points, unit }: ResidualCh
     return { value: toShown(value, measures, unit), upper: known, lower: -known };
   });
   const off = points.map(({ value }, i) => ({ value, volts: (fit.residualVolts[i] ?? 0) * 1000 }));
-  const marks = thinnedPoints(off, fit.doubtful).map(({ value, volts, bad }) => ({
-    value: toShown(value, measures, unit),
-    residual: volts,
-    bad,
-  }));
+  const marks = thinnedPoints(off, fit.doubtful === undefined ? [] : [fit.doubtful]).map(
+    ({ value, volts, bad }) => ({
+      value: toShown(value, measures, unit),
+      residual: volts,
+      bad,
+    }),
+  );
   const ink = palette.text.primary;
   const band = {
     stroke: palette.standing.unknown,

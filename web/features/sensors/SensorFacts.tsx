@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { sensorFileOf, type Sensor } from '@lettura/contract';
 import { FAMILIES } from '@lettura/core/machine/family';
 import { formatValue, formatWithBasis } from '@lettura/core/measure/quantity';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { useSensorVersionsQuery } from '../../app/api.ts';
@@ -21,8 +21,7 @@ import { toleranceInWords } from './toleranceInWords.ts';
 import { useSurroundings } from './useSurroundings.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
-
-const CurveChart = lazy(() => import('./CurveChart.tsx'));
+import { CurveChart } from './lazyCurveChart.ts';
 
 const BIAS_WORDS = {
   'pull-up': t('ui-sensors.pulled-up-about-reference-plug'),

@@ -66,7 +66,7 @@ test.each<[string, Companion | undefined]>([
 
 test('ten thousand points are drawn as some hundreds, the doubtful one among them', () => {
   const points = Array.from({ length: 10_000 }, (_, i) => ({ value: i, volts: i / 2000 }));
-  const drawn = thinnedPoints(points, 4321);
+  const drawn = thinnedPoints(points, [4321]);
   expect(drawn.length).toBeLessThanOrEqual(301);
   expect(drawn[0]?.value).toBe(0);
   expect(drawn.filter(({ bad }) => bad).map(({ value }) => value)).toEqual([4321]);
@@ -74,7 +74,7 @@ test('ten thousand points are drawn as some hundreds, the doubtful one among the
 
 test('a few points are all drawn', () => {
   const points = [1, 2, 3].map((value) => ({ value, volts: value }));
-  expect(thinnedPoints(points, undefined).map(({ value, bad }) => [value, bad])).toEqual([
+  expect(thinnedPoints(points, []).map(({ value, bad }) => [value, bad])).toEqual([
     [1, false],
     [2, false],
     [3, false],

@@ -1,4 +1,3 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import Table from '@mui/material/Table';
@@ -6,8 +5,6 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { Instrument } from '@lettura/contract';
 import type { MachineState } from '@lettura/core/machine/places';
@@ -16,13 +13,15 @@ import {
   pumpPoint,
   pumpSettings,
   pumpState,
-  pumpSteps,
   type CaseFile,
   type PumpPoint,
 } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { pumpAccuracy } from './pumpInHand.ts';
+import { isOff, PumpOutcome } from './PumpOutcome.tsx';
+import { PumpStepsChoice } from './PumpStepsChoice.tsx';
+import { usePumpSteps } from './usePumpSteps.ts';
 import type { RecordedState } from './useEntry.ts';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
@@ -42,40 +41,34 @@ export interface PumpPanelProps {
 
 /** A pump sweep, step by step: what each setting should read, what it read, and whether sensor and pump agree. */
 export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPanelProps) {
-  const [count, setCount] = useState(6);
   const { ambient, profile } = caseFile;
   const down = profile.measures === 'absolute-pressure';
   const unit = down ? units.vacuum : units.absolute;
+  const chosen = usePumpSteps(profile, ambient?.pressureKpaAbs ?? 0, unit);
   if (down && !ambient) {
     return <Typography>{t('ui-sheet.give-ambient-pressure-first-every')}</Typography>;
   }
-  const steps = pumpSteps(profile, ambient?.pressureKpaAbs ?? 0, unit, count);
-  const points = pumpSettings(caseFile, steps).map((kpa) => pumpPoint(caseFile, kpa, pumpAccuracy(pump)));
-  const judged = points.flatMap(({ judged: one }) => (one?.ok ? [one.value] : []));
-  const bad = judged.filter(({ outcome, matters }) => outcome === 'disagree' && matters).length;
+  const points = pumpSettings(caseFile, chosen.steps).map((kpa) =>
+    pumpPoint(caseFile, kpa, pumpAccuracy(pump)),
+  );
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
+        <Typography variant="h2" sx={{ flex: { xs: '1 1 100%', sm: 1 } }}>
           {t('ui-sheet.pump-table-sensors-port', {
             which: down ? t('ui-sheet.vacuum') : t('ui-sheet.pressure'),
           })}
         </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label={t('ui-sheet.number-steps')}
-          value={count}
-          onChange={(_event, chosen: number | null) => chosen && setCount(chosen)}
-        >
-          <ToggleButton value={6}>{t('ui-sheet.6-steps')}</ToggleButton>
-          <ToggleButton value={10}>{t('ui-sheet.10-steps')}</ToggleButton>
-        </ToggleButtonGroup>
+        <PumpStepsChoice chosen={chosen} unit={unit} />
       </Box>
       <Typography variant="body2" sx={{ mb: 1 }}>
         {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
       </Typography>
-      <Table size="small" aria-label={t('ui-sheet.pump-sweep')}>
+      <Table
+        size="small"
+        aria-label={t('ui-sheet.pump-sweep')}
+        sx={{ '& th, & td': { px: { xs: 0.5, sm: 2 } } }}
+      >
         <TableHead>
           <TableRow>
             <TableCell align="right">
@@ -91,24 +84,26 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
             <PumpRow
               key={point.kpaAboveAmbient}
               {...{ point, unit, units, caseFile, disabled }}
+              isAlone={isOff(point) && standsAlone(points)}
               onEnter={(text) => onEnter(pumpedBy(pump, pumpState(point.kpaAboveAmbient)), text)}
             />
           ))}
         </TableBody>
       </Table>
-      {judged.length > 0 && (
-        <Alert severity={bad > 0 ? 'warning' : 'info'} icon={false} sx={{ mt: 1 }}>
-          {t('ui-sheet.steps-read', {
-            length: judged.length,
-            length2: points.length,
-            which:
-              bad > 0 ? t('ui-sheet.pump-matters', { bad }) : t('ui-sheet.none-disagrees-pump-much-matters'),
-          })}
-        </Alert>
-      )}
+      <PumpOutcome
+        points={points}
+        profile={profile}
+        ambientKpaAbs={ambient?.pressureKpaAbs ?? 0}
+        unit={units.absolute}
+      />
     </Box>
   );
 }
+
+/** So few of the steps off are a slip of the hand or the gauge before they are the sensor. */
+const ALONE_SHARE = 0.25;
+const standsAlone = (points: readonly PumpPoint[]): boolean =>
+  points.filter(isOff).length <= ALONE_SHARE * points.filter(({ judged }) => judged?.ok).length;
 
 /** The step as it goes on record: with what showed the pressure. */
 function pumpedBy(pump: Instrument | undefined, state: MachineState): RecordedState {
@@ -127,16 +122,22 @@ interface PumpRowProps {
   units: Units;
   caseFile: CaseFile;
   disabled: boolean;
+  /** It disagrees where nearly all others agree. */
+  isAlone: boolean;
   onEnter: (text: string) => boolean;
 }
 
-function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowProps) {
+function PumpRow({ point, unit, units, caseFile, disabled, isAlone, onEnter }: PumpRowProps) {
   const { kpaAboveAmbient, expected, reading, judged } = point;
   const [text, setText] = useState('');
   const setting = formatSetting(fromKpa(Math.abs(kpaAboveAmbient), unit));
-  const said = judged ? inWords(judged, caseFile, units) : '';
-  const save = () => {
-    if (text.trim() !== '' && onEnter(text)) setText('');
+  const found = judged ? inWords(judged, caseFile, units) : '';
+  const words = isAlone ? `${found}. ${t('ui-sheet.take-step-again')}` : found;
+  const save = (): boolean => {
+    if (text.trim() === '') return true;
+    const saved = onEnter(text);
+    if (saved) setText('');
+    return saved;
   };
   return (
     <TableRow>
@@ -147,39 +148,51 @@ function PumpRow({ point, unit, units, caseFile, disabled, onEnter }: PumpRowPro
           : '–'}
       </Numeral>
       <TableCell>
-        <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Box
+          sx={{ display: 'flex', flexWrap: { xs: 'wrap', sm: 'nowrap' }, columnGap: 1, alignItems: 'center' }}
+        >
           {reading && <Box sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>{reading.volts.toFixed(3)}</Box>}
           <InputBase
             value={text}
             disabled={disabled}
             onChange={(event) => setText(event.target.value)}
             onKeyDown={(event) => {
-              if (event.key === 'Enter') save();
+              // What was refused stays under the hand; what was taken makes room for the next step.
+              if (event.key === 'Enter' && save()) nextStepAfter(event.target)?.focus();
             }}
             onBlur={save}
             placeholder={reading ? t('ui-sheet.again') : t('ui-sheet.volts')}
             inputProps={{
               'aria-label': t('ui-sheet.signal-at', { setting, unit: verbatim(unit) }),
               inputMode: 'decimal',
+              enterKeyHint: 'next',
               maxLength: 20,
             }}
             sx={{
-              width: 124,
-              minHeight: 44,
+              width: { xs: 92, sm: 124 },
+              minHeight: 48,
               px: 1,
               border: 1,
               borderColor: 'sheet.rule',
               borderRadius: 1,
               bgcolor: 'sheet.inset',
               fontFamily: NUMERALS,
+              '& input': { height: 46, boxSizing: 'border-box' },
             }}
           />
         </Box>
-        {said && <Box sx={{ ...NARROW_ONLY, mt: 0.5 }}>{said}</Box>}
+        {words && <Box sx={{ ...NARROW_ONLY, mt: 0.5 }}>{words}</Box>}
       </TableCell>
-      <TableCell sx={WIDE_ONLY}>{said}</TableCell>
+      <TableCell sx={WIDE_ONLY}>{words}</TableCell>
     </TableRow>
   );
+}
+
+/** The field of the next step in the same table; after the last one the hand stays where it is. */
+function nextStepAfter(field: EventTarget): HTMLInputElement | undefined {
+  if (!(field instanceof HTMLInputElement)) return undefined;
+  const all = [...(field.closest('table')?.querySelectorAll('input') ?? [])];
+  return all[all.indexOf(field) + 1];
 }
 
 function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile, units: Units): string {
@@ -196,7 +209,9 @@ function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile
   if (outcome === 'cannot-tell')
     return t('ui-sheet.cannot-tell-limit', { size, limitedBy: said(judged.value.limitedBy) });
   if (outcome === 'agree') return t('ui-sheet.agrees', { size });
-  return matters ? t('ui-sheet.disagrees', { size }) : t('ui-sheet.off-too-little-matter', { size });
+  return matters
+    ? `${t('ui-sheet.disagrees', { size })} ${t('ui-sheet.take-step-again')}`
+    : t('ui-sheet.off-too-little-matter', { size });
 }
 
 /** Settings are round numbers of the unit: 2.5, not 2.50. */
