@@ -209,9 +209,7 @@ function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile
   if (outcome === 'cannot-tell')
     return t('ui-sheet.cannot-tell-limit', { size, limitedBy: said(judged.value.limitedBy) });
   if (outcome === 'agree') return t('ui-sheet.agrees', { size });
-  return matters
-    ? `${t('ui-sheet.disagrees', { size })} ${t('ui-sheet.take-step-again')}`
-    : t('ui-sheet.off-too-little-matter', { size });
+  return matters ? t('ui-sheet.disagrees', { size }) : t('ui-sheet.off-too-little-matter', { size });
 }
 
 /** Settings are round numbers of the unit: 2.5, not 2.50. */
