@@ -171,3 +171,48 @@ test('beside a table the lanes are one line a wire, and whoever wants them whole
   expect(await height()).toBe(whole);
   await context.close();
 });
+
+test('words and keys are a key away, and no drop-down takes a key from the sheet', async () => {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Tolland 95' }).click();
+  await weighed(page);
+  // A job without a reading guides through the first ones, until that is known.
+  const first = page.getByRole('region', { name: 'Your first readings' });
+  await first.getByRole('button', { name: 'I know' }).click();
+  await first.waitFor({ state: 'detached' });
+  await page.reload();
+  await weighed(page);
+  expect(await first.count()).toBe(0);
+
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Keys and words' });
+  await help.getByText('take back what was just entered').waitFor();
+  await noAccessibilityFault(page, { within: '[role=dialog]' });
+  await help.getByLabel('Search the words').fill('ghost');
+  await expect.poll(() => help.getByRole('list', { name: 'Words' }).getByRole('listitem').count()).toBe(1);
+  // In a field it is a character like any other.
+  await help.getByLabel('Search the words').fill('');
+  await page.keyboard.type('what?');
+  expect(await help.getByLabel('Search the words').inputValue()).toBe('what?');
+  await help.getByText('No such word here.').waitFor();
+  await help.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByRole('button', { name: 'What is back-probe?' }).click();
+  await page
+    .getByRole('dialog', { name: 'back-probe' })
+    .getByText(/spreads the terminal/u)
+    .waitFor();
+  await page.keyboard.press('Escape');
+
+  const unit = page.getByRole('combobox', { name: 'Absolute in' });
+  await unit.click();
+  await page.getByRole('option', { name: 'mbar' }).click();
+  await expect.poll(() => unit.evaluate((field) => field === document.activeElement)).toBe(true);
+  await page.keyboard.type('2');
+  expect(await page.locator('#quick-entry').inputValue()).toBe('2');
+  await page.keyboard.press('?');
+  expect(await page.locator('#quick-entry').inputValue()).toBe('2?');
+  await context.close();
+});

@@ -10,6 +10,7 @@ import { useState, type ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
+import { Help } from '../ui/help/index.ts';
 import { useScreen } from '../ui/useScreen.ts';
 import { t } from '../ui/words.ts';
 
@@ -54,11 +55,13 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       </Typography>
       {isPhone ? (
         <More>
+          <Help />
           {children}
           <Choices />
         </More>
       ) : (
         <>
+          <Help />
           {children}
           <Choices />
         </>

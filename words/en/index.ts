@@ -25,6 +25,7 @@ import sites from './sites.json' with { type: 'json' };
 import sweep from './sweep.json' with { type: 'json' };
 import transfer from './transfer.json' with { type: 'json' };
 import ui from './ui.json' with { type: 'json' };
+import uiHelp from './ui-help.json' with { type: 'json' };
 import uiAmbient from './ui-ambient.json' with { type: 'json' };
 import uiApp from './ui-app.json' with { type: 'json' };
 import uiBench from './ui-bench.json' with { type: 'json' };
@@ -73,6 +74,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...sweep,
   ...transfer,
   ...ui,
+  ...uiHelp,
   ...uiAmbient,
   ...uiApp,
   ...uiBench,

@@ -11,6 +11,7 @@ import {
   type MeasuredValue,
   SENSOR_TOLERANCE,
 } from '@lettura/core/measure/uncertainty';
+import { Term } from '../../ui/help/index.ts';
 import { Fold } from '../../ui/Fold.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
@@ -40,6 +41,7 @@ function BudgetRows({ of, measured, measures, units }: BudgetTableProps) {
   const show = (value: number) => formatFine(value, measures, units.absolute);
   return (
     <>
+      <Term id="doubt" />
       <Table size="small" aria-label={t('ui-sheet.uncertainty-budget', { of })}>
         <TableHead>
           <TableRow>

@@ -22,6 +22,7 @@ import type { Units } from '../../ui/units.ts';
 import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
+import { Term } from '../../ui/help/index.ts';
 import { titled, said, valueSaid, t } from '../../ui/words.ts';
 import { Said } from '../../ui/Said.tsx';
 import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertainty';
@@ -47,6 +48,9 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
         <Typography variant="h2">
           {t('ui-sheet.one-basis', { drive: valueSaid(driveSaid(state)) })}
         </Typography>
+        <Term id="doubt" /> <Term id="en" />
+        {isPressure(measures) ? <Term id="pressure-basis" /> : null}
+        {caseFile.companion?.kind === 'second-track' ? <Term id="pair" /> : null}
         {sources.length === 0 && !noSensor && (
           <Typography>
             {t('ui-sheet.nothing-compare-yet-state-read', {

@@ -26,6 +26,9 @@ import {
   valueInWords,
 } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { Term } from '../../ui/help/index.ts';
+import { FirstSteps } from './FirstSteps.tsx';
+import { termsFor } from './termsFor.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { overdueWords } from './instrumentInHand.ts';
@@ -60,6 +63,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
       <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
+        {sheet.standing.every(({ kind }) => kind === 'ambient') && <FirstSteps />}
         <Typography variant="h2">{placeInWords(target)}</Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
           {upperFirst(valueSaid(stateSaid(state)))}
@@ -82,6 +86,11 @@ export function ReadingPanel(props: ReadingPanelProps) {
             <Said message={whyNoExpectation(target, state, context)} />
           </Typography>
         )}
+        <Box role="group" aria-label={t('ui-sheet.words-here')} sx={{ ml: -0.75 }}>
+          {termsFor(target, state).map((id) => (
+            <Term key={id} id={id} />
+          ))}
+        </Box>
         <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
         <Preview {...{ sheet, state, target, units }} />
         {takenWith}

@@ -1,0 +1,59 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { t } from '../words.ts';
+import { TermDrawing } from './TermDrawing.tsx';
+import type { TermId } from './terms.ts';
+
+/** A word of the trade; pressed it opens what it means, with a small drawing. */
+export function Term({ id }: { id: TermId }) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const name = t(`help.${id}.name`);
+  return (
+    <>
+      <Button
+        size="small"
+        color="inherit"
+        aria-haspopup="dialog"
+        aria-label={t('help.what-is', { name })}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        sx={{
+          minWidth: 0,
+          minHeight: { xs: 48, md: 32 },
+          px: 0.75,
+          fontWeight: 500,
+          textDecoration: 'underline dotted',
+          textUnderlineOffset: 3,
+        }}
+      >
+        {name}
+      </Button>
+      <Popover
+        open={anchor !== undefined}
+        anchorEl={anchor ?? null}
+        onClose={() => setAnchor(undefined)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{
+          paper: {
+            role: 'dialog',
+            'aria-label': name,
+            sx: { p: 1.5, maxWidth: 320, border: 1, borderColor: 'sheet.rule' },
+          },
+        }}
+      >
+        <Explained id={id} />
+      </Popover>
+    </>
+  );
+}
+
+/** What a word means. */
+export const Explained = ({ id }: { id: TermId }) => (
+  <Box>
+    <Typography variant="h3">{t(`help.${id}.name`)}</Typography>
+    <TermDrawing term={id} />
+    <Typography variant="body2">{t(`help.${id}.means`)}</Typography>
+  </Box>
+);

@@ -1,0 +1,3 @@
+export { Help } from './Help.tsx';
+export { Term } from './Term.tsx';
+export type { TermId } from './terms.ts';
