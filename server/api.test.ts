@@ -142,7 +142,7 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
   expect((await server.call('POST', path, verdict('not-proven'))).status).toBe(201);
   await record(wire(job.id, { lane: 'reference', volts: 4.99 }));
   await record(wire(job.id, { lane: 'return', volts: 0.01 }));
-  for (const observation of ['plug-contacts', 'part-number', 'hose'])
+  for (const observation of ['plug-contacts', 'part-number', 'hose', 'code-fed'])
     await record({
       id: v7(),
       jobId: job.id,
