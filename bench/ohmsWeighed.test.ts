@@ -10,7 +10,7 @@ import { seededRandom } from './random.ts';
 const READ_OHMS = [0, 0.3, 14, 1200, 1e6, null] as const;
 const PLUGS = ['connected', 'unplugged'] as const;
 /** Pairs of points drawn for each machine; the first one is worked through from end to end. */
-const PAIRS = 6;
+const PAIRS = 4;
 
 const caseOf = ({ sensor }: (typeof MACHINES)[number], readings: OhmsReading[]): CaseFile =>
   exampleCase([], {

@@ -47,6 +47,7 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await inSight(glance.getByText(/^Not proven yet\. Sensor \d\d %$/u));
   await inSight(glance.getByText('Next: Return at the sensor plug, key on, engine off'));
   await inSight(page.getByText('Expect 2.24 to 2.37 V').first());
+  await inSight(page.getByRole('img', { name: 'Scale in volts; expected 2.24 V – 2.37 V; read 2.71 V' }));
   expect((await inSight(line)).width).toBeGreaterThanOrEqual(0.6 * 390);
   const targets = [goThere, line, ...(await keypad.getByRole('button').all())];
   for (const target of targets) {

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
+import { afterAll, beforeAll, expect, test, vi } from 'vitest';
 import { findChromium } from '../scripts/install.mjs';
 import { freePort } from '../scripts/postgres.mjs';
 import { startServer } from '../scripts/server.mjs';
@@ -54,8 +54,11 @@ beforeAll(async () => {
 afterAll(async () => {
   running?.kill('SIGKILL');
   await server.stop();
-  // What it started may write there for a moment after it was killed.
-  rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 500 });
+  // What it started dies after it, and may write there until then.
+  await vi.waitFor(() => rmSync(profile, { recursive: true, force: true }), {
+    timeout: 100_000,
+    interval: 500,
+  });
 });
 
 const startAgain = () =>

@@ -152,9 +152,6 @@ function Welcome() {
         {t('ui-jobs.no-jobs-yet-open-first')}
       </Typography>
       <Typography sx={{ mb: 2 }}>{t('ui-jobs.welcome')}</Typography>
-      <Button component={Link} to="/jobs/new" variant="contained" sx={{ mr: 1, mb: 1, minHeight: 48 }}>
-        {t('ui-jobs.new-job')}
-      </Button>
       <Button
         component={Link}
         to="/jobs/new?practise"

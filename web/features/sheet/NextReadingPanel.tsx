@@ -13,6 +13,7 @@ import { briefState, upperFirst } from '../../ui/inWords.ts';
 import { useAltKey } from '../../ui/useAltKey.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
+import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { titled, t } from '../../ui/words.ts';
 
@@ -96,6 +97,10 @@ function Other({
 
 function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: NextReading }) {
   const { target } = next;
+  const letters = lettersOf(next.answers);
+  const bands = next.answers.flatMap(({ volts, asExpected }, i) =>
+    volts ? [{ ...volts, mark: letters[i]!, isExpected: asExpected }] : [],
+  );
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -131,10 +136,12 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
       {target.kind === 'observation' && !look && (
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       )}
+      {bands.length > 0 && <VoltScale bands={bands} />}
       <Box component="ul" aria-label={t('ui-sheet.each-answer-would-mean')} sx={{ pl: 2.25, my: 0.5 }}>
-        {next.answers.map(({ outcome, then, change, asExpected }) => (
+        {next.answers.map(({ outcome, then, change, asExpected }, i) => (
           <Typography key={JSON.stringify(outcome)} component="li" variant="body2">
             <strong>
+              {bands.length > 0 && letters[i] ? `${letters[i]}: ` : ''}
               <Said message={outcome} />
             </strong>
             {asExpected ? t('ui-sheet.as-it-should-be') : ''} → <Said message={then} />, {CHANGES[change]}
@@ -147,6 +154,12 @@ function Best({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: Ne
       <Cautions cautions={next.cautions} />
     </>
   );
+}
+
+/** What each answer is marked with on the scale; what is expected needs no letter there. */
+function lettersOf(answers: NextReading['answers']): readonly string[] {
+  let others = 0;
+  return answers.map(({ asExpected }) => (asExpected ? '' : String.fromCharCode(65 + others++)));
 }
 
 const CHANGES: Record<NextReading['answers'][number]['change'], string> = {

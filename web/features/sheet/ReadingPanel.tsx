@@ -5,12 +5,13 @@ import type { Reading } from '@lettura/contract';
 import { quickEntry } from '@lettura/core/record/entry';
 import {
   isTarget,
+  sameState,
   sameTarget,
   stateSaid,
   type MachineState,
   type Target,
 } from '@lettura/core/machine/places';
-import { expectedReading, whyNoExpectation } from '@lettura/core/judge/expectation';
+import { expectedReading, whyNoExpectation, type Expectation } from '@lettura/core/judge/expectation';
 import { expectationContext } from '@lettura/core/judge/checks';
 import { cautionsFor } from '@lettura/core/judge/cautions';
 import type { ReactNode } from 'react';
@@ -26,6 +27,7 @@ import {
   valueInWords,
 } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Term } from '../../ui/help/index.ts';
 import { FirstSteps } from './FirstSteps.tsx';
 import { termsFor } from './termsFor.ts';
@@ -80,19 +82,20 @@ export function ReadingPanel(props: ReadingPanelProps) {
             <Typography variant="body2">
               <Said message={expectation.reason} />
             </Typography>
+            {expectation.of === 'volts' && <Where {...{ sheet, target, state, units }} band={expectation} />}
           </>
         ) : (
           <Typography>
             <Said message={whyNoExpectation(target, state, context)} />
           </Typography>
         )}
+        <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
+        <Preview {...{ sheet, state, target, units }} />
         <Box role="group" aria-label={t('ui-sheet.words-here')} sx={{ ml: -0.75 }}>
           {termsFor(target, state).map((id) => (
             <Term key={id} id={id} />
           ))}
         </Box>
-        <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
-        <Preview {...{ sheet, state, target, units }} />
         {takenWith}
         {taken.length > 0 && (
           <Box
@@ -109,6 +112,30 @@ export function ReadingPanel(props: ReadingPanelProps) {
       {instrument}
       {keypad}
     </Box>
+  );
+}
+
+/** What is typed, or else was read last in this state, against what is expected. */
+function Where({
+  sheet,
+  target,
+  state,
+  units,
+  band,
+}: Pick<ReadingPanelProps, 'sheet' | 'target' | 'state' | 'units'> & { band: Expectation }) {
+  const draft = useDraft(sheet.job.id);
+  const typed = draft ? quickEntry(draft, entryDefaults(sheet.caseFile, target, units)) : undefined;
+  const read = sheet.standing.findLast(
+    (reading) => reading.kind === 'wire' && sameTarget(reading, target) && sameState(reading.state, state),
+  );
+  const volts =
+    typed?.ok && typed.value.kind === 'wire' && sameTarget(typed.value, target)
+      ? typed.value.volts
+      : !draft && read?.kind === 'wire'
+        ? read.volts
+        : undefined;
+  return (
+    <VoltScale bands={[{ from: band.lowest, to: band.highest, mark: '', isExpected: true }]} volts={volts} />
   );
 }
 

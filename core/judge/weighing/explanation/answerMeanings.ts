@@ -21,6 +21,8 @@ export interface AnswerMeaning {
   /** Of all of `outcome`: it is what a sound machine shows there. */
   asExpected: boolean;
   probability: number;
+  /** Of a voltage: from where to where, so that it can be drawn. */
+  volts?: { from: number; to: number };
 }
 
 /** A meaning rarer than this is not worth the eye's time, unless it is the only other one. */
@@ -72,6 +74,9 @@ export function answersOf(
       change: gained > CHANGED_SHARE ? 'surer' : gained < -CHANGED_SHARE ? 'less-sure' : 'as-now',
       asExpected,
       probability,
+      ...(isVolts(candidate)
+        ? { volts: { from: scale.readAt(range.from), to: scale.readAt(range.to) } }
+        : {}),
     };
   });
 }
@@ -152,6 +157,8 @@ function add(
 const leaderOf = (weights: Float64Array): number =>
   weights.reduce((leader, weight, d) => (weight > weights[leader]! ? d : leader), 0);
 
+const isVolts = ({ target }: Candidate): boolean => target.kind === 'wire' || target.kind === 'between';
+
 /** What a sound machine shows there. */
 function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
   if (target.kind === 'observation' || target.kind === 'sweep' || !isTarget(target)) return undefined;
@@ -177,10 +184,10 @@ function outcomeSaid(
       }),
     );
   const shown = (step: number) => shownOn(target.kind, readAt(step), caseFile);
-  const isVolts = target.kind === 'wire' || target.kind === 'between';
+  const ofVolts = target.kind === 'wire' || target.kind === 'between';
   // Nobody looks for a minus sign, or for more than a battery has.
-  const below = isVolts && readAt(from) < -LEAST_MINUS_VOLTS;
-  const above = isVolts && readAt(to) > HIGHEST_LOOKED_FOR_VOLTS;
+  const below = ofVolts && readAt(from) < -LEAST_MINUS_VOLTS;
+  const above = ofVolts && readAt(to) > HIGHEST_LOOKED_FOR_VOLTS;
   if (below && above) return say('outcome.whatever');
   if (below)
     return readAt(to) < LEAST_MINUS_VOLTS

@@ -103,7 +103,7 @@ function bringInto({ engine, stimulus }: MachineState): readonly Message[] {
     case 'pump':
       return [say('weighing.put-hand-pump-sensors-own')];
     case 'held':
-      return [say('weighing.move-arm-sensor-hand-about')];
+      return [say('weighing.move-arm-sensor-hand-about', { percent: stimulus.percent })];
     case 'full-travel':
       return [say('weighing.work-pedal-lever-usual-far')];
     case 'valve-open':
