@@ -71,6 +71,7 @@ test('an ambient of three days ago is questioned; one of today is not', async ()
 test('theme and units stay as they were chosen', async () => {
   await page.getByRole('button', { name: 'Dim', exact: true }).click();
   await page.reload();
-  await page.getByRole('button', { name: 'Light', exact: true }).waitFor();
+  // The next one is offered.
+  await page.getByRole('button', { name: 'Daylight', exact: true }).waitFor();
   await pad(page, 'Live data: 8.6 inHg abs').waitFor();
 });

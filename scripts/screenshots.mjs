@@ -11,12 +11,13 @@ import { startServer } from './server.mjs';
 
 const LAPTOP = { width: 1280, height: 800 };
 const TABLET = { width: 820, height: 1180 };
+const PHONE = { width: 390, height: 844 };
 
 /** Each view: its file, its size, and the way there from the list of jobs. */
 const VIEWS = [
   ['jobs', LAPTOP, async () => {}],
-  ['new-job', LAPTOP, (page) => page.getByRole('link', { name: 'New job' }).click()],
   ['sheet', LAPTOP, (page) => page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click()],
+  ['sheet-phone', PHONE, (page) => page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click()],
   ['sheet-tablet', TABLET, (page) => page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click()],
   ['bench', LAPTOP, workThePracticeCase],
   [
@@ -70,7 +71,7 @@ const VIEWS = [
       await page.getByRole('img', { name: /^Track 2 .*over time/u }).waitFor();
     },
   ],
-  ['instruments', LAPTOP, (page) => page.getByRole('link', { name: 'Instruments' }).click()],
+  ['help', LAPTOP, (page) => page.keyboard.press('?')],
   [
     'pump',
     LAPTOP,

@@ -10,6 +10,7 @@ import { useState, type ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
+import { themeAfter } from './theme.ts';
 import { Help } from '../ui/help/index.ts';
 import { useScreen } from '../ui/useScreen.ts';
 import { t } from '../ui/words.ts';
@@ -131,10 +132,10 @@ function Choices() {
       <Button
         color="inherit"
         variant="outlined"
-        onClick={() => dispatch(themeChosen(theme === 'light' ? 'dim' : 'light'))}
+        onClick={() => dispatch(themeChosen(themeAfter(theme)))}
         sx={{ borderColor: 'sheet.rule', whiteSpace: 'nowrap' }}
       >
-        {theme === 'light' ? t('ui-app.dim') : t('ui-app.light')}
+        {t(`ui-app.${themeAfter(theme)}`)}
       </Button>
     </>
   );

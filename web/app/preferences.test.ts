@@ -8,7 +8,7 @@ import {
   themeChosen,
   unitsChosen,
 } from './preferences.ts';
-import { themeNamed } from './theme.ts';
+import { THEME_NAMES, themeNamed } from './theme.ts';
 
 beforeEach(() => vi.stubGlobal('localStorage', fakeStorage()));
 const { reducer } = preferencesSlice;
@@ -60,7 +60,7 @@ function contrast(a: string, b: string): number {
   return (light + 0.05) / (dark + 0.05);
 }
 
-test.each(['light', 'dim'] as const)(
+test.each(THEME_NAMES)(
   'in the %s theme every standing is readable on paper and inset: WCAG 2.2, 1.4.3',
   (name) => {
     const { palette } = themeNamed(name);

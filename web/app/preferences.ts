@@ -3,13 +3,13 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import type { Units } from '../ui/units.ts';
 import { stored } from './stored.ts';
-import type { ThemeName } from './theme.ts';
+import { THEME_NAMES, type ThemeName } from './theme.ts';
 
 const pressureUnit = z.enum(PRESSURE_UNITS as [PressureUnit, ...PressureUnit[]]);
 const laneForm = z.enum(['full', 'strip']);
 const preferences = z.object({
   units: z.object({ absolute: pressureUnit, vacuum: pressureUnit }),
-  theme: z.enum(['light', 'dim']),
+  theme: z.enum(THEME_NAMES),
   /** What readings are taken with, by the sort of reading. */
   instruments: z.object({ wire: z.string(), gauge: z.string(), scan: z.string() }).partial().default({}),
   /** Whether the keypad stands below the line that is typed into, where a thumb types. */

@@ -1,6 +1,11 @@
 import { createTheme, type Theme } from '@mui/material/styles';
 
-export type ThemeName = 'light' | 'dim';
+/** Paper, a dark garage, and the sun on the screen; in the order in which they follow each other. */
+export const THEME_NAMES = ['light', 'dim', 'daylight'] as const;
+export type ThemeName = (typeof THEME_NAMES)[number];
+
+export const themeAfter = (name: ThemeName): ThemeName =>
+  THEME_NAMES[(THEME_NAMES.indexOf(name) + 1) % THEME_NAMES.length]!;
 
 /** How much is known of a wire or a cause; never told by colour alone, a mark and a word always go with it. */
 export interface Standing {
@@ -50,6 +55,19 @@ const COLOURS = {
     faulty: '#ff9a90',
     unknown: '#aab2b6',
   },
+  daylight: {
+    desk: '#ffffff',
+    paper: '#ffffff',
+    inset: '#f0f0f0',
+    ink: '#000000',
+    soft: '#262626',
+    rule: '#4d4d4d',
+    primary: '#00308a',
+    proven: '#00522a',
+    suspect: '#6e3800',
+    faulty: '#a00000',
+    unknown: '#333333',
+  },
 } as const;
 
 /** Made for daylight and gloves: ink on paper, large targets, no decoration that carries no meaning. */
@@ -57,7 +75,7 @@ export function themeNamed(name: ThemeName): Theme {
   const c = COLOURS[name];
   return createTheme({
     palette: {
-      mode: name === 'light' ? 'light' : 'dark',
+      mode: name === 'dim' ? 'dark' : 'light',
       primary: { main: c.primary },
       error: { main: c.faulty },
       warning: { main: c.suspect },
