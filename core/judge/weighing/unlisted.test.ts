@@ -25,7 +25,11 @@ test('a signal that stops at 2.95 V on the pump is the sensor, whatever curve th
   const stopping = [...goodSupply(), ...onThePump((sound) => Math.max(2.95, sound))];
   expect(judged(stopping).ranked[0]!.decision.id).toBe('sensor');
   // Two more readings, and nothing else is left.
-  const { ranked, verdict } = judged([...stopping, wire('signal', 'plug', 4), wire('signal', 'unit', 2.95, pumped(-75))]);
+  const { ranked, verdict } = judged([
+    ...stopping,
+    wire('signal', 'plug', 4),
+    wire('signal', 'unit', 2.95, pumped(-75)),
+  ]);
   expect(ranked[0]!).toMatchObject({ decision: { id: 'sensor' } });
   expect(ranked[0]!.share).toBeGreaterThan(0.8);
   expect(verdict).toBe('open');
@@ -80,7 +84,10 @@ test('an unlisted sensor weighs as its sizes in every state, written out', () =>
         sum +
         readings
           .filter((one) => one.drive === drive)
-          .reduce((product, { lists, listOf }) => product * lists[listOf[s]!]![t * of.length + node]!, weight),
+          .reduce(
+            (product, { lists, listOf }) => product * lists[listOf[s]!]![t * of.length + node]!,
+            weight,
+          ),
       0,
     );
   };

@@ -18,7 +18,9 @@ export function FirstSteps() {
       aria-label={t('ui-sheet.first-readings')}
       sx={{ border: 1, borderColor: 'primary.main', borderRadius: 1, p: 1, mb: 1 }}
     >
-      <Typography variant="h3">{t('ui-sheet.first-readings')}</Typography>
+      <Typography variant="h3" component="h2">
+        {t('ui-sheet.first-readings')}
+      </Typography>
       <Typography component="ol" variant="body2" sx={{ m: 0, pl: 2.5 }}>
         <li>{t('ui-sheet.first-go-there')}</li>
         <li>{t('ui-sheet.first-probe')}</li>

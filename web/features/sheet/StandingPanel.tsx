@@ -8,6 +8,7 @@ import { classInWords } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { STANDING_ID } from './Glance.tsx';
 import { shownPercent } from './shownPercent.ts';
+import { Fold } from '../../ui/Fold.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { list, say, type Message } from '@lettura/core/measure/message';
 import { timesInWords } from '../../ui/numbersInWords.ts';
@@ -98,6 +99,7 @@ interface CauseProps {
 
 const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
   const { kinds, speaksFor, speaksAgainst } = cause;
+  const more = speaksFor.slice(1).length + speaksAgainst.slice(1).length;
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
       <details open={leading}>
@@ -143,8 +145,15 @@ const Cause = memo(function Cause({ cause, leading, told }: CauseProps) {
               .
             </Typography>
           )}
-          <Statements word={t('ui-sheet.for')} statements={speaksFor} />
-          <Statements word={t('ui-sheet.against')} statements={speaksAgainst} />
+          {/* The strongest on either side first; all of it is a tap away. */}
+          <Statements word={t('ui-sheet.for')} statements={speaksFor.slice(0, 1)} />
+          <Statements word={t('ui-sheet.against')} statements={speaksAgainst.slice(0, 1)} />
+          {more > 0 && (
+            <Fold summary={t('ui-sheet.more-reasons', { count: more })}>
+              <Statements word={t('ui-sheet.for')} statements={speaksFor.slice(1)} />
+              <Statements word={t('ui-sheet.against')} statements={speaksAgainst.slice(1)} />
+            </Fold>
+          )}
           {told && speaksFor.length + speaksAgainst.length === 0 && (
             <Typography variant="body2">{t('ui-sheet.no-reading-speaks-against-yet')}</Typography>
           )}

@@ -52,7 +52,9 @@ export function Term({ id }: { id: TermId }) {
 /** What a word means. */
 export const Explained = ({ id }: { id: TermId }) => (
   <Box>
-    <Typography variant="h3">{t(`help.${id}.name`)}</Typography>
+    <Typography variant="h3" component="div">
+      {t(`help.${id}.name`)}
+    </Typography>
     <TermDrawing term={id} />
     <Typography variant="body2">{t(`help.${id}.means`)}</Typography>
   </Box>
