@@ -18,6 +18,8 @@ const RANGE_NODES = 41;
 /** As often as this a machine does what its family does in a state; else it may do anything that the sensor can show. */
 const USUAL_RUNNING = 0.9;
 const USUAL_STOPPED = 0.97;
+/** A pump has a gauge of its own, and nothing else is asked of it. */
+const USUAL_PUMPED = 0.99;
 const USUAL_AT_REST = 0.6;
 /** Of the range: what a band leaves out of a usual machine. */
 const BAND_SLACK_SHARE = 0.005;
@@ -30,7 +32,7 @@ export function quantityGrid(state: MachineState, context: ValueContext): Quanti
   const range = highest - lowest;
   const known = usualBand(state, context);
   const band = known ?? restingBand(state, context);
-  const isUsual = !known && band ? USUAL_AT_REST : running(state) ? USUAL_RUNNING : USUAL_STOPPED;
+  const isUsual = !known && band ? USUAL_AT_REST : usualShare(state);
   const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - isUsual : 1);
   if (!band) return everything;
   const slack = BAND_SLACK_SHARE * range;
@@ -42,6 +44,9 @@ export function quantityGrid(state: MachineState, context: ValueContext): Quanti
     usual: BAND_NODES,
   };
 }
+
+const usualShare = (state: MachineState): number =>
+  running(state) ? USUAL_RUNNING : state.stimulus?.kind === 'pump' ? USUAL_PUMPED : USUAL_STOPPED;
 
 function usualBand(state: MachineState, context: ValueContext): [number, number] | undefined {
   const { lowest, highest } = context.profile;

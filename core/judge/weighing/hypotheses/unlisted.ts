@@ -13,7 +13,7 @@ const SENSOR_SHARE = 0.35;
 /** The same of wires and unit, beside all of their faults together. */
 const CIRCUIT_SHARE = 0.03;
 /** So often such a sensor, in one state of the machine, shows what a sound one would. */
-export const SOUND_IN_A_STATE = 0.3;
+export const SOUND_IN_A_STATE = 0.4;
 /** How far a reading lies off, one standard deviation, where anything may be wrong. */
 export const UNLISTED_VOLTS = 2.5;
 
