@@ -157,7 +157,8 @@ function add(
 const leaderOf = (weights: Float64Array): number =>
   weights.reduce((leader, weight, d) => (weight > weights[leader]! ? d : leader), 0);
 
-const isVolts = ({ target }: Candidate): boolean => target.kind === 'wire' || target.kind === 'between';
+const isVolts = ({ target }: Pick<Candidate, 'target'>): boolean =>
+  target.kind === 'wire' || target.kind === 'between';
 
 /** What a sound machine shows there. */
 function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
@@ -184,7 +185,7 @@ function outcomeSaid(
       }),
     );
   const shown = (step: number) => shownOn(target.kind, readAt(step), caseFile);
-  const ofVolts = target.kind === 'wire' || target.kind === 'between';
+  const ofVolts = isVolts({ target });
   // Nobody looks for a minus sign, or for more than a battery has.
   const below = ofVolts && readAt(from) < -LEAST_MINUS_VOLTS;
   const above = ofVolts && readAt(to) > HIGHEST_LOOKED_FOR_VOLTS;

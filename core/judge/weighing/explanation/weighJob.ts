@@ -1,5 +1,5 @@
 import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
-import { targetSaid, type Lane } from '../../../machine/places/index.ts';
+import type { Lane } from '../../../machine/places/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../../checks/index.ts';
 import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
@@ -20,6 +20,7 @@ import {
   type Suggestion,
 } from '../gate/judgement.ts';
 import { kindsWithin } from '../posterior/kindsWithin.ts';
+import { readingSaid } from './readingSaid.ts';
 import { candidateSaid, nextReading, type NextReading } from './nextReading.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
 import { NO_WHAT_IF, tried, type WhatIf } from '../outlook/whatIf.ts';
@@ -108,7 +109,7 @@ export function* weighInStages(
       ? { decided: false, sentence: say('proof.nothing-read') }
       : stage === 'ranked'
         ? { decided: false, sentence: say('verdict.looking') }
-        : verdictOn(judgement, wrong),
+        : verdictOn(judgement, caseFile, wrong),
     gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
     next: worthAsking(judgement, caseFile),
     doubtful: [],
@@ -164,21 +165,21 @@ function causeOf(decision: Decision, share: number, standing: Standing): Weighed
 }
 
 /** What a verdict may say on these readings, without the search for the next one: what guards the record. */
-function verdictOn(judgement: Judgement, wrong: readonly Remark[]): Verdict {
+function verdictOn(judgement: Judgement, caseFile: CaseFile, wrong: readonly Remark[]): Verdict {
   const { id, cause, class: sort } = judgement.ranked[0]!.decision;
-  if (judgement.verdict !== 'decided') return { decided: false, sentence: whyNotYet(judgement) };
+  if (judgement.verdict !== 'decided') return { decided: false, sentence: whyNotYet(judgement, caseFile) };
   if (sort === 'nothing' && wrong.length > 0)
     return { decided: false, sentence: say('verdict.something-wrong', { remark: wrong[0]!.sentence }) };
   const sentence = say('verdict.decided', { title: titleSaid(cause), remedy: remedySaid(cause) });
   return { decided: true, cause: id, class: sort, sentence };
 }
 
-function whyNotYet(judgement: Judgement): Message {
+function whyNotYet(judgement: Judgement, caseFile: CaseFile): Message {
   const { ranked, placeShare, classes, gate, verdict, suggestions, misfits } = judgement;
   if (misfits.length > 0)
     return say('verdict.none-explains-these', {
       readings: list(
-        misfits.map((one) => targetSaid(one)),
+        misfits.map((one) => readingSaid(one, caseFile)),
         'and',
       ),
       count: misfits.length,
