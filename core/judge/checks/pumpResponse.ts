@@ -18,10 +18,11 @@ export interface NoResponse {
 
 /** Whether a pump moves nothing at all, which is another finding than a step that is off. */
 export function noResponse(
-  points: readonly Pick<PumpPoint, 'expected' | 'reading'>[],
+  points: readonly Pick<PumpPoint, 'expected' | 'reading' | 'judged'>[],
 ): NoResponse | undefined {
-  const read = points.flatMap(({ expected, reading }) =>
-    expected?.of === 'volts' && reading
+  // At a rail the circuit is looked at first: it says nothing of the pump.
+  const read = points.flatMap(({ expected, reading, judged }) =>
+    expected?.of === 'volts' && reading && judged?.ok !== false
       ? [{ volts: reading.volts, middle: (expected.lowest + expected.highest) / 2 }]
       : [],
   );

@@ -34,6 +34,7 @@ export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcom
         <Alert severity="error" icon={false} sx={{ mb: 1, fontWeight: 600 }}>
           {t('ui-sheet.no-response', {
             steps: still.steps,
+            isOne: still.lowestVolts.toFixed(2) === still.highestVolts.toFixed(2),
             low: still.lowestVolts.toFixed(2),
             high: still.highestVolts.toFixed(2),
             expected: still.expectedVolts.toFixed(2),

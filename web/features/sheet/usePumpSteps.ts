@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
 import { ownSteps } from './ownSteps.ts';
 
-export const STEP_CHOICES = ['6', '10', 'own'] as const;
+const STEP_CHOICES = ['6', '10', 'own'] as const;
 export type StepChoice = (typeof STEP_CHOICES)[number];
 
 /** What was chosen last, by the unit of the gauge: its divisions stay the same from job to job. */

@@ -1,4 +1,4 @@
-import { list, say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
+import { list, pressure, say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
 import {
   isTarget,
   targetSaid,
@@ -31,7 +31,7 @@ export interface NextReading {
 }
 
 export function nextReading(
-  { candidate, minutes, bits, foresight, forGate }: Suggestion,
+  { candidate, minutes, bits, foresight, forGate, again }: Suggestion,
   decisions: Decisions,
   caseFile: CaseFile,
 ): NextReading {
@@ -44,9 +44,11 @@ export function nextReading(
     title: candidateSaid(candidate),
     why: forGate
       ? say('weighing.before-part-named', { item: forGate.label })
-      : told.length > 1
-        ? say('weighing.tells-apart', { first: told[0]!, second: told[1]! })
-        : say('weighing.shows-whether-holds', { title: told[0] ?? say('outcome.whatever') }),
+      : again
+        ? say('weighing.perhaps-not-as-noted')
+        : told.length > 1
+          ? say('weighing.tells-apart', { first: told[0]!, second: told[1]! })
+          : say('weighing.shows-whether-holds', { title: told[0] ?? say('outcome.whatever') }),
     how: howTo(candidate),
     cautions: cautions(candidate, caseFile.family),
     minutes: Math.round(minutes * 2) / 2,
@@ -101,7 +103,12 @@ const withSteps = (what: Message, state: MachineState): Message =>
 function bringInto({ engine, stimulus }: MachineState): readonly Message[] {
   switch (stimulus?.kind) {
     case 'pump':
-      return [say('weighing.put-hand-pump-sensors-own')];
+      return [
+        say('weighing.put-hand-pump-sensors-own', {
+          pressure: pressure(Math.abs(stimulus.kpaAboveAmbient)),
+          below: stimulus.kpaAboveAmbient < 0,
+        }),
+      ];
     case 'held':
       return [say('weighing.move-arm-sensor-hand-about', { percent: stimulus.percent })];
     case 'full-travel':

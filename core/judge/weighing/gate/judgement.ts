@@ -1,4 +1,4 @@
-import { sameState, sameTarget, spotOf, type Lane } from '../../../machine/places/index.ts';
+import { sameState, sameTarget, spotOf, type Lane, type Spot } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { candidatesFor, minutesFor, placesOf, type Candidate, type Reaches } from '../outlook/candidates.ts';
 import {
@@ -54,6 +54,8 @@ export interface Suggestion extends Worth {
   foresight: Foresight;
   /** It stands between the leading cause and a verdict. */
   forGate?: GateItem;
+  /** It was taken before. */
+  again?: true;
 }
 
 export interface Judgement extends Standing {
@@ -120,17 +122,20 @@ export function* lookAhead(
   }));
   const outlook = new Outlook(weigher, caseFile, known, decisions);
   const taken = [...caseFile.readings, ...caseFile.isolation];
+  const timesTaken = ({ target, state }: Candidate): number =>
+    isReadingSpot(target)
+      ? taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length
+      : 0;
   const isTaken = (candidate: Candidate): boolean => {
-    const { target, state } = candidate;
+    const { target } = candidate;
     if (target.kind === 'sweep') return weighed.readings.some(({ drive }) => drive === SWEEP_DRIVE);
     if (target.kind === 'observation')
       return caseFile.observations.some(({ observation }) => observation === target.observation);
-    const before = taken.filter((one) => sameTarget(one, target) && sameState(one.state, state)).length;
     // What stands against a verdict is worth reading once more, and so is what it hangs on alone.
     const again =
       gate.some((item) => item.state !== 'proven' && sameReading(item.reading, candidate)) ||
       doubted.some((one) => sameReading(one, candidate));
-    return before > (again ? 1 : 0);
+    return timesTaken(candidate) > (again ? 1 : 0);
   };
   const usual = candidatesFor(caseFile, wires);
   const besides = [
@@ -148,6 +153,7 @@ export function* lookAhead(
       foresight,
       ...worthOf(foresight),
       ...(forGate ? { forGate } : {}),
+      ...(timesTaken(candidate) > 0 ? { again: true } : {}),
     };
   }
 }
@@ -196,10 +202,12 @@ export function judge(
   return judgementOn(standing, [...lookAhead(weigher, caseFile, wires, standing, reaches)]);
 }
 
+/** Something that an instrument is put on, rather than a recording or a look. */
+const isReadingSpot = (target: Candidate['target']): target is Spot =>
+  target.kind !== 'sweep' && target.kind !== 'observation';
+
 const sameReading = (a: Candidate, b: Candidate): boolean =>
-  a.target.kind !== 'sweep' &&
-  b.target.kind !== 'sweep' &&
-  a.target.kind !== 'observation' &&
-  b.target.kind !== 'observation' &&
+  isReadingSpot(a.target) &&
+  isReadingSpot(b.target) &&
   sameTarget(a.target, b.target) &&
   sameState(a.state, b.state);
