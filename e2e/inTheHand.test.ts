@@ -5,7 +5,7 @@ import { noAccessibilityFault, weighed } from './steps.ts';
 
 const { app, browser } = await opened({ data: 'demo' });
 
-/** A page in the hand: small, and touched. */
+/** A page in the hand, or on a table: of any size, and touched. */
 async function inTheHand(width: number, height: number) {
   const context = await browser.newContext({ viewport: { width, height }, hasTouch: true });
   const page = await context.newPage();
@@ -97,7 +97,7 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
 test('a pump table is filled row by row, in the steps of the gauge in hand, and drawn as it grows', async () => {
   const { context, page, noSidewaysScroll } = await inTheHand(390, 844);
   await page.goto(app.url);
-  await page.getByRole('link', { name: 'Marsh Lane' }).tap();
+  await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).tap();
   await weighed(page);
   await page.getByRole('tab', { name: 'Pump' }).tap();
   await page.getByRole('button', { name: 'Own steps' }).tap();
@@ -149,8 +149,7 @@ test('on a tablet held upright the keypad and the standing are in sight beside t
 });
 
 test('beside a table the lanes are one line a wire, and whoever wants them whole has them so', async () => {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
+  const { context, page } = await inTheHand(1280, 800);
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click();
   await weighed(page);
@@ -174,8 +173,7 @@ test('beside a table the lanes are one line a wire, and whoever wants them whole
 });
 
 test('words and keys are a key away, and no drop-down takes a key from the sheet', async () => {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
+  const { context, page } = await inTheHand(1280, 800);
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Tolland 95' }).click();
   await weighed(page);

@@ -20,7 +20,7 @@ export interface NoResponse {
 export function noResponse(
   points: readonly Pick<PumpPoint, 'expected' | 'reading' | 'judged'>[],
 ): NoResponse | undefined {
-  // At a rail the circuit is looked at first: it says nothing of the pump.
+  // On a rail, or without its supply, the circuit is looked at first: it says nothing of the pump.
   const read = points.flatMap(({ expected, reading, judged }) =>
     expected?.of === 'volts' && reading && judged?.ok !== false
       ? [{ volts: reading.volts, middle: (expected.lowest + expected.highest) / 2 }]
