@@ -1,12 +1,13 @@
 import { say, type Message } from '../../measure/message/index.ts';
-import { isInPlug, type FaultClass, type FaultSite } from '../../machine/fault/index.ts';
+import { isInPlug, type FaultSite } from '../../machine/fault/index.ts';
+import type { CauseClass } from './kindPriors.ts';
 
 export const CIRCUMSTANCE_IDS = ['sensor-replaced', 'loom-damaged', 'worked-on', 'old-part'] as const;
 export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
 
 /** What a circumstance has an eye for. */
 interface Suspect {
-  class: FaultClass | 'nothing' | 'unlisted';
+  class: CauseClass;
   site?: Pick<FaultSite, 'at'> | undefined;
 }
 

@@ -4,7 +4,7 @@ export {
   circumstanceWords,
   type CircumstanceId,
 } from './circumstances.ts';
-export { NOTHING, usualPriors, WEIGHED_KINDS, type WeighedKind } from './kindPriors.ts';
+export { NOTHING, usualPriors, WEIGHED_KINDS, type CauseClass, type WeighedKind } from './kindPriors.ts';
 export {
   isUsual,
   kindName,

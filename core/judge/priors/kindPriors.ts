@@ -1,4 +1,4 @@
-import { FAULT_KIND_IDS, type FaultKindId } from '../../machine/fault/index.ts';
+import { FAULT_KIND_IDS, type FaultClass, type FaultKindId } from '../../machine/fault/index.ts';
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 
 /**
@@ -41,6 +41,9 @@ const KIND_PRIORS: Readonly<Record<FaultKindId, number>> = {
 /** Nothing is wrong now: no fault, or one that comes and goes. */
 export const NOTHING = 'nothing';
 const NOTHING_PRIOR = 12;
+
+/** What kind of thing is wrong; `unlisted` where no list has it. */
+export type CauseClass = FaultClass | typeof NOTHING | 'unlisted';
 
 /** What has a weight: every kind of fault, and nothing. */
 export const WEIGHED_KINDS = [...FAULT_KIND_IDS, NOTHING] as const;

@@ -36,8 +36,8 @@ export { changesNothing, NO_WHAT_IF, type WhatIf } from './outlook/whatIf.ts';
 export {
   weighInStages,
   weighJob,
-  type CauseClass,
   type JobWeighing,
   type Verdict,
   type WeighedCause,
 } from './explanation/weighJob.ts';
+export type { CauseClass } from '../priors/index.ts';

@@ -1,6 +1,7 @@
 import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
 import { disagreements, type CaseFile, type Remark } from '../../checks/index.ts';
+import type { CauseClass } from '../../priors/index.ts';
 import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
 import type { Decision } from '../posterior/decisions.ts';
@@ -24,8 +25,6 @@ import { readingSaid } from './readingSaid.ts';
 import { candidateSaid, nextReading, type NextReading } from './nextReading.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
 import { NO_WHAT_IF, tried, type WhatIf } from '../outlook/whatIf.ts';
-
-export type CauseClass = Decision['class'];
 
 export interface WeighedCause {
   /** Name of the decision: what a verdict records. */

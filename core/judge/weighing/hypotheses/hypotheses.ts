@@ -12,7 +12,7 @@ import { unlistedBeside } from './unlisted.ts';
 import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../../priors/index.ts';
 
 export { NOTHING };
-export type { CauseClass, Hypothesis } from './hypothesis.ts';
+export type { Hypothesis } from './hypothesis.ts';
 /** For so many sizes the circuit is solved; between two of them it goes on a line. */
 const SIZES = 13;
 

@@ -1,8 +1,6 @@
 import type { Message } from '../../../measure/message/index.ts';
-import type { Fault, FaultClass, FaultKind, FaultSite } from '../../../machine/fault/index.ts';
-
-/** What kind of thing is wrong; `unlisted` where no list has it. */
-export type CauseClass = FaultClass | 'nothing' | 'unlisted';
+import type { CauseClass } from '../../priors/index.ts';
+import type { Fault, FaultKind, FaultSite } from '../../../machine/fault/index.ts';
 
 /** One thing that may be wrong, of unknown size; or nothing. */
 export interface Hypothesis {

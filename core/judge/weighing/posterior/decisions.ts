@@ -2,7 +2,8 @@ import type { FaultKindId } from '../../../machine/fault/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
 import { PHYSICAL_KIND_IDS, type PhysicalKindId } from '../../../machine/kinds/index.ts';
 import { causeId, type Cause } from './cause.ts';
-import { NOTHING, type CauseClass, type Hypothesis } from '../hypotheses/hypotheses.ts';
+import type { CauseClass } from '../../priors/index.ts';
+import { NOTHING, type Hypothesis } from '../hypotheses/hypotheses.ts';
 
 /**
  * What one would do about it: hypotheses that lead to the same work at the same place are one decision, whatever tells them
