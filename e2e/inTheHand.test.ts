@@ -72,6 +72,13 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await tap(page.getByRole('button', { name: /^Key on, engine off, plug connected/u }));
   await tap(page.getByRole('button', { name: 'Idle', exact: true }));
   await inSight(page.getByRole('button', { name: /^Idle, plug connected/u }));
+  // Every section is as wide as the phone, and nothing in it wider.
+  for (const name of ['Compare', 'Isolate', 'Record', 'Verdict', 'Job', 'Reading']) {
+    await tap(page.getByRole('tab', { name }));
+    const panel = page.getByRole('tabpanel', { name });
+    await panel.waitFor();
+    expect(await panel.evaluate((one) => one.scrollWidth - one.clientWidth), name).toBeLessThanOrEqual(1);
+  }
   // Put away, the keypad leaves its place to what is above.
   await tap(page.getByRole('button', { name: 'Hide keypad' }));
   expect(await keypad.count()).toBe(0);

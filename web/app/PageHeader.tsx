@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import Popover from '@mui/material/Popover';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -12,6 +11,7 @@ import { Link } from 'react-router';
 import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
 import { themeAfter } from './theme.ts';
 import { Help } from '../ui/help/index.ts';
+import { PopUp } from '../ui/PopUp.tsx';
 import { useScreen } from '../ui/useScreen.ts';
 import { t } from '../ui/words.ts';
 
@@ -86,19 +86,13 @@ function More({ children }: { children: ReactNode }) {
       >
         {t('ui-app.more')}
       </Button>
-      <Popover
-        open={anchor !== undefined}
-        anchorEl={anchor ?? null}
+      <PopUp
+        label={t('ui-app.more')}
+        anchor={anchor}
         onClose={() => setAnchor(undefined)}
+        widthPx={{ least: 200 }}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        slotProps={{
-          paper: {
-            role: 'dialog',
-            'aria-label': t('ui-app.more'),
-            sx: { p: 1.5, minWidth: 200, border: 1, borderColor: 'sheet.rule' },
-          },
-        }}
       >
         <Stack
           spacing={1.5}
@@ -108,7 +102,7 @@ function More({ children }: { children: ReactNode }) {
         >
           {children}
         </Stack>
-      </Popover>
+      </PopUp>
     </>
   );
 }

@@ -1,10 +1,11 @@
 import TableCell from '@mui/material/TableCell';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../app/theme.ts';
+import type { NOT_ON_PHONE } from './wideOnly.ts';
 
 /** A cell for a number with its unit: tabular figures, right-aligned, never broken. */
-export const Numeral = ({ children }: { children: ReactNode }) => (
-  <TableCell align="right" sx={{ fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
+export const Numeral = ({ children, sx }: { children: ReactNode; sx?: typeof NOT_ON_PHONE }) => (
+  <TableCell align="right" sx={{ ...sx, fontFamily: NUMERALS, whiteSpace: 'nowrap' }}>
     {children}
   </TableCell>
 );

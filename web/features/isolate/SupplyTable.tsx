@@ -48,7 +48,7 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
       <Table
         size="small"
         aria-label={t('ui-isolate.supply-order-work')}
-        sx={{ '& td, & th': { px: 1, py: 0.5, verticalAlign: 'top' } }}
+        sx={{ '& td, & th': { px: { xs: 0.25, sm: 1 }, py: 0.5, verticalAlign: 'top' } }}
       >
         <TableHead>
           <TableRow>
@@ -87,7 +87,7 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
                     </Box>
                   )}
                 </TableCell>
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>
+                <TableCell sx={{ whiteSpace: { xs: 'normal', sm: 'nowrap' } }}>
                   {spot.kind === 'wire' && (
                     <Button
                       variant={outcome === 'open' ? 'outlined' : 'text'}

@@ -23,6 +23,7 @@ import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
 import { Term } from '../../ui/help/index.ts';
+import { NOT_ON_PHONE } from '../../ui/wideOnly.ts';
 import { titled, said, valueSaid, t } from '../../ui/words.ts';
 import { Said } from '../../ui/Said.tsx';
 import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertainty';
@@ -70,7 +71,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
                 <TableCell>{t('ui-sheet.source')}</TableCell>
                 <TableCell align="right">{titled(measurandSaid(measures))}</TableCell>
                 {absolute && (
-                  <TableCell align="right">
+                  <TableCell align="right" sx={NOT_ON_PHONE}>
                     {ambient ? t('ui-sheet.against-ambient') : t('ui-sheet.against-ambient-not-given')}
                   </TableCell>
                 )}
@@ -95,7 +96,9 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
                       : show(measured.value)}
                   </Numeral>
                   {absolute && (
-                    <Numeral>{ambient ? vacuumInWords(measured.value, ambient, units) : '–'}</Numeral>
+                    <Numeral sx={NOT_ON_PHONE}>
+                      {ambient ? vacuumInWords(measured.value, ambient, units) : '–'}
+                    </Numeral>
                   )}
                   <Numeral>±{show(measured.expandedUncertainty)}</Numeral>
                   <TableCell>

@@ -64,11 +64,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
       <Typography variant="body2" sx={{ mb: 1 }}>
         {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
       </Typography>
-      <Table
-        size="small"
-        aria-label={t('ui-sheet.pump-sweep')}
-        sx={{ '& th, & td': { px: { xs: 0.5, sm: 2 } } }}
-      >
+      <Table size="small" aria-label={t('ui-sheet.pump-sweep')}>
         <TableHead>
           <TableRow>
             <TableCell align="right">

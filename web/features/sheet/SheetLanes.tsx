@@ -1,6 +1,6 @@
-import Popover from '@mui/material/Popover';
 import type { MachineState, Target } from '@lettura/core/machine/places';
 import { useCallback, useState } from 'react';
+import { PopUp } from '../../ui/PopUp.tsx';
 import type { Units } from '../../ui/units.ts';
 import { Lanes, type LanesForm } from './Lanes.tsx';
 import { padIn } from './padOf.ts';
@@ -37,19 +37,13 @@ export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure,
         form={form}
       />
       {asked && (
-        <Popover
-          open
-          anchorEl={asked.anchor}
+        <PopUp
+          label={stretchInWords(asked.stretch)}
+          anchor={asked.anchor}
           onClose={close}
+          widthPx={{ most: 420 }}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
           transformOrigin={{ vertical: 'top', horizontal: 'center' }}
-          slotProps={{
-            paper: {
-              role: 'dialog',
-              'aria-label': stretchInWords(asked.stretch),
-              sx: { p: 1.5, maxWidth: 420, border: 1, borderColor: 'sheet.rule' },
-            },
-          }}
         >
           <StretchDetail
             {...{ sheet, units, ...asked.stretch }}
@@ -58,7 +52,7 @@ export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure,
               onMeasure(asked.stretch);
             }}
           />
-        </Popover>
+        </PopUp>
       )}
     </>
   );

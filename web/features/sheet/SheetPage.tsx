@@ -254,7 +254,13 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
             <Box
               role="tabpanel"
               aria-label={t(`ui-sheet.tab-${section}`)}
-              sx={{ pt: 1, overflowX: 'auto', position: 'relative' }}
+              sx={{
+                pt: 1,
+                overflowX: 'auto',
+                position: 'relative',
+                // A thumb's width is no place for margins between columns.
+                '& th, & td': { px: { xs: 0.5, sm: 2 } },
+              }}
             >
               <SheetSection
                 section={section}

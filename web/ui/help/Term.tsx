@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { PopUp } from '../PopUp.tsx';
 import { t } from '../words.ts';
 import { TermDrawing } from './TermDrawing.tsx';
 import type { TermId } from './terms.ts';
@@ -30,21 +30,15 @@ export function Term({ id }: { id: TermId }) {
       >
         {name}
       </Button>
-      <Popover
-        open={anchor !== undefined}
-        anchorEl={anchor ?? null}
+      <PopUp
+        label={name}
+        anchor={anchor}
         onClose={() => setAnchor(undefined)}
+        widthPx={{ most: 320 }}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        slotProps={{
-          paper: {
-            role: 'dialog',
-            'aria-label': name,
-            sx: { p: 1.5, maxWidth: 320, border: 1, borderColor: 'sheet.rule' },
-          },
-        }}
       >
         <Explained id={id} />
-      </Popover>
+      </PopUp>
     </>
   );
 }
