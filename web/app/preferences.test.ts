@@ -1,14 +1,18 @@
 import { beforeEach, expect, test, vi } from 'vitest';
 import { fakeStorage } from '../testStorage.ts';
 import {
+  keypadShown,
+  laneFormChosen,
   preferencesSlice,
   preferencesStorage,
+  selectKeypad,
+  selectLaneForms,
   selectTheme,
   selectUnits,
   themeChosen,
   unitsChosen,
 } from './preferences.ts';
-import { THEME_NAMES, themeNamed } from './theme.ts';
+import { THEME_NAMES, themeAfter, themeNamed, type ThemeName } from './theme.ts';
 
 beforeEach(() => vi.stubGlobal('localStorage', fakeStorage()));
 const { reducer } = preferencesSlice;
@@ -73,3 +77,16 @@ test.each(THEME_NAMES)(
     }
   },
 );
+
+test('the themes follow each other in a ring', () => {
+  const ring = THEME_NAMES.reduce<ThemeName[]>((all) => [...all, themeAfter(all.at(-1)!)], ['light']);
+  expect(ring).toEqual(['light', 'dim', 'daylight', 'light']);
+});
+
+test('keypad and lanes are kept as they were chosen, and what is not kept yet has its usual value', () => {
+  const chosen = [keypadShown(false), laneFormChosen({ table: 'full' })].reduce(reducer, start());
+  expect(selectKeypad({ preferences: chosen })).toBe(false);
+  expect(selectLaneForms({ preferences: chosen })).toEqual({ point: 'full', table: 'full' });
+  expect(selectKeypad({ preferences: start() })).toBe(true);
+  expect(selectLaneForms({ preferences: start() })).toEqual({ point: 'full', table: 'strip' });
+});

@@ -1,0 +1,30 @@
+import { expect, test } from 'vitest';
+import { isProven, JOB_FILTERS, passesFilter, stageInWords } from './jobStage.ts';
+
+const verdict = (cause: string) =>
+  ({ id: 'v', jobId: 'j', decidedAt: '2026-11-24T08:00:00.000Z', cause, note: '' }) as NonNullable<
+    Parameters<typeof isProven>[0]['verdict']
+  >;
+const rows = {
+  fresh: { readingCount: 0 },
+  begun: { readingCount: 3 },
+  open: { readingCount: 3, verdict: verdict('not-proven') },
+  proven: { readingCount: 3, verdict: verdict('sensor') },
+};
+
+test('a job says how far it has come', () => {
+  expect(Object.values(rows).map(stageInWords)).toEqual([
+    'not started',
+    'in work',
+    'Not proven yet',
+    'Sensor',
+  ]);
+});
+
+test('what was recorded as not proven is still open, and every job is either open or proven', () => {
+  const passing = (filter: (typeof JOB_FILTERS)[number]) =>
+    Object.entries(rows).flatMap(([name, row]) => (passesFilter(filter, row) ? [name] : []));
+  expect(passing('open')).toEqual(['fresh', 'begun', 'open']);
+  expect(passing('proven')).toEqual(['proven']);
+  expect(passing('all')).toEqual(Object.keys(rows));
+});
