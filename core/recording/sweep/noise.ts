@@ -52,20 +52,33 @@ const WINDOW = 256;
 /** Fewer have no scatter to speak of. */
 const LEAST_WINDOW = 32;
 
-/**
- * The scatter around each stretch of a signal: a noisy half is noisy, and says nothing of the quiet one.
- *
- * @returns by window of `samples` samples, the last one longer
- */
-export function localNoise(values: Float64Array): {
+export interface LocalNoise {
   samples: number;
   at: (sample: number) => number;
   windows: Float64Array;
-} {
+}
+
+const known = new WeakMap<Float64Array, LocalNoise>();
+
+/**
+ * The scatter around each stretch of a signal: a noisy half is noisy, and says nothing of the quiet one. Worked out once
+ * for a channel, which does not change.
+ *
+ * @returns by window of `samples` samples, the last one longer
+ */
+export function localNoise(values: Float64Array): LocalNoise {
+  const before = known.get(values);
+  if (before) return before;
   const count = Math.max(1, Math.floor(values.length / WINDOW));
   const samples = count === 1 ? Math.max(values.length, LEAST_WINDOW) : WINDOW;
   const windows = Float64Array.from({ length: count }, (_, i) =>
     noiseOf(values.subarray(i * samples, i === count - 1 ? values.length : (i + 1) * samples)),
   );
-  return { samples, windows, at: (sample) => windows[Math.min(count - 1, Math.floor(sample / samples))]! };
+  const found = {
+    samples,
+    windows,
+    at: (sample: number) => windows[Math.min(count - 1, Math.floor(sample / samples))]!,
+  };
+  known.set(values, found);
+  return found;
 }
