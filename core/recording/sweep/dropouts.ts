@@ -55,6 +55,8 @@ export function dropouts(
   });
   const found: Dropout[] = [];
   for (let i = 1; i < values.length; i++) {
+    // Below half of the least threshold nothing jumps, whatever the scatter there.
+    if (!(Math.abs(values[i]! - values[i - 1]!) > leastJump / 2)) continue;
     const threshold = thresholds[Math.min(thresholds.length - 1, Math.floor(i / noise.samples))]!;
     const out = jumpAt(values, i, threshold);
     if (out === undefined) continue;

@@ -1,5 +1,5 @@
 import type { Envelope, MinMaxPyramid } from './minMaxPyramid.ts';
-import { indexAt } from './recording.ts';
+import { indexAfter, indexAt } from './recording.ts';
 
 /**
  * Lowest and highest of a channel in columns of equal time, whatever the moments of its samples. A column between two samples
@@ -23,12 +23,6 @@ export function envelopeInTime(
     start = end;
   }
   return { lowest, highest };
-}
-
-function indexAfter(seconds: Float64Array, moment: number): number {
-  let index = indexAt(seconds, moment);
-  while (index < seconds.length && seconds[index]! <= moment) index++;
-  return index;
 }
 
 /** Between the sample before `next` and `next` itself. */

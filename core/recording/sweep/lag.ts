@@ -1,3 +1,5 @@
+import { indexAfter } from './recording.ts';
+
 /** How much later one channel is than another. */
 export interface Lag {
   /** Positive where the second follows the first. */
@@ -50,11 +52,10 @@ export function lagBetween(
 
 function resampled(seconds: Float64Array, values: Float64Array, points: number, step: number): Float64Array {
   const out = new Float64Array(points);
-  let j = 0;
   let last = values.find((value) => !Number.isNaN(value)) ?? 0;
   for (let i = 0; i < points; i++) {
     const moment = seconds[0]! + i * step;
-    while (j < seconds.length - 1 && seconds[j + 1]! <= moment) j++;
+    const j = Math.max(0, indexAfter(seconds, moment) - 1);
     const [here, next] = [values[j]!, values[j + 1] ?? values[j]!];
     const gap = (seconds[j + 1] ?? seconds[j]!) - seconds[j]!;
     const value = gap > 0 ? here + ((next - here) * (moment - seconds[j]!)) / gap : here;

@@ -30,3 +30,10 @@ export function indexAt(seconds: Float64Array, moment: number): number {
   }
   return low;
 }
+
+/** The first index after a moment, for a rising list. */
+export function indexAfter(seconds: Float64Array, moment: number): number {
+  let index = indexAt(seconds, moment);
+  while (index < seconds.length && seconds[index]! <= moment) index++;
+  return index;
+}

@@ -25,15 +25,18 @@ export function stuckAgainst(
     if (seconds[to]! - seconds[from]! >= leastSeconds && highest - lowest >= leastMove)
       found.push({ from, to, value: channel[from]!, otherMoved: highest - lowest });
   };
+  let held = channel[0]!;
   for (let i = 0; i < channel.length; i++) {
     const value = channel[i]!;
-    if (value !== channel[from]! && !Number.isNaN(value)) {
+    if (value !== held && !Number.isNaN(value)) {
       if (i > 0) close(i - 1);
       from = i;
+      held = value;
       [lowest, highest] = [Infinity, -Infinity];
     }
-    if (other[i]! < lowest) lowest = other[i]!;
-    if (other[i]! > highest) highest = other[i]!;
+    const beside = other[i]!;
+    if (beside < lowest) lowest = beside;
+    if (beside > highest) highest = beside;
   }
   if (channel.length > 0) close(channel.length - 1);
   return found;

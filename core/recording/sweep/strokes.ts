@@ -11,7 +11,9 @@ export interface Stroke {
  */
 export function strokesOf(position: Float64Array, turnShare = 0.1): Stroke[] {
   let [lowest, highest] = [Infinity, -Infinity];
-  for (const value of position) {
+  // By index: an iterator over millions takes several times as long.
+  for (let i = 0; i < position.length; i++) {
+    const value = position[i]!;
     if (value < lowest) lowest = value;
     if (value > highest) highest = value;
   }
@@ -19,25 +21,26 @@ export function strokesOf(position: Float64Array, turnShare = 0.1): Stroke[] {
   if (!(turn > 0)) return [];
   const strokes: Stroke[] = [];
   let extreme = 0;
-  let start = 0;
+  let extremeValue = NaN;
+  let start = position.findIndex((value) => !Number.isNaN(value));
   let direction: Stroke['direction'] | undefined;
   for (let i = 0; i < position.length; i++) {
     const value = position[i]!;
-    if (Number.isNaN(value)) continue;
     if (direction === undefined) {
       const gone = value - position[start]!;
-      if (Math.abs(gone) < turn) continue;
+      if (!(Math.abs(gone) >= turn)) continue;
       direction = gone > 0 ? 'up' : 'down';
       extreme = i;
-      continue;
-    }
-    const further = direction === 'up' ? value > position[extreme]! : value < position[extreme]!;
-    if (further) extreme = i;
-    else if (Math.abs(value - position[extreme]!) > turn) {
+      extremeValue = value;
+    } else if (direction === 'up' ? value > extremeValue : value < extremeValue) {
+      extreme = i;
+      extremeValue = value;
+    } else if (Math.abs(value - extremeValue) > turn) {
       strokes.push({ direction, from: start, to: extreme });
       start = extreme;
       direction = direction === 'up' ? 'down' : 'up';
       extreme = i;
+      extremeValue = value;
     }
   }
   if (direction && extreme > start) strokes.push({ direction, from: start, to: extreme });
