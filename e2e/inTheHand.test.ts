@@ -1,7 +1,7 @@
 import type { Locator } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { noAccessibilityFault, weighed } from './steps.ts';
+import { noAccessibilityFault, section, weighed } from './steps.ts';
 
 const { app, browser } = await opened({ data: 'demo' });
 
@@ -73,8 +73,8 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await tap(page.getByRole('button', { name: 'Idle', exact: true }));
   await inSight(page.getByRole('button', { name: /^Idle, plug connected/u }));
   // Every section is as wide as the phone, and nothing in it wider.
-  for (const name of ['Compare', 'Isolate', 'Record', 'Verdict', 'Job', 'Reading']) {
-    await tap(page.getByRole('tab', { name }));
+  for (const name of ['Compare', 'Isolate', 'Record', 'Verdict', 'Job', 'Reading'] as const) {
+    await section(page, name);
     const panel = page.getByRole('tabpanel', { name });
     await panel.waitFor();
     expect(await panel.evaluate((one) => one.scrollWidth - one.clientWidth), name).toBeLessThanOrEqual(1);
@@ -106,7 +106,7 @@ test('a pump table is filled row by row, in the steps of the gauge in hand, and 
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).tap();
   await weighed(page);
-  await page.getByRole('tab', { name: 'Pump' }).tap();
+  await section(page, 'Pump');
   await page.getByRole('button', { name: 'Own steps' }).tap();
   const steps = page.getByRole('textbox', { name: 'Steps of the gauge, inHg' });
   // Nothing is guessed of what cannot be read, nor of what no pump can do.
@@ -163,14 +163,14 @@ test('beside a table the lanes are one line a wire, and whoever wants them whole
   const lanes = page.getByRole('group', { name: 'Circuit from control unit to sensor plug' });
   const height = async () => (await lanes.boundingBox())!.height;
   const whole = await height();
-  await page.getByRole('tab', { name: 'Pump' }).click();
+  await section(page, 'Pump');
   const strip = await height();
   expect(strip).toBeLessThan(0.65 * whole);
   // The section has the room that the lanes leave.
   expect((await page.getByRole('tabpanel').boundingBox())!.y).toBeLessThan(400);
   await page.getByRole('button', { name: 'All details' }).click();
   expect(await height()).toBe(whole);
-  await page.getByRole('tab', { name: 'Compare' }).click();
+  await section(page, 'Compare');
   expect(await height()).toBe(whole);
   // It is remembered.
   await page.reload();

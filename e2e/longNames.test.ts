@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { enter, section, weighed } from './steps.ts';
+import { enter, section, SECTION_NAMES, weighed } from './steps.ts';
 
 const { app, page } = await opened({ data: 'demo' });
 
@@ -74,9 +74,8 @@ test.each([
   await weighed(page);
   await enter(page, 'ref plug 4.99');
   await staysInside('sheet');
-  const names = await page.getByRole('tab').allTextContents();
-  expect(names.length).toBeGreaterThan(5);
-  for (const name of names) {
+  // This job has no simulated machine.
+  for (const name of SECTION_NAMES.filter((one) => one !== 'Bench')) {
     await section(page, name);
     await staysInside(`sheet, ${name}`);
   }

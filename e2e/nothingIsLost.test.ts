@@ -144,8 +144,20 @@ test('undo takes a reading back and puts it back, and the record keeps every lin
   await page.getByText('There is nothing more to undo').waitFor();
   await pad(page, 'Signal at the control unit: 2.99 V').waitFor();
   await section(page, 'Record');
-  const lines = page.getByRole('table', { name: 'All readings' }).getByRole('row', { name: '2.99 V' });
+  const lines = page
+    .getByRole('list', { name: 'All readings' })
+    .getByRole('listitem')
+    .filter({ hasText: '2.99 V' });
   await expect.poll(() => lines.count()).toBe(2);
+  // Each line opens to what was typed and what can be done with it.
+  const [standing, replaced] = [lines.first(), lines.last()];
+  for (const line of [standing, replaced]) {
+    await line.getByRole('button', { expanded: false }).click();
+    await line.getByText('entered as “sig unit 2.99”').waitFor();
+  }
+  expect(await standing.getByRole('button', { name: 'Take back' }).count()).toBe(1);
+  await replaced.getByText('replaced or taken back').waitFor();
+  expect(await replaced.getByRole('button', { name: 'Take back' }).count()).toBe(0);
 });
 
 test('a correction replaces a reading without typing it all again', async () => {

@@ -106,11 +106,15 @@ test('in a language with longer words, no screen has English left, and none is b
     const words = await leftInEnglish();
     if (words.length > 0) left[path] = words;
     if (path !== `/jobs/${job}`) continue;
-    for (const tab of await page.getByRole('tab').all()) {
-      await tab.click();
-      const name = (await tab.textContent()) ?? '';
-      const more = await leftInEnglish();
-      if (more.length > 0) left[`${path} ${name}`] = more;
+    const tabs = (list: number) => page.getByRole('tablist').nth(list).getByRole('tab').all();
+    for (const activity of await tabs(0)) {
+      await activity.click();
+      const sections = (await page.getByRole('tablist').count()) > 1 ? await tabs(1) : [activity];
+      for (const section of sections) {
+        await section.click();
+        const more = await leftInEnglish();
+        if (more.length > 0) left[`${path} ${await section.textContent()}`] = more;
+      }
     }
   }
   expect(left).toEqual({});

@@ -1,6 +1,15 @@
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { nextReading, noAccessibilityFault, pad, quickEntry, section, standing, weighed } from './steps.ts';
+import {
+  nextReading,
+  noAccessibilityFault,
+  pad,
+  quickEntry,
+  section,
+  standing,
+  weighed,
+  type SectionName,
+} from './steps.ts';
 
 const { app, page } = await opened({ data: 'demo' });
 
@@ -159,22 +168,15 @@ const SCREENS: [string, () => Promise<void>][] = [
     },
   ],
   ['instruments', async () => void (await page.goto(`${app.url}/instruments`))],
-  [
-    'pump',
-    async () =>
-      void (await openDemo('Weir Lane crane engine'), await page.getByRole('tab', { name: 'Pump' }).click()),
-  ],
-  [
-    'flow',
-    async () =>
-      void (await openDemo('Eastfen pump 2'), await page.getByRole('tab', { name: 'Compare' }).click()),
-  ],
+  ['pump', async () => void (await openDemo('Weir Lane crane engine'), await section(page, 'Pump'))],
+  ['flow', async () => void (await openDemo('Eastfen pump 2'), await section(page, 'Compare'))],
 ];
 
 test.each(SCREENS)(
   'the %s screen has no accessibility fault, in one theme and the next',
   async (name, open) => {
-    const parts = name === 'sheet' ? ['Compare', 'Ambient', 'Record', 'Verdict', 'Job', 'Reading'] : [];
+    const parts: readonly SectionName[] =
+      name === 'sheet' ? ['Compare', 'Ambient', 'Record', 'Verdict', 'Job', 'Reading'] : [];
     const look = async (rules?: string[]) => {
       await page.waitForLoadState('networkidle');
       await noAccessibilityFault(page, { rules });

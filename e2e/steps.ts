@@ -61,7 +61,32 @@ export const pad = (page: Page, name: string) =>
 export const standing = (page: Page) => page.getByRole('region', { name: 'Standing' });
 export const nextReading = (page: Page) => page.getByRole('region', { name: 'Next reading' });
 export const choose = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
-export const section = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+
+/** Where each section of the sheet is found: what one is doing, and which of its sections, where it has several. */
+const SECTIONS = {
+  Reading: ['Measure', 'Reading'],
+  Bench: ['Measure', 'Bench'],
+  Pump: ['Pump & sweep', 'Pump'],
+  Sweeps: [/sweep$/iu, 'Sweeps'],
+  Compare: ['Compare', 'Readings'],
+  Ambient: ['Compare', 'Ambient'],
+  Isolate: ['Isolate', 'Sensor or circuit'],
+  Wires: ['Isolate', 'Which wire is which'],
+  Record: ['Record', undefined],
+  Verdict: ['Finish', 'Verdict'],
+  Job: ['Finish', 'Job'],
+} as const;
+export type SectionName = keyof typeof SECTIONS;
+export const SECTION_NAMES = Object.keys(SECTIONS) as SectionName[];
+
+export async function section(page: Page, name: SectionName): Promise<void> {
+  const [activity, part] = SECTIONS[name];
+  await page.getByRole('tab', { name: activity, exact: true }).click();
+  if (part === undefined) return;
+  // Only where an activity has several sections is there anything to choose.
+  const tab = page.getByRole('tab', { name: part, exact: true });
+  if ((await tab.count()) > 0) await tab.click();
+}
 
 /** Until the weighing of what is on record has come to its end. */
 export async function weighed(page: Page): Promise<void> {

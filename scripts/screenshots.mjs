@@ -27,7 +27,7 @@ const VIEWS = [
       await page.getByRole('button', { name: 'Dim' }).click();
       await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click();
       await page.getByRole('button', { name: 'Idle', exact: true }).click();
-      await page.getByRole('tab', { name: 'Compare' }).click();
+      await page.getByRole('tab', { name: 'Compare', exact: true }).click();
     },
   ],
   [
@@ -35,7 +35,8 @@ const VIEWS = [
     LAPTOP,
     async (page) => {
       await page.getByRole('link', { name: 'Marsh Lane' }).click();
-      await page.getByRole('tab', { name: 'Verdict' }).click();
+      await page.getByRole('tab', { name: 'Finish', exact: true }).click();
+      await page.getByRole('tab', { name: 'Verdict', exact: true }).click();
     },
   ],
   [
@@ -66,7 +67,8 @@ const VIEWS = [
     LAPTOP,
     async (page) => {
       await page.getByRole('link', { name: 'Larch 1.6 crew van 5' }).click();
-      await page.getByRole('tab', { name: 'Sweeps' }).click();
+      await page.getByRole('tab', { name: /sweep$/iu }).click();
+      await page.getByRole('tab', { name: 'Sweeps', exact: true }).click();
       await page.getByRole('link', { name: 'Slow travel, up and down' }).click();
       await page.getByRole('img', { name: /^Track 2 .*over time/u }).waitFor();
     },
@@ -77,7 +79,8 @@ const VIEWS = [
     LAPTOP,
     async (page) => {
       await page.getByRole('link', { name: 'Weir Lane crane engine' }).click();
-      await page.getByRole('tab', { name: 'Pump' }).click();
+      await page.getByRole('tab', { name: /sweep$/iu }).click();
+      await page.getByRole('tab', { name: 'Pump', exact: true }).click();
     },
   ],
   [
@@ -86,7 +89,7 @@ const VIEWS = [
     async (page) => {
       await page.getByRole('link', { name: 'Eastfen pump 2' }).click();
       await page.getByRole('button', { name: 'Idle', exact: true }).click();
-      await page.getByRole('tab', { name: 'Compare' }).click();
+      await page.getByRole('tab', { name: 'Compare', exact: true }).click();
     },
   ],
   ['wires', LAPTOP, findTheWires],
@@ -95,7 +98,8 @@ const VIEWS = [
     LAPTOP,
     async (page) => {
       await practise(page, /Brill P4/u, 'Case A');
-      await page.getByRole('tab', { name: 'Bench' }).click();
+      await page.getByRole('tab', { name: 'Measure', exact: true }).click();
+      await page.getByRole('tab', { name: 'Bench', exact: true }).click();
       await page.getByRole('button', { name: 'Attach' }).click();
     },
   ],
@@ -118,7 +122,8 @@ const VIEWS = [
     LAPTOP,
     async (page) => {
       await practise(page, /crew van, pedal/, 'Case A');
-      await page.getByRole('tab', { name: 'Sweeps' }).click();
+      await page.getByRole('tab', { name: /sweep$/iu }).click();
+      await page.getByRole('tab', { name: 'Sweeps', exact: true }).click();
       await page.getByRole('link', { name: 'Record live' }).click();
       await page.waitForTimeout(1500);
       await page.getByRole('button', { name: 'Record (R)' }).click();
@@ -165,7 +170,8 @@ async function practise(page, machine, letter) {
 
 async function findTheWires(page) {
   await practise(page, /RC2 boat · manifold/u, 'Case E');
-  await page.getByRole('tab', { name: 'Wires' }).click();
+  await page.getByRole('tab', { name: 'Isolate', exact: true }).click();
+  await page.getByRole('tab', { name: 'Which wire is which' }).click();
   for (let i = 0; i < 4; i++) {
     await page.getByRole('button', { name: 'Measure (simulated)' }).click();
     await page.waitForTimeout(1500); // the finder thinks beside the page

@@ -16,18 +16,24 @@ export interface VoltScaleProps {
   bands: readonly VoltBand[];
   /** What is read, or typed. */
   volts?: number | undefined;
+  /** For a row of a table, all of which share one scale without numbers that holds these volts. */
+  slim?: { mostVolts: number } | undefined;
 }
 
 const WIDTH = 320;
 const INSET = 12;
 const AXIS_Y = 34;
+/** Above it nothing is drawn where no band has a letter but the reading. */
+const SLIM_TOP = 8;
+const SLIM_HEIGHT = 28;
 
 /** Where a voltage falls: what is expected as a full bar, every other meaning as an open one, and the reading above them. */
-export function VoltScale({ bands, volts }: VoltScaleProps) {
+export function VoltScale({ bands, volts, slim }: VoltScaleProps) {
   const { palette } = useTheme();
   const [lowest, highest] = scaleEnds([
     ...bands.flatMap(({ from, to }) => [from, to]),
     ...(volts === undefined ? [] : [volts]),
+    slim?.mostVolts ?? 0,
   ]);
   const x = (value: number) =>
     INSET +
@@ -44,23 +50,25 @@ export function VoltScale({ bands, volts }: VoltScaleProps) {
         hasExpected: expected !== undefined,
         hasVolts: volts !== undefined,
       })}
-      viewBox={`0 0 ${WIDTH} 54`}
-      sx={{ display: 'block', width: '100%', maxWidth: 420, my: 0.5 }}
+      viewBox={slim ? `0 ${SLIM_TOP} ${WIDTH} ${SLIM_HEIGHT}` : `0 0 ${WIDTH} 54`}
+      sx={{ display: 'block', width: '100%', maxWidth: slim ? 240 : 420, my: slim ? 0 : 0.5 }}
     >
       <path d={`M${INSET} ${AXIS_Y} H${WIDTH - INSET}`} stroke={ink} strokeWidth={1.5} />
       {ticksOf(lowest, highest).map(({ at, label }, i, all) => (
         <g key={at}>
           <path d={`M${x(at)} ${AXIS_Y} v5`} stroke={ink} strokeWidth={1.5} />
-          <text
-            x={i === all.length - 1 ? Math.min(WIDTH, x(at) + 16) : x(at)}
-            y={AXIS_Y + 17}
-            // The last one has the unit, and no room beside the scale.
-            textAnchor={i === all.length - 1 ? 'end' : 'middle'}
-            fontSize={12}
-            fill={palette.text.secondary}
-          >
-            {label}
-          </text>
+          {!slim && (
+            <text
+              x={i === all.length - 1 ? Math.min(WIDTH, x(at) + 16) : x(at)}
+              y={AXIS_Y + 17}
+              // The last one has the unit, and no room beside the scale.
+              textAnchor={i === all.length - 1 ? 'end' : 'middle'}
+              fontSize={12}
+              fill={palette.text.secondary}
+            >
+              {label}
+            </text>
+          )}
         </g>
       ))}
       {bands.map(({ from, to, mark, isExpected }) => {

@@ -48,7 +48,21 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
       <Table
         size="small"
         aria-label={t('ui-isolate.supply-order-work')}
-        sx={{ '& td, & th': { px: { xs: 0.25, sm: 1 }, py: 0.5, verticalAlign: 'top' } }}
+        sx={(theme) => ({
+          '& td, & th': { px: { xs: 0.25, sm: 1 }, py: 0.5, verticalAlign: 'top' },
+          // In a hand: what is read with its value and button, and below it what it proves.
+          [theme.breakpoints.down('sm')]: {
+            '& thead': visuallyHidden,
+            '& tbody tr': {
+              display: 'grid',
+              gridTemplateColumns: '1fr auto auto',
+              alignItems: 'center',
+              borderBottom: `1px solid ${theme.palette.divider}`,
+            },
+            '& tbody td': { border: 0 },
+            '& tbody td:nth-of-type(3)': { order: 1, gridColumn: '1 / -1' },
+          },
+        })}
       >
         <TableHead>
           <TableRow>

@@ -1,10 +1,8 @@
 import { expect, test } from 'vitest';
-import { isProven, JOB_FILTERS, passesFilter, stageInWords } from './jobStage.ts';
+import { passesFilter, stageInWords, type JOB_FILTERS } from './jobStage.ts';
 
 const verdict = (cause: string) =>
-  ({ id: 'v', jobId: 'j', decidedAt: '2026-11-24T08:00:00.000Z', cause, note: '' }) as NonNullable<
-    Parameters<typeof isProven>[0]['verdict']
-  >;
+  ({ id: 'v', jobId: 'j', decidedAt: '2026-11-24T08:00:00.000Z', cause, note: '' });
 const rows = {
   fresh: { readingCount: 0 },
   begun: { readingCount: 3 },

@@ -21,7 +21,7 @@ import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
-import { GateList, Lanes, padIn, RecordPanel, useSheet, type Sheet } from '../sheet/index.ts';
+import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sheet/index.ts';
 import { Said } from '../../ui/Said.tsx';
 import { list, say } from '@lettura/core/measure/message';
 import { valueSaid, t } from '../../ui/words.ts';
@@ -197,7 +197,7 @@ function Report({ sheet }: { sheet: Sheet }) {
       )}
 
       <Heading>{t('ui-report.all-readings')}</Heading>
-      <RecordPanel sheet={sheet} units={units} />
+      <RecordTable sheet={sheet} units={units} />
       <Typography variant="body2" sx={{ mt: 2, color: 'text.secondary' }}>
         {t('ui-report.voltages-against-battery-negative-doubts')}
       </Typography>

@@ -24,6 +24,8 @@ import { PumpStepsChoice } from './PumpStepsChoice.tsx';
 import { usePumpSteps } from './usePumpSteps.ts';
 import type { RecordedState } from './useEntry.ts';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { numberIn } from '../../ui/numberIn.ts';
+import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
 import { enInWords } from '../../ui/numbersInWords.ts';
@@ -51,6 +53,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const points = pumpSettings(caseFile, chosen.steps).map((kpa) =>
     pumpPoint(caseFile, kpa, pumpAccuracy(pump)),
   );
+  const mostVolts = Math.max(0, ...points.map(({ expected }) => expected?.highest ?? 0));
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
@@ -79,7 +82,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           {points.map((point) => (
             <PumpRow
               key={point.kpaAboveAmbient}
-              {...{ point, unit, units, caseFile, disabled }}
+              {...{ point, unit, units, caseFile, disabled, mostVolts }}
               isAlone={isOff(point) && standsAlone(points)}
               onEnter={(text) => onEnter(pumpedBy(pump, pumpState(point.kpaAboveAmbient)), text)}
             />
@@ -118,14 +121,17 @@ interface PumpRowProps {
   units: Units;
   caseFile: CaseFile;
   disabled: boolean;
+  /** Of all steps, so that their scales are one. */
+  mostVolts: number;
   /** It disagrees where nearly all others agree. */
   isAlone: boolean;
   onEnter: (text: string) => boolean;
 }
 
-function PumpRow({ point, unit, units, caseFile, disabled, isAlone, onEnter }: PumpRowProps) {
+function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, onEnter }: PumpRowProps) {
   const { kpaAboveAmbient, expected, reading, judged } = point;
   const [text, setText] = useState('');
+  const typed = numberIn(text);
   const setting = formatSetting(fromKpa(Math.abs(kpaAboveAmbient), unit));
   const found = judged ? inWords(judged, caseFile, units) : '';
   const words = isAlone ? `${found}. ${t('ui-sheet.take-step-again')}` : found;
@@ -142,6 +148,15 @@ function PumpRow({ point, unit, units, caseFile, disabled, isAlone, onEnter }: P
         {expected
           ? t('ui-sheet.to-v', { lowest: expected.lowest.toFixed(2), highest: expected.highest.toFixed(2) })
           : '–'}
+        {expected && (
+          <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
+            <VoltScale
+              slim={{ mostVolts }}
+              bands={[{ from: expected.lowest, to: expected.highest, mark: '', isExpected: true }]}
+              volts={reading?.volts ?? (Number.isFinite(typed) ? typed : undefined)}
+            />
+          </Box>
+        )}
       </Numeral>
       <TableCell>
         <Box

@@ -1,55 +1,97 @@
+import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
+import { useAltDigit } from '../../ui/useAltKey.ts';
+import { useScreen } from '../../ui/useScreen.ts';
 import { t } from '../../ui/words.ts';
+import {
+  activitiesOf,
+  activityOf,
+  sectionsOf,
+  type Activity,
+  type Section,
+  type SheetHas,
+} from './sections.ts';
 
-const SECTIONS = {
-  reading: t('ui-sheet.tab-reading'),
-  wires: t('ui-sheet.tab-wires'),
-  bench: t('ui-sheet.tab-bench'),
-  pump: t('ui-sheet.tab-pump'),
-  sweeps: t('ui-sheet.tab-sweeps'),
-  compare: t('ui-sheet.tab-compare'),
-  isolate: t('ui-sheet.tab-isolate'),
-  ambient: t('ui-sheet.tab-ambient'),
-  record: t('ui-sheet.tab-record'),
-  verdict: t('ui-sheet.tab-verdict'),
-  job: t('ui-sheet.tab-job'),
-} as const;
-export type Section = keyof typeof SECTIONS;
-
-export const sectionFrom = (name: string | null): Section =>
-  name !== null && Object.hasOwn(SECTIONS, name) ? (name as Section) : 'reading';
-
-export interface SectionTabsProps {
+export interface SectionTabsProps extends SheetHas {
   section: Section;
-  /** Others have no use for them: a pump that can be put on, a bench where the machine is simulated. */
-  pumped: boolean;
-  simulated: boolean;
   onChoose: (section: Section) => void;
 }
 
+/** What one is doing, and beside it, where that has several sections, which of them. Alt with a digit goes to each. */
 export const SectionTabs = memo(function SectionTabs({
   section,
   pumped,
   simulated,
   onChoose,
 }: SectionTabsProps) {
-  const without: readonly string[] = [...(pumped ? [] : ['pump']), ...(simulated ? [] : ['bench'])];
+  const isPhone = useScreen() === 'phone';
+  const has = { pumped, simulated };
+  const activity = activityOf(section);
+  // Whoever comes back finds what was open there.
+  const last = useRef<Partial<Record<Activity, Section>>>({});
+  useEffect(() => {
+    last.current[activity] = section;
+  });
+  const activities = activitiesOf(has);
+  const open = (to: Activity) => {
+    const sections = sectionsOf(to, section, has);
+    onChoose(sections.find((one) => one === last.current[to]) ?? sections[0]!);
+  };
+  useAltDigit((digit) => {
+    const wanted = activities[digit - 1];
+    if (wanted) open(wanted.activity);
+  });
+  const sections = sectionsOf(activity, section, has);
   return (
-    <Tabs
-      value={section}
-      onChange={(_event, name: Section) => onChoose(name)}
-      aria-label={t('ui-sheet.sections-sheet')}
-      variant="scrollable"
-      scrollButtons={false}
-      sx={{ borderBottom: 1, borderColor: 'divider' }}
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        justifyContent: 'space-between',
+        borderBottom: 1,
+        borderColor: 'divider',
+        '& .MuiTab-root': {
+          minWidth: 0,
+          minHeight: 48,
+          px: { xs: 0.25, sm: 1.5 },
+          fontSize: { xs: '0.78rem', sm: '0.9rem' },
+        },
+      }}
     >
-      {Object.entries(SECTIONS)
-        .filter(([name]) => name === section || !without.includes(name))
-        .map(([name, label]) => (
-          <Tab key={name} value={name} label={label} />
+      <Tabs
+        value={activity}
+        onChange={(_event, to: Activity) => open(to)}
+        aria-label={t('ui-sheet.sections-sheet')}
+        variant={isPhone ? 'fullWidth' : 'standard'}
+        sx={{ width: { xs: '100%', sm: 'auto' }, '& .MuiTab-root': { flexBasis: 'auto' } }}
+      >
+        {activities.map(({ activity: one, label, short = label }, i) => (
+          <Tab
+            key={one}
+            value={one}
+            label={isPhone ? short : label}
+            aria-label={label}
+            aria-keyshortcuts={`Alt+${i + 1}`}
+          />
         ))}
-    </Tabs>
+      </Tabs>
+      {sections.length > 1 && (
+        <Tabs
+          value={section}
+          onChange={(_event, to: Section) => onChoose(to)}
+          aria-label={t('ui-sheet.parts', {
+            activity: activities.find((one) => one.activity === activity)!.label,
+          })}
+          slotProps={{ indicator: { sx: { height: '100%', opacity: 0.12, pointerEvents: 'none' } } }}
+          sx={{ '& .MuiTab-root': { px: 1.5, fontSize: '0.9rem' } }}
+        >
+          {sections.map((one) => (
+            <Tab key={one} value={one} label={t(`ui-sheet.part-${one}`)} />
+          ))}
+        </Tabs>
+      )}
+    </Box>
   );
 });

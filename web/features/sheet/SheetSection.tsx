@@ -19,8 +19,9 @@ import { Keypad } from './Keypad.tsx';
 import { PumpPanel } from './PumpPanel.tsx';
 import { pumpInHand } from './pumpInHand.ts';
 import { ReadingPanel } from './ReadingPanel.tsx';
-import { RecordPanel } from './RecordPanel.tsx';
-import type { Section } from './SectionTabs.tsx';
+import { RecordList } from './RecordList.tsx';
+import { recordLines } from './recordLines.ts';
+import type { Section } from './sections.ts';
 import { correctionStarted, stateSet } from './sheetSlice.ts';
 import { TakenWith } from './TakenWith.tsx';
 import type { EntryActions } from './useEntry.ts';
@@ -166,7 +167,7 @@ export function SheetSection({
     case 'ambient':
       return <AmbientPanel unit={units.absolute} onEnter={entry.enterAmbient} />;
     case 'record':
-      return <RecordPanel sheet={sheet} units={units} onTakeBack={entry.takeBack} />;
+      return <RecordList lines={recordLines(sheet, units)} onTakeBack={entry.takeBack} onCorrect={correct} />;
     case 'verdict':
       return (
         <VerdictPanel

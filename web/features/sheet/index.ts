@@ -1,7 +1,7 @@
 export { Lanes } from './Lanes.tsx';
 export { meaningOf } from './meaning.ts';
 export { padIn } from './padOf.ts';
-export { RecordPanel } from './RecordPanel.tsx';
+export { RecordTable } from './RecordTable.tsx';
 export { selectInHand, sheetSlice, sheetStorage } from './sheetSlice.ts';
 export { GateList } from './StandingPanel.tsx';
 export { useSheet, type Sheet } from './useSheet.ts';

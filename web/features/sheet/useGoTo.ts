@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { machineOf, type MeterSet } from '../bench/index.ts';
-import type { Section } from './SectionTabs.tsx';
+import type { Section } from './sections.ts';
 import { stateSet } from './sheetSlice.ts';
 import type { EntryActions } from './useEntry.ts';
 import type { Sheet } from './useSheet.ts';

@@ -2,7 +2,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { laneFormChosen, selectLaneForms } from '../../app/preferences.ts';
 import { useScreen } from '../../ui/useScreen.ts';
 import type { LanesForm } from './Lanes.tsx';
-import type { Section } from './SectionTabs.tsx';
+import type { Section } from './sections.ts';
 
 /** Where one point is worked on the lanes are the work; beside a table they only show where the fault is. */
 const AT_A_POINT: readonly Section[] = ['reading', 'bench'];

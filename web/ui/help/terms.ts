@@ -24,6 +24,7 @@ export const SHORTCUTS = [
   { keys: '0 – 9', does: 'help.key-digits' },
   { keys: 'Alt + N', does: 'help.key-next' },
   { keys: 'Alt + Z', does: 'help.key-undo' },
+  { keys: 'Alt + 1 – 6', does: 'help.key-activity' },
   { keys: 'R, M', does: 'help.key-recorder' },
   { keys: '?', does: 'help.key-help' },
 ] as const;

@@ -1,0 +1,67 @@
+import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
+import { isTarget, type MachineState } from '@lettura/core/machine/places';
+import { formatPressure } from '@lettura/core/measure/quantity';
+import type { Fit } from '../../ui/fit.ts';
+import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { t } from '../../ui/words.ts';
+import { meaningOf } from './meaning.ts';
+import type { Sheet } from './useSheet.ts';
+
+/** One reading as it is shown, whatever it is shown in. */
+export interface RecordLine {
+  reading: Reading;
+  /** Neither replaced nor taken back. */
+  counts: boolean;
+  when: string;
+  where: string;
+  value: string;
+  /** Where it stands against what was expected of it in its state; undefined where nothing was, or it no longer counts. */
+  fit: Fit | undefined;
+  conditions: string;
+  takers: readonly string[];
+  entered: string;
+}
+
+export type RecordedSheet = Pick<Sheet, 'readings' | 'standing' | 'unsentIds' | 'instruments' | 'caseFile'>;
+
+/** Every line of the record, newest first, also those replaced or taken back: nothing is ever lost. */
+export function recordLines(sheet: RecordedSheet, units: Units): RecordLine[] {
+  const standing = new Set(sheet.standing.map(({ id }) => id));
+  return sheet.readings
+    .filter(({ kind }) => kind !== 'withdrawal')
+    .toReversed()
+    .map((reading) => {
+      const counts = standing.has(reading.id);
+      return {
+        reading,
+        counts,
+        when: dayAndClock(reading.takenAt),
+        where: placeInWords(reading),
+        value: valueInWords(reading, units),
+        fit: counts ? fitInRecord(reading, sheet, units) : undefined,
+        conditions: 'state' in reading ? conditionsInWords(reading.state, units) : '',
+        takers: takersOf(reading, sheet.instruments),
+        entered: `${reading.enteredText}${sheet.unsentIds.has(reading.id) ? t('ui-sheet.waiting-sent-2') : ''}`,
+      };
+    });
+}
+
+const fitInRecord = (reading: Reading, { caseFile }: RecordedSheet, units: Units): Fit | undefined =>
+  reading.kind === 'wire' || reading.kind === 'scan' || reading.kind === 'gauge'
+    ? isTarget(reading)
+      ? meaningOf(reading, caseFile, units).fit
+      : undefined
+    : undefined;
+
+/** The state with the setting of a pump, which tells one step from the next. */
+function conditionsInWords(state: MachineState, units: Units): string {
+  const { stimulus } = state;
+  if (stimulus?.kind !== 'pump') return briefState(state);
+  const { kpaAboveAmbient } = stimulus;
+  const size = formatPressure(Math.abs(kpaAboveAmbient), kpaAboveAmbient < 0 ? units.vacuum : units.absolute);
+  return `${briefState(state)}, ${size}${kpaAboveAmbient < 0 ? ' vacuum' : ''}`;
+}
+
+const takersOf = (reading: Reading, instruments: readonly Instrument[]): string[] =>
+  instrumentsNamed(reading).flatMap((id) => instruments.find((one) => one.id === id)?.name ?? []);
