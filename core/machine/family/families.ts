@@ -18,6 +18,7 @@ import {
   unknownQuantity,
 } from './expectations.ts';
 import type { FamilyId } from './familyIds.ts';
+import type { TradeNote } from './tradeNotes.ts';
 import type { Expects } from './valueBand.ts';
 
 /** Names of codes for an input that reads too low and too high. */
@@ -29,7 +30,7 @@ export interface FamilySpec {
   /** What sensors of this family report; the first is the usual one. */
   measures: readonly [Measurand, ...Measurand[]];
   /** Trade notes, all common practice: starting points that the maker's data overrules. */
-  notes: readonly Message[];
+  notes: readonly TradeNote[];
   /** Whether a hand pump can be put on it. */
   pumped: boolean;
   /** Where the machine itself drives the quantity away from its resting value; left out where it cannot. */
@@ -77,9 +78,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.manifold-absolute-pressure'),
     measures: ['absolute-pressure'],
     notes: [
-      say('families.engine-stopped-must-equal-barometric'),
-      say('families.healthy-petrol-engine-idles-18'),
-      say('families.below-13-kpa-under-0'),
+      { at: 'stopped', says: say('families.engine-stopped-must-equal-barometric') },
+      { at: 'driven', says: say('families.healthy-petrol-engine-idles-18') },
+      { at: 'signal', says: say('families.below-13-kpa-under-0') },
     ],
     pumped: true,
     moves: IDLE,
@@ -95,7 +96,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
   'barometric-pressure': {
     words: say('families.barometric-pressure'),
     measures: ['absolute-pressure'],
-    notes: [say('families.pairs-manifold-pressure-key-engine')],
+    notes: [{ at: 'stopped', says: say('families.pairs-manifold-pressure-key-engine') }],
     // A barometer often has no port.
     pumped: false,
     mustMove: true,
@@ -108,7 +109,10 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
   'boost-pressure': {
     words: say('families.boost-pressure'),
     measures: ['absolute-pressure', 'gauge-pressure'],
-    notes: [say('families.one-common-diesel-family-idles'), say('families.reading-stuck-above-5-v')],
+    notes: [
+      { at: 'driven', says: say('families.one-common-diesel-family-idles') },
+      { at: 'signal', says: say('families.reading-stuck-above-5-v') },
+    ],
     pumped: true,
     moves: REVS_HELD,
     // Without load a turbocharger hardly moves.
@@ -124,10 +128,10 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.filter-differential-pressure'),
     measures: ['differential-pressure'],
     notes: [
-      say('families.about-zero-engine-stopped-rises'),
-      say('families.two-hoses-before-after-filter'),
-      say('families.after-replacement-often-needs-zero'),
-      say('families.ohms-across-supply-pins-old'),
+      { at: 'signal', says: say('families.about-zero-engine-stopped-rises') },
+      { at: 'signal', says: say('families.two-hoses-before-after-filter') },
+      { at: 'replacing', says: say('families.after-replacement-often-needs-zero') },
+      { at: 'replacing', says: say('families.ohms-across-supply-pins-old') },
     ],
     pumped: true,
     moves: REVS_HELD,
@@ -145,10 +149,10 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.exhaust-gas-flow-differential-pressure'),
     measures: ['differential-pressure'],
     notes: [
-      say('families.offset-engine-stopped-0-8'),
-      say('families.rises-towards-4-v-when'),
-      say('families.engine-stumbles-voltage-stays-passages'),
-      say('families.no-stumble-restricted-passage-valve'),
+      { at: 'stopped', says: say('families.offset-engine-stopped-0-8') },
+      { at: 'driven', says: say('families.rises-towards-4-v-when') },
+      { at: 'driven', says: say('families.engine-stumbles-voltage-stays-passages') },
+      { at: 'driven', says: say('families.no-stumble-restricted-passage-valve') },
     ],
     pumped: true,
     moves: { engine: 'held-revs', plug: 'connected', stimulus: { kind: 'valve-open' } },
@@ -165,9 +169,10 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.throttle-position'),
     measures: ['position', 'angle'],
     notes: [
-      say('families.single-track-gives-about-0'),
-      say('families.full-supply-signal-no-return'),
-      say('families.both-tracks-pair-dead-together'),
+      { at: 'signal', says: say('families.single-track-gives-about-0') },
+      { at: 'signal', says: say('families.full-supply-signal-no-return') },
+      { at: 'pair', says: say('families.both-tracks-pair-dead-together') },
+      { at: 'replacing', says: say('families.closed-position-learned-again') },
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -185,9 +190,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.accelerator-pedal-position'),
     measures: ['position', 'angle'],
     notes: [
-      say('families.track-1-rests-0-88'),
-      say('families.tracks-often-separate-references'),
-      say('families.correlation-out-limits-one-point'),
+      { at: 'stopped', says: say('families.track-1-rests-0-88') },
+      { at: 'pair', says: say('families.tracks-often-separate-references') },
+      { at: 'pair', says: say('families.correlation-out-limits-one-point') },
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -205,8 +210,8 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.flap-runner-valve-position'),
     measures: ['position', 'angle'],
     notes: [
-      say('families.move-arm-hand-percentage-must'),
-      say('families.arm-moves-percentage-stays-linkage'),
+      { at: 'signal', says: say('families.move-arm-hand-percentage-must') },
+      { at: 'live', says: say('families.arm-moves-percentage-stays-linkage') },
     ],
     pumped: false,
     moves: FULL_TRAVEL,
@@ -222,9 +227,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.air-flow-hot-element'),
     measures: ['air-flow'],
     notes: [
-      say('families.grams-per-second-idle-roughly'),
-      say('families.reads-low-when-air-bypasses'),
-      say('families.tapping-must-not-interrupt-signal'),
+      { at: 'driven', says: say('families.grams-per-second-idle-roughly') },
+      { at: 'driven', says: say('families.reads-low-when-air-bypasses') },
+      { at: 'signal', says: say('families.tapping-must-not-interrupt-signal') },
     ],
     pumped: false,
     moves: IDLE,
@@ -242,9 +247,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.refrigerant-pressure'),
     measures: ['gauge-pressure', 'absolute-pressure'],
     notes: [
-      say('families.about-0-3-v-3'),
-      say('families.live-data-pegged-near-500'),
-      say('families.rest-pressure-refrigerants-saturation-pressure'),
+      { at: 'signal', says: say('families.about-0-3-v-3') },
+      { at: 'live', says: say('families.live-data-pegged-near-500') },
+      { at: 'stopped', says: say('families.rest-pressure-refrigerants-saturation-pressure') },
     ],
     // None goes on a refrigerant line.
     pumped: false,
@@ -261,9 +266,9 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     words: say('families.fuel-rail-pressure'),
     measures: ['gauge-pressure', 'absolute-pressure'],
     notes: [
-      say('families.substituted-absurd-constant-live-data'),
-      say('families.analogue-voltage-fed-into-digital'),
-      say('families.relieve-pressure-before-opening-anything'),
+      { at: 'live', says: say('families.substituted-absurd-constant-live-data') },
+      { at: 'signal', says: say('families.analogue-voltage-fed-into-digital') },
+      { at: 'replacing', says: say('families.relieve-pressure-before-opening-anything') },
     ],
     // No pump reaches a fuel rail.
     pumped: false,

@@ -5,3 +5,4 @@ export { FAMILY_IDS, type FamilyId } from './familyIds.ts';
 export { liveDataStep } from './liveDataStep.ts';
 export { canBePumped, movedState, mustMove } from './movedState.ts';
 export type { ExpectationFault, ValueBand, ValueContext } from './valueBand.ts';
+export { NOTE_STEPS, notesAt, notesReplacing, type NoteStep, type TradeNote } from './tradeNotes.ts';

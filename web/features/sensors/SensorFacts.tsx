@@ -140,9 +140,9 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           </Typography>
           <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
             {notes && <li>{notes}</li>}
-            {FAMILIES[family].notes.map((note) => (
-              <li key={note.code}>
-                <Said message={note} /> {t('ui-sensors.common-practice')}
+            {FAMILIES[family].notes.map(({ says }) => (
+              <li key={says.code}>
+                <Said message={says} /> {t('ui-sensors.common-practice')}
               </li>
             ))}
           </Box>

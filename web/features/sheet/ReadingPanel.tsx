@@ -14,6 +14,7 @@ import {
 import { expectedReading, whyNoExpectation, type Expectation } from '@lettura/core/judge/expectation';
 import { expectationContext } from '@lettura/core/judge/checks';
 import { cautionsFor } from '@lettura/core/judge/cautions';
+import { familyOf, notesAt } from '@lettura/core/machine/family';
 import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { fitInWords } from '../../ui/fit.ts';
@@ -27,6 +28,7 @@ import {
   valueInWords,
 } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Term } from '../../ui/help/index.ts';
 import { FirstSteps } from './FirstSteps.tsx';
@@ -96,6 +98,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
             <Term key={id} id={id} />
           ))}
         </Box>
+        <TradeNotes notes={notesAt(familyOf(sheet.sensor.family), target, state)} />
         {takenWith}
         {taken.length > 0 && (
           <Box

@@ -172,6 +172,7 @@ export function SheetSection({
       return (
         <VerdictPanel
           jobId={job.id}
+          family={sensor.family}
           triedOn={triedOn}
           verdicts={sheet.verdicts}
           revealed={job.bench && whatWasWrong(machineOf(job.bench))}

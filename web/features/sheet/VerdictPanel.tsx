@@ -14,11 +14,14 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { SaidProblem, Said } from '../../ui/Said.tsx';
+import { familyOf, notesReplacing, type FamilyId } from '@lettura/core/machine/family';
+import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { type Message } from '@lettura/core/measure/message';
 import { t } from '../../ui/words.ts';
 
 export interface VerdictPanelProps {
   jobId: string;
+  family: FamilyId;
   /** Something else is tried on: nothing can be recorded on that. */
   triedOn: boolean;
   verdicts: JobVerdict[];
@@ -30,7 +33,7 @@ export interface VerdictPanelProps {
 const verdictNotes = (jobId: string) => stored(`lettura.verdict-note.${jobId}`, z.string(), '');
 
 /** Records what the readings prove, or that they prove nothing yet; never more than they prove. */
-export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPanelProps) {
+export function VerdictPanel({ jobId, family, triedOn, verdicts, revealed }: VerdictPanelProps) {
   const weighed = useWeighed();
   const weighing = triedOn ? undefined : weighed.weighing;
   const kept = verdictNotes(jobId);
@@ -60,6 +63,9 @@ export function VerdictPanel({ jobId, triedOn, verdicts, revealed }: VerdictPane
       <Typography sx={{ mb: 1.5 }}>
         {verdict ? <Said message={verdict.sentence} /> : t('ui-sheet.readings-being-weighed-something-tried')}
       </Typography>
+      {verdict?.decided && leader?.class === 'sensor' && (
+        <TradeNotes notes={notesReplacing(familyOf(family))} />
+      )}
       <TextField
         label={t('ui-sheet.note-customer-next-technician')}
         value={note}

@@ -1,0 +1,33 @@
+import type { Message } from '../../measure/message/index.ts';
+import { running, type MachineState, type Target } from '../places/index.ts';
+import type { FamilySpec } from './families.ts';
+
+/** At which step of the work a note matters: at rest, driven by engine or hand, at one kind of reading, or once a part is changed. */
+export const NOTE_STEPS = ['stopped', 'driven', 'signal', 'pair', 'live', 'replacing'] as const;
+export type NoteStep = (typeof NOTE_STEPS)[number];
+
+export interface TradeNote {
+  at: NoteStep;
+  says: Message;
+}
+
+/** Common practice that matters where somebody is about to read: nothing with the plug off, where the sensor has no say. */
+export function notesAt({ notes }: FamilySpec, target: Target, state: MachineState): Message[] {
+  const steps = stepsAt(target, state);
+  return notes.filter(({ at }) => steps.includes(at)).map(({ says }) => says);
+}
+
+/** Common practice for whoever changes the part. */
+export const notesReplacing = ({ notes }: FamilySpec): Message[] =>
+  notes.filter(({ at }) => at === 'replacing').map(({ says }) => says);
+
+function stepsAt(target: Target, state: MachineState): NoteStep[] {
+  const ofSensor =
+    target.kind === 'scan' ||
+    (target.kind === 'wire' && (target.lane === 'signal' || target.lane === 'second-signal'));
+  if (!ofSensor || state.plug === 'unplugged' || state.engine === 'key-off') return [];
+  return [
+    target.kind === 'scan' ? 'live' : target.lane === 'signal' ? 'signal' : 'pair',
+    running(state) || state.stimulus ? 'driven' : 'stopped',
+  ];
+}
