@@ -222,3 +222,28 @@ test('words and keys are a key away, and no drop-down takes a key from the sheet
   expect(await page.locator('#quick-entry').inputValue()).toBe('2?');
   await context.close();
 });
+
+test('with the largest letters nothing is cut off sideways, and Alt with a digit goes to each thing to do', async () => {
+  const { context, page, noSidewaysScroll } = await inTheHand(1280, 800);
+  await page.goto(app.url);
+  for (const name of ['Larger text', 'Largest text']) await page.getByRole('button', { name }).click();
+  const letters = () => page.evaluate(() => parseFloat(getComputedStyle(document.documentElement).fontSize));
+  await expect.poll(letters).toBeCloseTo(1.3 * 16, 3);
+  await page.getByRole('link', { name: 'Reedcutter RC2 boat' }).click();
+  await weighed(page);
+  await noSidewaysScroll();
+  for (const [i, name] of ['Measure', 'Pump & sweep', 'Compare', 'Isolate', 'Record', 'Finish'].entries()) {
+    await page.keyboard.press(`Alt+${i + 1}`);
+    await page.getByRole('tab', { name, exact: true, selected: true }).waitFor();
+    await noSidewaysScroll();
+  }
+  for (const width of [820, 390]) {
+    await page.setViewportSize({ width, height: 844 });
+    await noSidewaysScroll();
+  }
+  // Kept with the page.
+  await page.reload();
+  await weighed(page);
+  expect(await letters()).toBeCloseTo(1.3 * 16, 3);
+  await context.close();
+});

@@ -1,10 +1,11 @@
 import CssBaseline from '@mui/material/CssBaseline';
+import GlobalStyles from '@mui/material/GlobalStyles';
 import { ThemeProvider } from '@mui/material/styles';
 import { Suspense, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Loading, Trouble } from '../ui/Centred.tsx';
-import { selectTheme } from './preferences.ts';
+import { selectTextSize, selectTheme, TEXT_PERCENT } from './preferences.ts';
 import { ScreenBoundary } from './ScreenBoundary.tsx';
 import { screen } from './screen.tsx';
 import { themeNamed } from './theme.ts';
@@ -26,10 +27,13 @@ const ReportPage = screen(() => import('../features/report/ReportPage.tsx'));
 
 export function App() {
   const name = useSelector(selectTheme);
+  const textSize = useSelector(selectTextSize);
   const theme = useMemo(() => themeNamed(name), [name]);
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
+      {/* Everything is measured in the root's letters. */}
+      <GlobalStyles styles={{ html: { fontSize: `${TEXT_PERCENT[textSize]}%` } }} />
       {/* At once: in a transition the old tab would still stand there, and take what is typed for the new one. */}
       <BrowserRouter useTransitions={false}>
         <ScreenBoundary>

@@ -8,7 +8,16 @@ import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/measure/quantit
 import { useState, type ReactNode } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
-import { selectTheme, selectUnits, themeChosen, unitsChosen } from './preferences.ts';
+import {
+  selectTextSize,
+  selectTheme,
+  selectUnits,
+  textSizeAfter,
+  textSizeChosen,
+  themeChosen,
+  unitsChosen,
+  type TextSize,
+} from './preferences.ts';
 import { themeAfter } from './theme.ts';
 import { Help } from '../ui/help/index.ts';
 import { PopUp } from '../ui/PopUp.tsx';
@@ -107,9 +116,13 @@ function More({ children }: { children: ReactNode }) {
   );
 }
 
+/** What the next size looks like. */
+const LETTERS: Record<TextSize, string> = { usual: 'A', larger: 'A+', largest: 'A++' };
+
 function Choices() {
   const units = useSelector(selectUnits);
   const theme = useSelector(selectTheme);
+  const textSize = useSelector(selectTextSize);
   const dispatch = useDispatch();
   return (
     <>
@@ -123,6 +136,16 @@ function Choices() {
         value={units.vacuum}
         onChoose={(vacuum) => dispatch(unitsChosen({ vacuum }))}
       />
+      <Button
+        color="inherit"
+        variant="outlined"
+        aria-label={t('ui-app.text-size', { size: textSizeAfter(textSize) })}
+        title={t('ui-app.text-size', { size: textSizeAfter(textSize) })}
+        onClick={() => dispatch(textSizeChosen(textSizeAfter(textSize)))}
+        sx={{ borderColor: 'sheet.rule', minWidth: 48, px: 1 }}
+      >
+        <span aria-hidden="true">{LETTERS[textSizeAfter(textSize)]}</span>
+      </Button>
       <Button
         color="inherit"
         variant="outlined"

@@ -9,6 +9,11 @@ import {
   selectLaneForms,
   selectTheme,
   selectUnits,
+  selectSigns,
+  selectTextSize,
+  signsSwitched,
+  textSizeAfter,
+  textSizeChosen,
   themeChosen,
   unitsChosen,
 } from './preferences.ts';
@@ -89,4 +94,18 @@ test('keypad and lanes are kept as they were chosen, and what is not kept yet ha
   expect(selectLaneForms({ preferences: chosen })).toEqual({ point: 'full', table: 'full' });
   expect(selectKeypad({ preferences: start() })).toBe(true);
   expect(selectLaneForms({ preferences: start() })).toEqual({ point: 'full', table: 'strip' });
+});
+
+test('letters have three sizes in a ring, and signs are silent until somebody wants them', () => {
+  expect((['usual', 'larger', 'largest'] as const).map(textSizeAfter)).toEqual([
+    'larger',
+    'largest',
+    'usual',
+  ]);
+  expect(selectTextSize({ preferences: start() })).toBe('usual');
+  expect(selectSigns({ preferences: start() })).toBe(false);
+  const chosen = [textSizeChosen('largest'), signsSwitched(true)].reduce(reducer, start());
+  preferencesStorage.save(chosen);
+  expect(selectTextSize({ preferences: start() })).toBe('largest');
+  expect(selectSigns({ preferences: start() })).toBe(true);
 });

@@ -1,8 +1,13 @@
 import { expect, test } from 'vitest';
 import { passesFilter, stageInWords, type JOB_FILTERS } from './jobStage.ts';
 
-const verdict = (cause: string) =>
-  ({ id: 'v', jobId: 'j', decidedAt: '2026-11-24T08:00:00.000Z', cause, note: '' });
+const verdict = (cause: string) => ({
+  id: 'v',
+  jobId: 'j',
+  decidedAt: '2026-11-24T08:00:00.000Z',
+  cause,
+  note: '',
+});
 const rows = {
   fresh: { readingCount: 0 },
   begun: { readingCount: 3 },

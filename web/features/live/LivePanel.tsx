@@ -6,11 +6,15 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { selectSigns, signsSwitched } from '../../app/preferences.ts';
 import { NUMERALS } from '../../app/theme.ts';
 import { fitInWords, fitOf } from '../../ui/fit.ts';
 import { steadiness, STEADY_MS, type Moment } from './steady.ts';
 import type { LiveBuffer } from './liveBuffer.ts';
 import type { LiveSource } from './liveSource.ts';
+import { giveSign } from './giveSign.ts';
+import { doingOf, signOf, type Doing } from './sign.ts';
 import { sourceInWords } from './sourceInWords.ts';
 import { useSource } from './useSource.ts';
 import { t } from '../../ui/words.ts';
@@ -68,6 +72,16 @@ export function LivePanel({
     // Only a value that comes to stand takes a reading, not a new way to take it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [holds, fresh, steady, mean, newest]);
+
+  const signs = useSelector(selectSigns);
+  const dispatch = useDispatch();
+  const doing = doingOf({ fresh, steady, value: isValue(newest) ? newest : undefined, expected });
+  const did = useRef<Doing>(undefined);
+  useEffect(() => {
+    const sign = signOf(did.current, doing);
+    did.current = doing;
+    if (signs && sign) giveSign(sign);
+  }, [signs, doing]);
 
   return (
     <Box
@@ -146,6 +160,10 @@ export function LivePanel({
       <FormControlLabel
         control={<Switch checked={holds} onChange={(_event, on) => setHolds(on)} />}
         label={t('ui-live.hold-when-steady')}
+      />
+      <FormControlLabel
+        control={<Switch checked={signs} onChange={(_event, on) => dispatch(signsSwitched(on))} />}
+        label={t('ui-live.signs')}
       />
       <Button
         fullWidth
