@@ -2,12 +2,13 @@ import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
 import { type MachineState } from '@lettura/core/machine/places';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import type { CaseFile } from '@lettura/core/judge/checks';
-import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
+import { startingAfter, USUAL_WEIGHTS } from '@lettura/core/judge/priors';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
 import { isWithdrawn, type RecordingInfo } from './recordings.ts';
-import { standingReadings, type Reading } from './readings.ts';
+import { episodesOf, type Episode } from './episodes.ts';
+import { isTakenReading, standingReadings, type Reading, type TakenReading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
 
@@ -17,13 +18,27 @@ export interface JobRecord {
   sensor: Pick<Sensor, 'profile' | 'family' | 'companion'>;
   vehicle: Pick<Vehicle, 'displacementLitres'>;
   instruments: readonly Instrument[];
-  recordings: readonly Pick<RecordingInfo, 'name' | 'channels' | 'findings' | 'revision'>[];
+  recordings: readonly Pick<RecordingInfo, 'name' | 'channels' | 'findings' | 'revision' | 'takenAt'>[];
 }
 
-/** A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. */
-export function caseFileOf({ job, readings, sensor, vehicle, instruments, recordings }: JobRecord): CaseFile {
-  const standing = standingReadings(readings);
-  const noted = standing.findLast((reading) => reading.kind === 'ambient');
+/**
+ * A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. What was read
+ * before the last work on the machine was read on another machine, and is left out.
+ *
+ * @param episode counted from the machine as it came; the present one unless given
+ */
+export function caseFileOf(
+  { job, readings, sensor, vehicle, instruments, recordings }: JobRecord,
+  episode?: number,
+): CaseFile {
+  const episodes = episodesOf(readings);
+  const present = episodes[episode ?? episodes.length - 1] ?? episodes[0];
+  const standing = present.readings;
+  const isFirst = present.works.length === 0;
+  // The weather is the same before and after a repair.
+  const noted = standingReadings(readings)
+    .filter(({ takenAt }) => present.untilInstant === undefined || takenAt < present.untilInstant)
+    .findLast((reading) => reading.kind === 'ambient');
   const ambient = noted && ambientFrom(noted.ambient);
   const byId = new Map(instruments.map((instrument) => [instrument.id, instrument]));
   const observations = new Map(
@@ -31,9 +46,7 @@ export function caseFileOf({ job, readings, sensor, vehicle, instruments, record
       .filter((reading) => reading.kind === 'observation')
       .map(({ id, observation, holds }) => [observation, { id, observation, holds }]),
   );
-  const measured = standing
-    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
-    .map((reading) => withInstrument(reading, byId));
+  const measured = standing.filter(isTakenReading).map((reading) => withInstrument(reading, byId));
   return {
     family: sensor.family,
     profile: sensor.profile,
@@ -43,10 +56,15 @@ export function caseFileOf({ job, readings, sensor, vehicle, instruments, record
     readings: measured.filter(isPlain),
     isolation: measured.filter((reading) => !isPlain(reading)),
     observations: [...observations.values()],
-    codes: job.codes,
-    starting: job.starting ?? USUAL_WEIGHTS,
+    // Codes were stored by the machine as it came.
+    codes: isFirst ? job.codes : [],
+    starting: startingAfter(
+      job.starting ?? USUAL_WEIGHTS,
+      present.works.map(({ work }) => work),
+      sensor.family,
+    ),
     sweeps: recordings
-      .filter((one) => !isWithdrawn(one))
+      .filter((one) => !isWithdrawn(one) && isWithin(one.takenAt, present))
       .map(({ name, channels, findings }) => ({
         name,
         // A channel that could not be read is no witness, whatever it was said to be.
@@ -60,10 +78,12 @@ export function caseFileOf({ job, readings, sensor, vehicle, instruments, record
   };
 }
 
-type Measured = Exclude<ReturnType<typeof standingReadings>[number], { kind: 'ambient' | 'observation' }>;
+const isWithin = (instant: string, { fromInstant, untilInstant }: Episode): boolean =>
+  (fromInstant === undefined || instant >= fromInstant) &&
+  (untilInstant === undefined || instant < untilInstant);
 
 /** Without what only the record needs: when and how it was typed is no evidence, and would make one reading look like two. */
-function evidenceOf(reading: Measured): AnyEvidence {
+function evidenceOf(reading: TakenReading): AnyEvidence {
   const {
     jobId: _jobId,
     takenAt: _takenAt,
@@ -75,7 +95,7 @@ function evidenceOf(reading: Measured): AnyEvidence {
   return evidence;
 }
 
-function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
+function withInstrument(given: TakenReading, byId: ReadonlyMap<string, Instrument>): AnyEvidence {
   const reading = { ...evidenceOf(given), state: withPumpGauge(given.state, byId) };
   if (!given.instrumentId) return reading;
   const taken = byId.get(given.instrumentId);
@@ -87,7 +107,7 @@ function withInstrument(given: Measured, byId: ReadonlyMap<string, Instrument>):
   return reading;
 }
 
-function withPumpGauge(state: Measured['state'], byId: ReadonlyMap<string, Instrument>): MachineState {
+function withPumpGauge(state: TakenReading['state'], byId: ReadonlyMap<string, Instrument>): MachineState {
   const { stimulus } = state;
   const shown =
     stimulus?.kind === 'pump' && stimulus.instrumentId ? byId.get(stimulus.instrumentId) : undefined;

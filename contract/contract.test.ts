@@ -267,6 +267,7 @@ test('a channel that could not be read is no witness, whatever it was said to be
     fromSeconds: 0,
     untilSeconds: 1,
   } as const;
+  const takenAt = '2026-03-01T09:00:00.000Z';
   const { sweeps } = caseFileOf({
     job: { codes: [] },
     readings: [],
@@ -274,9 +275,10 @@ test('a channel that could not be read is no witness, whatever it was said to be
     vehicle: {},
     instruments: [],
     recordings: [
-      { name: 'kept', channels: [said('signal'), said('second-signal')], findings: [question] },
+      { name: 'kept', takenAt, channels: [said('signal'), said('second-signal')], findings: [question] },
       {
         name: 'withdrawn',
+        takenAt,
         channels: [said('signal')],
         findings: [],
         revision: { revisedAt: '2026-03-02T09:00:00.000Z', withdrawn: true },

@@ -29,11 +29,13 @@ export { problemDetails, problemType, type ProblemDetails } from './problems.ts'
 export {
   ambientSource,
   instrumentsNamed,
+  isTakenReading,
   newReading,
-  reading,
-  standingReadings,
   type NewReading,
+  reading,
   type Reading,
+  standingReadings,
+  type TakenReading,
 } from './readings.ts';
 export {
   FEED_IDS,
@@ -86,6 +88,7 @@ export {
   type NewSensor,
   type Sensor,
 } from './sensors.ts';
+export { episodesOf, type Episode, type StandingReading, type WorkDone } from './episodes.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
 export { readRecordingFile, recordingFile } from './recordingFile.ts';
 export { refusal, refusalOf, refusalsOf } from './refusal.ts';

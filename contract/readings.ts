@@ -1,6 +1,7 @@
 import { say } from '@lettura/core/measure/message';
 import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
+import { WORK_IDS } from '@lettura/core/record/work';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,
@@ -34,6 +35,8 @@ export const ambientSource = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('altitude'), altitudeM, airCelsius }),
   z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM, airCelsius }),
 ]);
+
+const partNumber = z.string().trim().max(80).optional();
 
 const twoPoints = ({ from, to }: { from: ProbePoint; to: ProbePoint }) => !samePoint(from, to);
 const ONE_POINT = { error: refusal(say('refusal.both-probes-are-on-one')) };
@@ -98,6 +101,18 @@ export const newReading = z.discriminatedUnion('kind', [
     /** As it should be. */
     holds: z.boolean(),
   }),
+  /** Something done to the machine: what is read after it may be another value. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('work'),
+    work: z.enum(WORK_IDS),
+    /** Which part, and where. */
+    at: z.string().trim().max(200).optional(),
+    oldPart: partNumber,
+    newPart: partNumber,
+    who: z.string().trim().max(120).optional(),
+    note: z.string().trim().max(1000).optional(),
+  }),
   z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
   z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
 ]);
@@ -105,6 +120,11 @@ export type NewReading = z.infer<typeof newReading>;
 
 export const reading = newReading;
 export type Reading = NewReading;
+
+/** Read with an instrument, at a point and in a state. */
+export type TakenReading = Exclude<Reading, { kind: 'ambient' | 'observation' | 'work' | 'withdrawal' }>;
+export const isTakenReading = (row: Reading): row is TakenReading =>
+  row.kind !== 'ambient' && row.kind !== 'observation' && row.kind !== 'work' && row.kind !== 'withdrawal';
 
 /** The instruments that a line of the record names. */
 export function instrumentsNamed(row: Reading): string[] {

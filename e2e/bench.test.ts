@@ -74,7 +74,7 @@ test('a reading taken meanwhile goes on record with what was unplugged, and is w
   await page.getByRole('status').filter({ hasText: 'Reference at the sensor plug' }).waitFor();
   await standing(page).getByText('Another sensor pulls the reference down').first().waitFor();
   await section(page, 'Record');
-  await page.getByRole('row', { name: /another sensor on the reference unplugged/u }).waitFor();
+  await page.getByRole('button', { name: /another sensor on the reference unplugged/u }).waitFor();
   await page.getByRole('button', { name: /^Another sensor on the reference unplugged/u }).click();
   await section(page, 'Bench');
   await expect.poll(volts).toBeLessThan(2);

@@ -90,6 +90,7 @@ const placeOf = (reading: Reading): unknown => {
   switch (reading.kind) {
     case 'ambient':
     case 'withdrawal':
+    case 'work':
       return reading.kind;
     case 'observation':
       return [reading.kind, reading.observation];

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { fitInWords, fitOf } from './fit.ts';
+import { fitOf } from '@lettura/core/judge/expectation';
+import { fitInWords } from './fit.ts';
 
 test.each([
   [0.9, '✓ as expected'],

@@ -11,6 +11,7 @@ import {
   type Target,
 } from '@lettura/core/machine/places';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
+import { workSaid } from '@lettura/core/record/work';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import {
   formatPressure,
@@ -56,6 +57,8 @@ export function valueInWords(reading: Reading, units: Units): string {
       const { yes, no } = observationOf(reading.observation);
       return said(reading.holds ? yes : no);
     }
+    case 'work':
+      return workInWords(reading);
     case 'ambient':
       return ambientSourceInWords(reading.ambient, units);
     case 'withdrawal':
@@ -64,7 +67,8 @@ export function valueInWords(reading: Reading, units: Units): string {
 }
 
 export function placeInWords(
-  reading: Spot | { kind: 'observation'; observation: ObservationId } | { kind: 'ambient' | 'withdrawal' },
+  reading:
+    Spot | { kind: 'observation'; observation: ObservationId } | { kind: 'ambient' | 'withdrawal' | 'work' },
 ): string {
   switch (reading.kind) {
     case 'wire':
@@ -80,10 +84,24 @@ export function placeInWords(
       return said(observationOf(reading.observation).question);
     case 'ambient':
       return t('ui.ambient-pressure');
+    case 'work':
+      return t('ui.work-done');
     case 'withdrawal':
       return 'Reading';
   }
 }
+
+/** What was done, where, and with which parts. */
+export const workInWords = ({ work, at, oldPart, newPart }: Extract<Reading, { kind: 'work' }>): string =>
+  t('ui.work', {
+    work: said(workSaid(work)),
+    at: at ?? '',
+    hasAt: Boolean(at),
+    oldPart: oldPart ?? '',
+    hasOld: Boolean(oldPart),
+    newPart: newPart ?? '',
+    hasNew: Boolean(newPart),
+  });
 
 export function ambientSourceInWords(given: AmbientSource, units: Units): string {
   switch (given.source) {

@@ -43,6 +43,7 @@ import uiSweeps from './ui-sweeps.json' with { type: 'json' };
 import uiWires from './ui-wires.json' with { type: 'json' };
 import verdicts from './verdicts.json' with { type: 'json' };
 import weighing from './weighing.json' with { type: 'json' };
+import work from './work.json' with { type: 'json' };
 import wires from './wires.json' with { type: 'json' };
 
 /** Every message in English, the only language that people wrote so far. */
@@ -92,5 +93,6 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...uiWires,
   ...verdicts,
   ...weighing,
+  ...work,
   ...wires,
 };

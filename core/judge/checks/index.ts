@@ -22,3 +22,5 @@ export { supplyCheck, type SupplyOutcome, type SupplyStep } from './supplyCheck.
 export { threeViews, type ThreeViews, type ViewName } from './threeViews.ts';
 export { railSaid, signalAtRail } from './signalAtRail.ts';
 export { findingsIn, type FoundInReadings } from './findingsIn.ts';
+export { fitOfReading, type SeenReading } from './fitOfReading.ts';
+export { repairProof, type RepairOutcome, type RepairProof, type RepeatedReading } from './repairProof.ts';

@@ -13,3 +13,4 @@ export {
   USUAL_WEIGHTS,
   type StartingWeights,
 } from './startingWeights.ts';
+export { startingAfter } from './startingAfter.ts';

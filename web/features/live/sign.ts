@@ -1,4 +1,4 @@
-import { fitOf } from '../../ui/fit.ts';
+import { fitOf } from '@lettura/core/judge/expectation';
 
 /** What a live value does, as far as eyes on the engine want to be told of it. */
 export type Doing = 'lost' | 'moving' | 'steady-as-expected' | 'steady-out-of-band' | 'steady';

@@ -6,7 +6,8 @@ import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quanti
 import { CHANNEL_USES, type ChannelUse, type SweepMark } from '@lettura/core/recording/sweep';
 import { valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
 import { NUMERALS } from '../../app/theme.ts';
-import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
+import { fitOf } from '@lettura/core/judge/expectation';
+import { FIT_SIGNS } from '../../ui/fit.ts';
 import type { LiveView } from '../live/index.ts';
 import { USE_WORDS } from '../sweeps/index.ts';
 import { bandInWords } from './GuideSteps.tsx';

@@ -3,7 +3,8 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { NUMERALS } from '../../app/theme.ts';
 import type { Target } from '@lettura/core/machine/places';
 import { memo } from 'react';
-import { FIT_SIGNS, type Fit } from '../../ui/fit.ts';
+import { type Fit } from '@lettura/core/judge/expectation';
+import { FIT_SIGNS } from '../../ui/fit.ts';
 import { t } from '../../ui/words.ts';
 
 export interface ProbePadProps {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Reading } from '@lettura/contract';
+import { isTakenReading, type Reading, type TakenReading } from '@lettura/contract';
 import { quickEntry } from '@lettura/core/record/entry';
 import {
   isTarget,
@@ -60,7 +60,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
-    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
+    .filter(isTakenReading)
     .filter(isTarget)
     .filter((reading) => sameTarget(reading, target))
     .toReversed();
@@ -107,7 +107,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
             sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}
           >
             {taken.map((reading) => (
-              <TakenReading key={reading.id} {...{ reading, sheet, units, onTakeBack, onCorrect }} />
+              <OneReading key={reading.id} {...{ reading, sheet, units, onTakeBack, onCorrect }} />
             ))}
           </Box>
         )}
@@ -173,10 +173,10 @@ function Preview({
 }
 
 interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
-  reading: Exclude<Sheet['standing'][number], { kind: 'ambient' | 'between' | 'ohms' | 'observation' }>;
+  reading: Exclude<TakenReading, { kind: 'between' | 'ohms' }>;
 }
 
-function TakenReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
+function OneReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
   const { fit, conversion } = meaningOf(evidenceOf(sheet, reading.id) ?? reading, sheet.caseFile, units);
   const value = valueInWords(reading, units);
   const budget = budgetOf(evidenceOf(sheet, reading.id) ?? reading, sheet.caseFile);

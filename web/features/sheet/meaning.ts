@@ -1,5 +1,5 @@
 import type { Evidence } from '@lettura/core/record/evidence';
-import { expectedReading, type Expectation } from '@lettura/core/judge/expectation';
+import { type Expectation, type Fit } from '@lettura/core/judge/expectation';
 import {
   formatPressure,
   formatValue,
@@ -9,14 +9,13 @@ import {
   measurandSaid,
 } from '@lettura/core/measure/quantity';
 import {
-  expectationContext,
-  readingLimitVolts,
+  fitOfReading,
   valueOfSignal,
   signalAtRail,
   type CaseFile,
+  type SeenReading,
 } from '@lettura/core/judge/checks';
 import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
-import { fitOf, type Fit } from '../../ui/fit.ts';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { said, t } from '../../ui/words.ts';
@@ -30,42 +29,15 @@ export interface Meaning {
   conversion: string | undefined;
 }
 
-/** A reading before it has an id: being typed, or shown on a simulated instrument. */
-type Seen = Evidence extends infer E ? (E extends Evidence ? Omit<E, 'id'> : never) : never;
-
 /** What a reading says at once, before anything is weighed. */
-export function meaningOf(reading: Seen, caseFile: CaseFile, units: Units): Meaning {
-  const expectation = expectedReading(reading, reading.state, expectationContext(caseFile));
-  const value = valueInExpectedUnit(reading, caseFile);
+export function meaningOf(reading: SeenReading, caseFile: CaseFile, units: Units): Meaning {
   return {
-    expectation,
-    fit:
-      expectation && value !== undefined ? fitOf(value, expectation, doubtOf(reading, caseFile)) : undefined,
+    ...fitOfReading(reading, caseFile),
     conversion: conversionOf(reading, caseFile, units),
   };
 }
 
-/** Lanes and gate leave a reading what its meter cannot tell; so does its mark. */
-const doubtOf = (reading: Seen, caseFile: CaseFile): number =>
-  reading.kind === 'wire' ? readingLimitVolts(reading, caseFile) : 0;
-
-function valueInExpectedUnit(reading: Seen, { ambient, profile }: CaseFile): number | undefined {
-  switch (reading.kind) {
-    case 'wire':
-      return reading.volts;
-    case 'scan':
-      return reading.value;
-    case 'gauge': {
-      if (profile.measures !== 'absolute-pressure' && reading.basis !== 'absolute') {
-        return reading.basis === 'vacuum' ? -reading.pressureKpa : reading.pressureKpa;
-      }
-      const kpaAbs = ambient && toKpaAbs(reading, ambient.pressureKpaAbs);
-      return kpaAbs?.ok ? kpaAbs.value : undefined;
-    }
-  }
-}
-
-function conversionOf(reading: Seen, caseFile: CaseFile, units: Units): string | undefined {
+function conversionOf(reading: SeenReading, caseFile: CaseFile, units: Units): string | undefined {
   if (reading.kind === 'wire') {
     const converts =
       reading.lane === 'signal' &&
@@ -138,7 +110,7 @@ function inEveryBasis(value: number, { ambient, profile }: CaseFile, units: Unit
 }
 
 /** The budget behind a signal's value, where it has one. */
-export function budgetOf(reading: Seen, caseFile: CaseFile): MeasuredValue | undefined {
+export function budgetOf(reading: SeenReading, caseFile: CaseFile): MeasuredValue | undefined {
   if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
     return undefined;
   const signal = { ...reading, id: 'unsaved' };

@@ -1,3 +1,4 @@
+import { isTakenReading } from '@lettura/contract';
 import {
   isTarget,
   plugSaid,
@@ -37,7 +38,7 @@ export function padIn(
   units: Units,
 ): PadShows {
   const here = standing
-    .filter((reading) => reading.kind !== 'ambient' && reading.kind !== 'observation')
+    .filter(isTakenReading)
     .filter(isTarget)
     .filter((reading) => sameTarget(reading, target));
   const now = here.findLast((reading) => sameState(reading.state, state));

@@ -1,7 +1,7 @@
 import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
 import { isTarget, type MachineState } from '@lettura/core/machine/places';
 import { formatPressure } from '@lettura/core/measure/quantity';
-import type { Fit } from '../../ui/fit.ts';
+import type { Fit } from '@lettura/core/judge/expectation';
 import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';

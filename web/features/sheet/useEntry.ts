@@ -1,5 +1,5 @@
 import { say } from '@lettura/core/measure/message';
-import type { NewReading } from '@lettura/contract';
+import { isTakenReading, type NewReading } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
 import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/machine/places';
 import type { ObservationId } from '@lettura/core/record/observation';
@@ -206,8 +206,7 @@ const NOT_VOLTS: Problem = {
 /** A correction stays where the reading was taken. */
 function isSamePlace(old: NewReading, now: NewReading): boolean {
   if (old.kind === 'ambient' || now.kind === 'ambient') return old.kind === now.kind;
-  if (old.kind === 'observation' || old.kind === 'withdrawal') return false;
-  if (now.kind === 'observation' || now.kind === 'withdrawal') return false;
+  if (!isTakenReading(old) || !isTakenReading(now)) return false;
   return sameTarget(spotOf(old), spotOf(now));
 }
 

@@ -10,7 +10,8 @@ import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quanti
 import { channelScale, type Plateau, type SweepMark } from '@lettura/core/recording/sweep';
 import { valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
 import { useEffect, useState } from 'react';
-import { FIT_SIGNS, fitOf } from '../../ui/fit.ts';
+import { fitOf } from '@lettura/core/judge/expectation';
+import { FIT_SIGNS } from '../../ui/fit.ts';
 import { PAPER } from '../../ui/paper.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { AskSweep } from './useSweepWorker.ts';

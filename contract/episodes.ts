@@ -1,0 +1,44 @@
+import { changesReadings } from '@lettura/core/record/work';
+import { standingReadings, type Reading } from './readings.ts';
+
+export type StandingReading = ReturnType<typeof standingReadings>[number];
+export type WorkDone = Extract<Reading, { kind: 'work' }>;
+
+/** A stretch of the record over which the machine was one and the same: from one work on it to the next. */
+export interface Episode {
+  /** What it began with; none for the machine as it came. */
+  works: readonly WorkDone[];
+  /** When the first work was done; undefined for the machine as it came. */
+  fromInstant: string | undefined;
+  /** When the next one begins. */
+  untilInstant: string | undefined;
+  readings: readonly StandingReading[];
+}
+
+/**
+ * The record in its episodes, oldest first; there is always one. Works between which nothing was read are one repair, and
+ * one that changes no voltage (codes cleared, a relearn) begins none.
+ */
+export function episodesOf(readings: readonly Reading[]): readonly [Episode, ...Episode[]] {
+  type Building = { works: WorkDone[]; readings: StandingReading[] };
+  const all: [Building, ...Building[]] = [{ works: [], readings: [] }];
+  for (const reading of standingReadings(readings)) {
+    const current = all.at(-1) ?? all[0];
+    if (reading.kind === 'work' && changesReadings(reading.work)) {
+      const untouched = current.works.length > 0 && !current.readings.some(isMeasured);
+      if (untouched) current.works.push(reading);
+      else all.push({ works: [reading], readings: [] });
+    } else current.readings.push(reading);
+  }
+  const [first, ...later] = all;
+  const begin = ({ works }: Building) => works[0]?.takenAt;
+  const episode = (one: Building, i: number): Episode => ({
+    ...one,
+    fromInstant: begin(one),
+    untilInstant: all[i + 1] && begin(all[i + 1]!),
+  });
+  return [episode(first, 0), ...later.map((one, i) => episode(one, i + 1))];
+}
+
+/** Ambient pressure is of the weather, and a note of work is none of the machine. */
+const isMeasured = ({ kind }: StandingReading): boolean => kind !== 'ambient' && kind !== 'work';
