@@ -7,7 +7,7 @@ import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncerta
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
 import { isWithdrawn, type RecordingInfo } from './recordings.ts';
-import { episodesOf, type Episode } from './episodes.ts';
+import { beforeLastWork, lastEpisode, type Episode } from './episodes.ts';
 import { isTakenReading, standingReadings, type Reading, type TakenReading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
@@ -25,14 +25,13 @@ export interface JobRecord {
  * A job's record as the reasoning wants it: the same on the server, which guards the gate, and on the screen. What was read
  * before the last work on the machine was read on another machine, and is left out.
  *
- * @param episode counted from the machine as it came; the present one unless given
+ * @param which the machine as it is now, or as it was before the last work on it, all earlier readings together
  */
 export function caseFileOf(
   { job, readings, sensor, vehicle, instruments, recordings }: JobRecord,
-  episode?: number,
+  which: 'now' | 'before-last-work' = 'now',
 ): CaseFile {
-  const episodes = episodesOf(readings);
-  const present = episodes[episode ?? episodes.length - 1] ?? episodes[0];
+  const present = which === 'now' ? lastEpisode(readings) : beforeLastWork(readings);
   const standing = present.readings;
   const isFirst = present.works.length === 0;
   // The weather is the same before and after a repair.

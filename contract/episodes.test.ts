@@ -34,8 +34,8 @@ test('the record is one episode until work is done; each work begins another', (
     { works: [], fromInstant: undefined, untilInstant: undefined },
   ]);
   const [first, second, third] = episodesOf([wire(1), work(5), wire(6), wire(7), work(9, 'wire-mended')]);
-  expect(first!.readings.map(({ id }) => id)).toEqual([uuid(1)]);
-  expect(first!.untilInstant).toBe(work(5).takenAt);
+  expect(first.readings.map(({ id }) => id)).toEqual([uuid(1)]);
+  expect(first.untilInstant).toBe(work(5).takenAt);
   expect(second!.readings.map(({ id }) => id)).toEqual([uuid(6), uuid(7)]);
   expect(third).toMatchObject({ works: [{ work: 'wire-mended' }], readings: [], untilInstant: undefined });
 });
@@ -63,11 +63,21 @@ test('only what was read since counts, with the weather, the recordings and the 
   expect(now.sweeps.map(({ name }) => name)).toEqual(['after']);
   expect(now.codes).toEqual([]);
   expect(now.starting.circumstances).toContain('sensor-replaced');
-  const before = caseFileOf(record(readings), 0);
+  const before = caseFileOf(record(readings), 'before-last-work');
   expect(before.readings.map(({ id }) => id)).toEqual([uuid(2)]);
   expect(before.sweeps.map(({ name }) => name)).toEqual(['before']);
   expect(before.codes).toEqual(['P0107']);
   expect(before.starting.circumstances).toEqual([]);
+});
+
+test('what was not read again since an earlier work still stands before the last one', () => {
+  const readings = [wire(1), wire(2, { place: 'unit' }), work(5, 'part-cleaned'), wire(6), work(8), wire(9)];
+  expect(caseFileOf(record(readings), 'before-last-work').readings.map(({ id }) => id)).toEqual([
+    uuid(1),
+    uuid(2),
+    uuid(6),
+  ]);
+  expect(caseFileOf(record(readings)).readings.map(({ id }) => id)).toEqual([uuid(9)]);
 });
 
 test('the same tests after a repair never make a slip of an earlier reading', () => {

@@ -42,3 +42,20 @@ export function episodesOf(readings: readonly Reading[]): readonly [Episode, ...
 
 /** Ambient pressure is of the weather, and a note of work is none of the machine. */
 const isMeasured = ({ kind }: StandingReading): boolean => kind !== 'ambient' && kind !== 'work';
+
+export const lastEpisode = (readings: readonly Reading[]): Episode => {
+  const episodes = episodesOf(readings);
+  return episodes.at(-1) ?? episodes[0];
+};
+
+/** Everything that was read before the last work, as one: a point that was not read again since an earlier work still counts. */
+export function beforeLastWork(readings: readonly Reading[]): Episode {
+  const episodes = episodesOf(readings);
+  const earlier = episodes.slice(0, -1);
+  return {
+    works: [],
+    fromInstant: undefined,
+    untilInstant: episodes.at(-1)?.fromInstant,
+    readings: earlier.flatMap((one) => one.readings),
+  };
+}

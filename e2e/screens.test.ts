@@ -62,7 +62,9 @@ test('a look is answered with one tap, goes on record, and is not asked for agai
   await weighed(page);
   expect(await next.textContent()).not.toContain('Are the terminals');
   await section(page, 'Record');
-  await page.getByRole('button', { name: /Are the terminals of the sensor plug.*clean and tight/u }).waitFor();
+  await page
+    .getByRole('button', { name: /Are the terminals of the sensor plug.*clean and tight/u })
+    .waitFor();
   // Undone, it is open again.
   await page.getByRole('button', { name: 'Undo' }).click();
   await weighed(page);

@@ -74,6 +74,7 @@ const SECTIONS = {
   Wires: ['Isolate', 'Which wire is which'],
   Record: ['Record', undefined],
   Verdict: ['Finish', 'Verdict'],
+  Repair: ['Finish', 'Repair'],
   Job: ['Finish', 'Job'],
 } as const;
 export type SectionName = keyof typeof SECTIONS;

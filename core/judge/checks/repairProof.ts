@@ -1,6 +1,6 @@
 import { sameDrive, sameTarget } from '../../machine/places/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
-import type { Expectation, Fit } from '../expectation/index.ts';
+import { isOffBand, type Expectation, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { fitOfReading } from './fitOfReading.ts';
 
@@ -31,8 +31,6 @@ export interface RepairProof {
   newlyOff: readonly Evidence[];
 }
 
-const isOff = (fit: Fit | undefined): boolean => fit === 'below' || fit === 'above';
-
 /** The same point in the same state of the machine. */
 const isRepeat = (a: Evidence, b: Evidence): boolean =>
   sameTarget(a, b) &&
@@ -56,10 +54,10 @@ export function repairProof(before: CaseFile, after: CaseFile): RepairProof {
       expectation: fitOfReading(newest, after).expectation,
     };
   });
-  const wasOff = rows.filter(({ beforeFit }) => isOff(beforeFit));
+  const wasOff = rows.filter(({ beforeFit }) => isOffBand(beforeFit));
   const newlyOff = after.readings.filter(
     (reading, i, all) =>
-      isOff(fitOfReading(reading, after).fit) &&
+      isOffBand(fitOfReading(reading, after).fit) &&
       !wasOff.some((row) => isRepeat(row.before, reading)) &&
       // Read again since, only the newest counts.
       !all.slice(i + 1).some((later) => isRepeat(later, reading)),
@@ -68,7 +66,7 @@ export function repairProof(before: CaseFile, after: CaseFile): RepairProof {
 }
 
 function outcomeOf(wasOff: readonly RepeatedReading[], newlyOff: readonly Evidence[]): RepairOutcome {
-  if (wasOff.some(({ afterFit }) => isOff(afterFit))) return 'still-off';
+  if (wasOff.some(({ afterFit }) => isOffBand(afterFit))) return 'still-off';
   if (newlyOff.length > 0) return 'something-else-off';
   if (wasOff.length === 0) return 'nothing-was-off';
   return wasOff.every(({ afterFit }) => afterFit !== undefined) ? 'proven' : 'not-repeated';

@@ -21,3 +21,6 @@ export function fitOf(
   if (value >= lowest - doubt && value <= highest + doubt) return 'at-the-edge';
   return value < lowest ? 'below' : 'above';
 }
+
+/** Off by more than its meter can tell. */
+export const isOffBand = (fit: Fit | undefined): boolean => fit === 'below' || fit === 'above';

@@ -4,4 +4,4 @@ export {
   type Expectation,
   type ExpectationContext,
 } from './expectedReading.ts';
-export { fitOf, type Fit } from './fit.ts';
+export { fitOf, isOffBand, type Fit } from './fit.ts';

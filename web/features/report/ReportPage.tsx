@@ -22,6 +22,8 @@ import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst 
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sheet/index.ts';
+import { RepairReport } from './RepairReport.tsx';
+import { Heading } from './Heading.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { list, say } from '@lettura/core/measure/message';
 import { valueSaid, t } from '../../ui/words.ts';
@@ -46,7 +48,6 @@ function Report({ sheet }: { sheet: Sheet }) {
   const isLooking = weighing?.verdict.sentence.code === 'verdict.looking';
   const [leader] = weighing?.causes ?? [];
   const starting = startingInWords(caseFile.starting);
-  const verdict = verdicts.at(-1);
   useEffect(() => {
     document.title = t('ui-report.page', { name: vehicle.name });
   }, [vehicle.name]);
@@ -99,14 +100,20 @@ function Report({ sheet }: { sheet: Sheet }) {
       </Typography>
 
       <Heading>{t('ui-report.verdict')}</Heading>
-      <Typography sx={{ fontWeight: 700 }}>
-        {verdict ? causeInWords(verdict.cause) : t('ui-report.none-recorded')}
-      </Typography>
-      {verdict && (
-        <Typography>
-          {dayAndTime(verdict.decidedAt)}. {verdict.note}
-        </Typography>
+      {verdicts.length === 0 && (
+        <Typography sx={{ fontWeight: 700 }}>{t('ui-report.none-recorded')}</Typography>
       )}
+      {/* All of them in their order: what was thought first is part of how it was found. */}
+      {verdicts.map(({ id, cause, decidedAt, note }) => (
+        <Box key={id} sx={{ mb: 0.5 }}>
+          <Typography sx={{ fontWeight: 700 }}>{causeInWords(cause)}</Typography>
+          <Typography>
+            {dayAndTime(decidedAt)}. {note}
+          </Typography>
+        </Box>
+      ))}
+
+      <RepairReport sheet={sheet} units={units} />
 
       <Heading>{t('ui-report.readings-say')}</Heading>
       <Typography>
@@ -204,12 +211,6 @@ function Report({ sheet }: { sheet: Sheet }) {
     </Box>
   );
 }
-
-const Heading = ({ children }: { children: React.ReactNode }) => (
-  <Typography variant="h2" component="h2" sx={{ mt: 2, borderBottom: 1, borderColor: 'sheet.rule' }}>
-    {children}
-  </Typography>
-);
 
 /** Every state that something was read in, in the order of work; pump steps have a table of their own. */
 function statesRead({ standing }: Sheet): MachineState[] {

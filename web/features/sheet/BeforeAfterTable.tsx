@@ -5,13 +5,12 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { Evidence } from '@lettura/core/record/evidence';
-import { formatPressure, formatWithBasis } from '@lettura/core/measure/quantity';
 import { beforeAndAfter, type CaseFile } from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { briefState, placeInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { voltsInWords, enInWords } from '../../ui/numbersInWords.ts';
+import { evidenceInWords } from './evidenceInWords.ts';
+import { enInWords } from '../../ui/numbersInWords.ts';
 import { t } from '../../ui/words.ts';
 
 /** The same readings taken again, the first beside the last: what a repair changed, beyond the doubt of the meter. */
@@ -36,8 +35,8 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
               <TableCell component="th" scope="row">
                 {placeInWords(before)}, {briefState(before.state)}
               </TableCell>
-              <Numeral>{show(before, units)}</Numeral>
-              <Numeral>{show(after, units)}</Numeral>
+              <Numeral>{evidenceInWords(before, units)}</Numeral>
+              <Numeral>{evidenceInWords(after, units)}</Numeral>
               <TableCell>
                 {comparison.outcome === 'disagree'
                   ? t('ui-sheet.en', {
@@ -52,15 +51,4 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
       </Table>
     </Box>
   );
-}
-
-function show(reading: Evidence, units: Units): string {
-  switch (reading.kind) {
-    case 'wire':
-      return voltsInWords(reading.volts);
-    case 'gauge':
-      return `${formatPressure(reading.pressureKpa, reading.basis === 'absolute' ? units.absolute : units.vacuum)} ${reading.basis}`;
-    case 'scan':
-      return formatWithBasis(reading.value, reading.measures, units.absolute);
-  }
 }

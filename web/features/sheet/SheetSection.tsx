@@ -21,6 +21,7 @@ import { pumpInHand } from './pumpInHand.ts';
 import { ReadingPanel } from './ReadingPanel.tsx';
 import { RecordList } from './RecordList.tsx';
 import { recordLines } from './recordLines.ts';
+import { RepairPanel } from './RepairPanel.tsx';
 import type { Section } from './sections.ts';
 import { correctionStarted, stateSet } from './sheetSlice.ts';
 import { TakenWith } from './TakenWith.tsx';
@@ -176,6 +177,17 @@ export function SheetSection({
           triedOn={triedOn}
           verdicts={sheet.verdicts}
           revealed={job.bench && whatWasWrong(machineOf(job.bench))}
+        />
+      );
+    case 'repair':
+      return (
+        <RepairPanel
+          sheet={sheet}
+          units={units}
+          disabled={job.deletedAt !== undefined}
+          onWork={entry.enterWork}
+          onTakeBack={entry.takeBack}
+          onRepeat={entry.repeat}
         />
       );
     case 'job':

@@ -23,16 +23,18 @@ export interface RecordLine {
   entered: string;
 }
 
-export type RecordedSheet = Pick<Sheet, 'readings' | 'standing' | 'unsentIds' | 'instruments' | 'caseFile'>;
+export type RecordedSheet = Pick<
+  Sheet,
+  'readings' | 'countingIds' | 'unsentIds' | 'instruments' | 'caseFile'
+>;
 
 /** Every line of the record, newest first, also those replaced or taken back: nothing is ever lost. */
 export function recordLines(sheet: RecordedSheet, units: Units): RecordLine[] {
-  const standing = new Set(sheet.standing.map(({ id }) => id));
   return sheet.readings
     .filter(({ kind }) => kind !== 'withdrawal')
     .toReversed()
     .map((reading) => {
-      const counts = standing.has(reading.id);
+      const counts = sheet.countingIds.has(reading.id);
       return {
         reading,
         counts,

@@ -8,7 +8,7 @@ test('there are six things to do, and each section serves one of them', () => {
   const activities = activitiesOf(PUMPED).map(({ activity }) => activity);
   expect(activities).toHaveLength(6);
   const sections = activities.flatMap((activity) => sectionsOf(activity, 'reading', PUMPED));
-  expect(new Set(sections).size).toBe(11);
+  expect(new Set(sections).size).toBe(12);
   for (const section of sections) {
     expect(sectionFrom(section)).toBe(section);
     expect(sectionsOf(activityOf(section), section, NEITHER)).toContain(section);

@@ -7,7 +7,7 @@ const ACTIVITIES = {
   compare: ['compare', 'ambient'],
   isolate: ['isolate', 'wires'],
   record: ['record'],
-  finish: ['verdict', 'job'],
+  finish: ['verdict', 'repair', 'job'],
 } as const;
 export type Activity = keyof typeof ACTIVITIES;
 export type Section = (typeof ACTIVITIES)[Activity][number];

@@ -1,7 +1,7 @@
 import { say } from '@lettura/core/measure/message';
-import { isTakenReading, type NewReading } from '@lettura/contract';
+import { isTakenReading, type NewReading, type WorkDone } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
-import { keyOn, sameTarget, spotOf, type ProbePoint } from '@lettura/core/machine/places';
+import { keyOn, sameTarget, spotOf, type ProbePoint, type Target } from '@lettura/core/machine/places';
 import type { ObservationId } from '@lettura/core/record/observation';
 import type { Problem } from '@lettura/core/measure/problem';
 import {
@@ -135,6 +135,23 @@ export function useEntry(sheet: Sheet) {
     });
   };
 
+  /** One reading of one point, whatever is selected; anything else that was typed is not taken for it. */
+  const enterAt = (target: Target, inState: RecordedState, text: string, elsewhere: Problem): boolean => {
+    const entry = quickEntry(text, entryDefaults(sheet.caseFile, target, units));
+    const value = entry.ok ? entry.value : undefined;
+    if (value === undefined || value.kind === 'ambient' || !sameTarget(spotOf(value), target)) {
+      setProblem(entry.ok ? elsewhere : entry.problem);
+      return false;
+    }
+    const refused = physicalProblem(value, sheet);
+    if (refused) {
+      setProblem(refused);
+      return false;
+    }
+    recordMeasured(value, inState, text);
+    return true;
+  };
+
   return {
     problem,
     enterObservation,
@@ -165,14 +182,17 @@ export function useEntry(sheet: Sheet) {
     },
     /** A signal at the plug in a state of its own: a step of a pump table. */
     enterSignal(inState: RecordedState, text: string): boolean {
-      const point = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
-      const entry = quickEntry(text, entryDefaults(sheet.caseFile, point, units));
-      if (!entry.ok || entry.value.kind !== 'wire') {
-        setProblem(entry.ok ? NOT_VOLTS : entry.problem);
-        return false;
-      }
-      recordMeasured(entry.value, inState, text);
-      return true;
+      return enterAt({ kind: 'wire', lane: 'signal', place: 'plug' }, inState, text, NOT_VOLTS);
+    },
+    /** A reading at a point and in a state of its own: the same test again. */
+    repeat: (target: Target, inState: RecordedState, text: string) =>
+      enterAt(target, inState, text, NOT_THERE),
+    /** Something done to the machine. */
+    enterWork({
+      text,
+      ...done
+    }: Omit<WorkDone, 'id' | 'jobId' | 'takenAt' | 'enteredText' | 'kind'> & { text: string }) {
+      record({ kind: 'work', ...done }, text.slice(0, MOST_LETTERS), []);
     },
     /** Volts or ohms between two points, in a state of its own. */
     enterBetween(
@@ -195,6 +215,15 @@ export function useEntry(sheet: Sheet) {
 const LIVE_CIRCUIT: ReadingWarning = {
   code: 'live-circuit',
   message: say('app.ohms-key-mean-nothing-not'),
+};
+
+/** As many as a line of the record keeps of what was typed. */
+const MOST_LETTERS = 200;
+
+const NOT_THERE: Problem = {
+  code: 'not-there',
+  message: say('app.repeat-is-of-its-own-point'),
+  next: say('app.type-value-alone'),
 };
 
 const NOT_VOLTS: Problem = {

@@ -1,4 +1,12 @@
-import { caseFileOf, lanesOf, standingReadings, type JobSheet } from '@lettura/contract';
+import {
+  caseFileOf,
+  lanesOf,
+  lastEpisode,
+  standingReadings,
+  type JobSheet,
+  type Reading,
+  type StandingReading,
+} from '@lettura/contract';
 import type { Lane } from '@lettura/core/machine/places';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { useMemo } from 'react';
@@ -11,7 +19,12 @@ import { inOrder } from './inOrder.ts';
 const POLL_MS = 4000;
 
 export interface Sheet extends JobSheet {
-  standing: ReturnType<typeof standingReadings>;
+  /** Read on the machine as it is now, since the last work on it, and still counting. */
+  standing: readonly StandingReading[];
+  /** Neither replaced nor taken back, of whichever time. */
+  countingIds: ReadonlySet<string>;
+  /** Whether work was done after which everything has to be read again. */
+  isRepaired: boolean;
   /** Entered here, not confirmed by the server yet. */
   unsentIds: ReadonlySet<string>;
   caseFile: CaseFile;
@@ -59,10 +72,22 @@ function useWithUnsent(data: JobSheet | undefined, jobId: string): OwnRecord | u
       readings,
       // An unsent reading may have been taken with one that the job does not know yet.
       instruments: [...data.instruments, ...(library ?? [])],
-      standing: standingReadings(readings),
+      standing: [...weatherBefore(readings), ...lastEpisode(readings).readings],
+      countingIds: new Set(standingReadings(readings).map(({ id }) => id)),
+      isRepaired: lastEpisode(readings).works.length > 0,
       unsentIds: new Set(unsent.map(({ id }) => id)),
     };
   }, [data, entries, jobId, library]);
+}
+
+/** A repair changes no weather: the last ambient from before it holds until another is given. */
+function weatherBefore(readings: readonly Reading[]): StandingReading[] {
+  const { fromInstant } = lastEpisode(readings);
+  if (fromInstant === undefined) return [];
+  const last = standingReadings(readings).findLast(
+    ({ kind, takenAt }) => kind === 'ambient' && takenAt < fromInstant,
+  );
+  return last ? [last] : [];
 }
 
 /** The same object as long as it says the same: a reading says nothing new once the server has it too. */

@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { dayAndTime, workInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { t } from '../../ui/words.ts';
+import { proofInWords, proofOf, SameTestsTable, worksOn, type Sheet } from '../sheet/index.ts';
+import { Heading } from './Heading.tsx';
+
+/** What was done to the machine, and what the same tests before and after prove of it; nothing where nothing was done. */
+export function RepairReport({ sheet, units }: { sheet: Sheet; units: Units }) {
+  const works = worksOn(sheet);
+  const proof = proofOf(sheet);
+  return (
+    <>
+      {works.length > 0 && (
+        <>
+          <Heading>{t('ui-report.work-done')}</Heading>
+          <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
+            {works.map((work) => (
+              <li key={work.id}>
+                {dayAndTime(work.takenAt)}: <strong>{workInWords(work)}</strong>
+                {work.who && `, ${work.who}`}
+                {work.note && `. ${work.note}`}
+              </li>
+            ))}
+          </Box>
+        </>
+      )}
+      {proof && (
+        <>
+          <Heading>{t('ui-report.proof-of-repair')}</Heading>
+          <Typography sx={{ fontWeight: 700 }}>{proofInWords(proof)}</Typography>
+          <SameTestsTable {...{ proof, units }} ambient={sheet.caseFile.ambient} disabled />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,167 @@
+import Box from '@mui/material/Box';
+import InputBase from '@mui/material/InputBase';
+import Typography from '@mui/material/Typography';
+import type { RepairProof, RepeatedReading } from '@lettura/core/judge/checks';
+import { isOffBand, type Fit } from '@lettura/core/judge/expectation';
+import { spotOf, type MachineState, type Target } from '@lettura/core/machine/places';
+import type { Ambient } from '@lettura/core/measure/quantity';
+import type { Evidence } from '@lettura/core/record/evidence';
+import { useState } from 'react';
+import { NUMERALS } from '../../app/theme.ts';
+import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
+import { briefState, expectationInWords, placeInWords } from '../../ui/inWords.ts';
+import type { Units } from '../../ui/units.ts';
+import { t } from '../../ui/words.ts';
+import { evidenceInWords } from './evidenceInWords.ts';
+import type { RecordedState } from './useEntry.ts';
+
+export interface SameTestsTableProps {
+  proof: RepairProof;
+  units: Units;
+  ambient: Ambient | undefined;
+  disabled: boolean;
+  /** Left out on paper. */
+  onRepeat?: ((target: Target, state: RecordedState, text: string) => boolean) | undefined;
+}
+
+/** Each point of before with what it read then, what a sound machine shows, and what it reads now; what was off stands first. */
+export function SameTestsTable({ proof, units, ambient, disabled, onRepeat }: SameTestsTableProps) {
+  const rows = proof.rows.toSorted((a, b) => Number(isOffBand(b.beforeFit)) - Number(isOffBand(a.beforeFit)));
+  return (
+    <Box component="ul" aria-label={t('ui-sheet.before-after')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {rows.map((row) => (
+        <Row key={row.before.id} {...{ row, units, ambient, disabled, onRepeat }} />
+      ))}
+    </Box>
+  );
+}
+
+function Row({
+  row: { before, beforeFit, after, afterFit, expectation },
+  units,
+  ambient,
+  disabled,
+  onRepeat,
+}: Omit<SameTestsTableProps, 'proof'> & { row: RepeatedReading }) {
+  const [text, setText] = useState('');
+  const where = `${placeInWords(before)}, ${briefState(before.state)}`;
+  const save = (): boolean => {
+    if (!onRepeat || text.trim() === '') return true;
+    const saved = onRepeat(spotOf(before) as Target, recordedState(before.state), text);
+    if (saved) setText('');
+    return saved;
+  };
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 1fr', sm: 'minmax(0, 1.4fr) 1fr 1fr minmax(0, 1fr)' },
+        gridTemplateAreas: { xs: '"where where" "before expect" "now now"', sm: '"where before expect now"' },
+        columnGap: 1.5,
+        alignItems: 'center',
+        borderBottom: 1,
+        borderColor: 'divider',
+        py: 0.5,
+        breakInside: 'avoid',
+      }}
+    >
+      <Box sx={{ gridArea: 'where', fontWeight: 600 }}>{where}</Box>
+      <Value
+        area="before"
+        label={t('ui-sheet.repair-before')}
+        reading={before}
+        fit={beforeFit}
+        units={units}
+      />
+      <Typography variant="body2" sx={{ gridArea: 'expect' }}>
+        {expectation &&
+          t('ui-sheet.expect', { expected: expectationInWords(expectation, before, units, ambient) })}
+      </Typography>
+      <Box sx={{ gridArea: 'now', display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        {after ? (
+          <Value area="auto" label={t('ui-sheet.repair-now')} reading={after} fit={afterFit} units={units} />
+        ) : (
+          !onRepeat && <span>{t('ui-sheet.not-repeated')}</span>
+        )}
+        {onRepeat && (
+          <InputBase
+            value={text}
+            disabled={disabled}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => {
+              // What was refused stays under the hand; what was taken makes room for the next.
+              if (event.key === 'Enter' && save()) nextFieldAfter(event.target)?.focus();
+            }}
+            onBlur={save}
+            placeholder={after ? t('ui-sheet.again') : t('ui-sheet.repair-now')}
+            inputProps={{
+              'aria-label': t('ui-sheet.repeat-at', { where }),
+              enterKeyHint: 'next',
+              maxLength: 60,
+            }}
+            sx={{
+              width: 124,
+              minHeight: 48,
+              px: 1,
+              border: 1,
+              borderColor: 'sheet.rule',
+              borderRadius: 1,
+              bgcolor: 'sheet.inset',
+              fontFamily: NUMERALS,
+              '& input': { height: 46, boxSizing: 'border-box' },
+            }}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Value({
+  area,
+  label,
+  reading,
+  fit,
+  units,
+}: {
+  area: string;
+  label: string;
+  reading: Evidence;
+  fit: Fit | undefined;
+  units: Units;
+}) {
+  return (
+    <Box sx={{ gridArea: area }}>
+      <Box component="span" sx={{ fontSize: '0.85rem', mr: 0.75 }}>
+        {label}
+      </Box>
+      <Box component="span" sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>
+        {evidenceInWords(reading, units)}
+      </Box>{' '}
+      {fit && (
+        <Box
+          component="span"
+          role="img"
+          aria-label={FIT_WORDS[fit]}
+          sx={{ fontWeight: 700, color: isOffBand(fit) ? 'standing.faulty' : 'standing.proven' }}
+        >
+          {FIT_SIGNS[fit]}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The field of the next point in the same list; after the last one the hand stays where it is. */
+function nextFieldAfter(field: EventTarget): HTMLInputElement | undefined {
+  if (!(field instanceof HTMLInputElement)) return undefined;
+  const all = [...(field.closest('ul')?.querySelectorAll('input') ?? [])];
+  return all[all.indexOf(field) + 1];
+}
+
+/** A gauge on the pump is none of the state that is recorded again: whoever repeats it has another in hand. */
+const recordedState = ({ stimulus, ...state }: MachineState): RecordedState =>
+  stimulus?.kind === 'pump'
+    ? { ...state, stimulus: { kind: 'pump', kpaAboveAmbient: stimulus.kpaAboveAmbient } }
+    : { ...state, ...(stimulus ? { stimulus } : {}) };

@@ -1,0 +1,121 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { changesReadings, WORK_IDS, workSaid, type WorkId } from '@lettura/core/record/work';
+import { useState } from 'react';
+import { z } from 'zod';
+import { stored } from '../../app/stored.ts';
+import { said, t, upperFirst } from '../../ui/words.ts';
+
+export interface WorkToRecord {
+  work: WorkId;
+  at?: string;
+  oldPart?: string;
+  newPart?: string;
+  who?: string;
+  note?: string;
+  /** All of it as it was typed. */
+  text: string;
+}
+
+/** How much each may say, as the record keeps it. */
+const LETTERS = { at: 200, oldPart: 80, newPart: 80, who: 120, note: 1000 } as const;
+type Field = keyof typeof LETTERS;
+const FIELDS = Object.keys(LETTERS) as Field[];
+
+const draftSchema = z.object({
+  work: z.enum(WORK_IDS).or(z.literal('')),
+  at: z.string(),
+  oldPart: z.string(),
+  newPart: z.string(),
+  who: z.string(),
+  note: z.string(),
+});
+type Draft = z.infer<typeof draftSchema>;
+const EMPTY: Draft = { work: '', at: '', oldPart: '', newPart: '', who: '', note: '' };
+/** What is being typed outlives a change of section and a reload. */
+const draftOf = (jobId: string) => stored(`lettura.work-draft.${jobId}`, draftSchema, EMPTY);
+
+/** What was done to the machine: a line of its record, after which it is read as another one. */
+export function WorkForm({
+  jobId,
+  disabled,
+  onWork,
+}: {
+  jobId: string;
+  disabled: boolean;
+  onWork: (work: WorkToRecord) => void;
+}) {
+  const kept = draftOf(jobId);
+  const [draft, setDraft] = useState(() => kept.load());
+  const [asked, setAsked] = useState(false);
+  const change = (part: Partial<Draft>) => {
+    const next = { ...draft, ...part };
+    setDraft(next);
+    kept.save(next);
+  };
+  const record = () => {
+    if (draft.work === '') {
+      setAsked(true);
+      return;
+    }
+    const filled = FIELDS.filter((field) => draft[field].trim() !== '');
+    onWork({
+      work: draft.work,
+      ...Object.fromEntries(filled.map((field) => [field, draft[field].trim()])),
+      text: [said(workSaid(draft.work)), ...filled.map((field) => draft[field].trim())].join(', '),
+    });
+    kept.clear();
+    setDraft(EMPTY);
+    setAsked(false);
+  };
+  const field = (name: Field) => (
+    <TextField
+      key={name}
+      label={t(`ui-sheet.work-${name}`)}
+      value={draft[name]}
+      disabled={disabled}
+      multiline={name === 'note'}
+      onChange={({ target }) => change({ [name]: target.value })}
+      slotProps={{ htmlInput: { maxLength: LETTERS[name] } }}
+    />
+  );
+  const missing = asked && draft.work === '';
+  return (
+    <Box component="section" aria-label={t('ui-sheet.record-work')} sx={{ maxWidth: 720 }}>
+      <Typography variant="h2">{t('ui-sheet.record-work')}</Typography>
+      <Typography variant="body2" sx={{ mb: 1.5 }}>
+        {t('ui-sheet.work-begins-anew')}
+      </Typography>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' } }}>
+        <TextField
+          select
+          label={t('ui-sheet.work-what')}
+          value={draft.work}
+          disabled={disabled}
+          error={missing}
+          helperText={
+            missing
+              ? t('ui-sheet.work-choose')
+              : draft.work !== '' && !changesReadings(draft.work)
+                ? t('ui-sheet.work-changes-nothing')
+                : ''
+          }
+          onChange={({ target }) => change({ work: target.value as WorkId })}
+        >
+          {WORK_IDS.map((id) => (
+            <MenuItem key={id} value={id} sx={{ minHeight: 48 }}>
+              {upperFirst(said(workSaid(id)))}
+            </MenuItem>
+          ))}
+        </TextField>
+        {FIELDS.map(field)}
+      </Box>
+      <Button variant="contained" disabled={disabled} onClick={record} sx={{ mt: 1.5, minHeight: 48 }}>
+        {t('ui-sheet.work-record')}
+      </Button>
+    </Box>
+  );
+}
