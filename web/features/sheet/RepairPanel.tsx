@@ -3,8 +3,10 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Reading } from '@lettura/contract';
 import { familyOf, notesReplacing } from '@lettura/core/machine/family';
+import { useEffect, useRef } from 'react';
 import type { Target } from '@lettura/core/machine/places';
 import { dayAndTime, upperFirst, workInWords } from '../../ui/inWords.ts';
+import { Fold } from '../../ui/Fold.tsx';
 import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
@@ -29,8 +31,17 @@ export interface RepairPanelProps {
 export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepeat }: RepairPanelProps) {
   const works = worksOn(sheet);
   const proof = proofOf(sheet);
+  const top = useRef<HTMLDivElement>(null);
+  // The form closes, and what there is to do next lies above it.
+  useEffect(() => {
+    if (works.length > 0) top.current?.scrollIntoView({ block: 'start' });
+  }, [works.length]);
+  const form = <WorkForm jobId={sheet.job.id} disabled={disabled} onWork={onWork} />;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
+    <Box
+      ref={top}
+      sx={{ display: 'grid', scrollMarginTop: 8, gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}
+    >
       {proof && (
         <Box component="section" aria-label={t('ui-sheet.same-tests-again')}>
           <Typography variant="h2">{t('ui-sheet.same-tests-again')}</Typography>
@@ -62,7 +73,14 @@ export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepe
           ))}
         </Box>
       )}
-      <WorkForm jobId={sheet.job.id} disabled={disabled} onWork={onWork} />
+      {works.length === 0 ? (
+        form
+      ) : (
+        // What comes now is reading again.
+        <Fold key={works.length} summary={t('ui-sheet.more-work')}>
+          {form}
+        </Fold>
+      )}
     </Box>
   );
 }
