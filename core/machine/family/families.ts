@@ -18,7 +18,7 @@ import {
   unknownQuantity,
 } from './expectations.ts';
 import type { FamilyId } from './familyIds.ts';
-import type { TradeNote } from './tradeNotes.ts';
+import type { TradeNote } from './tradeNote.ts';
 import type { Expects } from './valueBand.ts';
 
 /** Names of codes for an input that reads too low and too high. */

@@ -5,4 +5,5 @@ export { FAMILY_IDS, type FamilyId } from './familyIds.ts';
 export { liveDataStep } from './liveDataStep.ts';
 export { canBePumped, movedState, mustMove } from './movedState.ts';
 export type { ExpectationFault, ValueBand, ValueContext } from './valueBand.ts';
-export { NOTE_STEPS, notesAt, notesReplacing, type NoteStep, type TradeNote } from './tradeNotes.ts';
+export { NOTE_STEPS, type NoteStep, type TradeNote } from './tradeNote.ts';
+export { notesAt, notesReplacing } from './tradeNotes.ts';

@@ -1,15 +1,7 @@
 import type { Message } from '../../measure/message/index.ts';
 import { running, type MachineState, type Target } from '../places/index.ts';
 import type { FamilySpec } from './families.ts';
-
-/** At which step of the work a note matters: at rest, driven by engine or hand, at one kind of reading, or once a part is changed. */
-export const NOTE_STEPS = ['stopped', 'driven', 'signal', 'pair', 'live', 'replacing'] as const;
-export type NoteStep = (typeof NOTE_STEPS)[number];
-
-export interface TradeNote {
-  at: NoteStep;
-  says: Message;
-}
+import type { NoteStep } from './tradeNote.ts';
 
 /** Common practice that matters where somebody is about to read: nothing with the plug off, where the sensor has no say. */
 export function notesAt({ notes }: FamilySpec, target: Target, state: MachineState): Message[] {
