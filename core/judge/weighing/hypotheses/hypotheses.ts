@@ -7,6 +7,7 @@ import {
   type FaultSubject,
 } from '../../../machine/fault/index.ts';
 import type { Hypothesis } from './hypothesis.ts';
+import { liftedBeside } from './liftedGround.ts';
 import { starvedBeside } from './starved.ts';
 import { unlistedBeside } from './unlisted.ts';
 import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../../priors/index.ts';
@@ -21,15 +22,14 @@ export function hypothesesFor(
   subject: FaultSubject,
   priors: Readonly<Record<string, number>> = usualPriors(subject.family),
 ): Hypothesis[] {
-  const found: Hypothesis[] = [
-    {
-      id: NOTHING,
-      class: 'nothing',
-      title: say('hypothesis.nothing.title'),
-      prior: priors[NOTHING] ?? 1,
-      sizes: [undefined],
-    },
-  ];
+  const nothing: Hypothesis = {
+    id: NOTHING,
+    class: 'nothing',
+    title: say('hypothesis.nothing.title'),
+    prior: priors[NOTHING] ?? 1,
+    sizes: [undefined],
+  };
+  const found: Hypothesis[] = [nothing, ...liftedBeside(nothing, subject)];
   for (const kind of FAULT_KINDS) {
     const sites = allSites(kind, subject);
     for (const site of sites)

@@ -72,6 +72,7 @@ export class Weigher {
     this.answers = new Answers(sensor, this.hypotheses, this.#restingValue);
     this.weights = noticedWeights(
       this.answers,
+      this.hypotheses,
       profile.nominalReferenceVolts,
       companion?.kind === 'second-track' && wires.includes('second-signal'),
     );

@@ -3,6 +3,8 @@ import { effectsOf } from '../../../machine/fault/index.ts';
 import type { Answers } from './circuitAnswers.ts';
 import { distance } from './rows.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
+import { NOTHING } from '../../priors/index.ts';
+import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 
 const DRIVING: MachineState = { engine: 'koeo', plug: 'connected' };
@@ -17,14 +19,20 @@ const UNNOTICED_WEIGHT = 0.02;
  *
  * @returns by sized hypothesis; those of a hypothesis of which everything is noticed sum to one
  */
-export function noticedWeights(answers: Answers, nominalVolts: number, hasSecond: boolean): Float64Array {
+export function noticedWeights(
+  answers: Answers,
+  hypotheses: readonly Hypothesis[],
+  nominalVolts: number,
+  hasSecond: boolean,
+): Float64Array {
   const { sized } = answers;
   const inputs: CircuitSpot[] = [{ kind: 'scan' }];
   if (hasSecond) inputs.push({ kind: 'wire', lane: 'second-signal', place: 'unit' });
   const tables = inputs.map((spot) => answers.at(spot, DRIVING));
   return Float64Array.from(sized, (one, s) => {
     const seen =
-      one.fault === undefined ||
+      // What is no fault need not be noticed.
+      hypotheses[one.hypothesis]!.class === NOTHING ||
       movesOtherwise(one) ||
       tables.some(
         ({ rows, rowOf }) =>
