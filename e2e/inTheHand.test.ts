@@ -135,6 +135,10 @@ test('a pump table is filled row by row, in the steps of the gauge in hand, and 
   await page.getByRole('alert').first().waitFor();
   expect(await fields.nth(3).inputValue()).toBe('two');
   await fields.nth(3).fill('');
+  // Each step once, though Enter saved it and the field was left as well.
+  await section(page, 'Record');
+  const lines = page.getByRole('list', { name: 'All readings' }).getByRole('listitem');
+  await expect.poll(() => lines.filter({ hasText: '2.95 V' }).count()).toBe(3);
   await context.close();
 });
 

@@ -77,9 +77,10 @@ test('the report tells the work, its proof and every verdict, and the record kee
   expect(text).toContain('Engine vacuum really is low');
   expect(text).toContain('The sensor on order goes back.');
   expect(text).toContain('Repair proven: all 3 readings');
-  // Two readings of the return since, five and a repeat of three before and after.
   const rows = report.getByRole('table', { name: 'All readings' }).getByRole('row');
-  expect(await rows.filter({ hasText: '2.26 V' }).count()).toBe(1);
+  // Each once, those of before and those of after.
+  for (const value of ['2.26 V', '20.00 inHg vac', '13.75 inHg vac', '33 kPa abs'])
+    expect(await rows.filter({ hasText: value }).count(), value).toBe(1);
   await noAccessibilityFault(page);
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
 });

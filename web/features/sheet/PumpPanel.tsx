@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import InputBase from '@mui/material/InputBase';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -21,6 +20,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import { pumpAccuracy } from './pumpInHand.ts';
 import { isOff, PumpOutcome } from './PumpOutcome.tsx';
 import { PumpStepsChoice } from './PumpStepsChoice.tsx';
+import { StepField } from './StepField.tsx';
 import { usePumpSteps } from './usePumpSteps.ts';
 import type { RecordedState } from './useEntry.ts';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
@@ -135,12 +135,6 @@ function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, o
   const setting = formatSetting(fromKpa(Math.abs(kpaAboveAmbient), unit));
   const found = judged ? inWords(judged, caseFile, units) : '';
   const words = isAlone ? `${found}. ${t('ui-sheet.take-step-again')}` : found;
-  const save = (): boolean => {
-    if (text.trim() === '') return true;
-    const saved = onEnter(text);
-    if (saved) setText('');
-    return saved;
-  };
   return (
     <TableRow>
       <Numeral>{setting}</Numeral>
@@ -163,33 +157,14 @@ function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, o
           sx={{ display: 'flex', flexWrap: { xs: 'wrap', sm: 'nowrap' }, columnGap: 1, alignItems: 'center' }}
         >
           {reading && <Box sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>{reading.volts.toFixed(3)}</Box>}
-          <InputBase
-            value={text}
-            disabled={disabled}
-            onChange={(event) => setText(event.target.value)}
-            onKeyDown={(event) => {
-              // What was refused stays under the hand; what was taken makes room for the next step.
-              if (event.key === 'Enter' && save()) nextStepAfter(event.target)?.focus();
-            }}
-            onBlur={save}
+          <StepField
+            label={t('ui-sheet.signal-at', { setting, unit: verbatim(unit) })}
             placeholder={reading ? t('ui-sheet.again') : t('ui-sheet.volts')}
-            inputProps={{
-              'aria-label': t('ui-sheet.signal-at', { setting, unit: verbatim(unit) }),
-              inputMode: 'decimal',
-              enterKeyHint: 'next',
-              maxLength: 20,
-            }}
-            sx={{
-              width: { xs: 92, sm: 124 },
-              minHeight: 48,
-              px: 1,
-              border: 1,
-              borderColor: 'sheet.rule',
-              borderRadius: 1,
-              bgcolor: 'sheet.inset',
-              fontFamily: NUMERALS,
-              '& input': { height: 46, boxSizing: 'border-box' },
-            }}
+            disabled={disabled}
+            inputMode="decimal"
+            widthPx={{ phone: 92, else: 124 }}
+            onType={setText}
+            onEnter={onEnter}
           />
         </Box>
         {words && <Box sx={{ ...NARROW_ONLY, mt: 0.5 }}>{words}</Box>}
@@ -197,13 +172,6 @@ function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, o
       <TableCell sx={WIDE_ONLY}>{words}</TableCell>
     </TableRow>
   );
-}
-
-/** The field of the next step in the same table; after the last one the hand stays where it is. */
-function nextStepAfter(field: EventTarget): HTMLInputElement | undefined {
-  if (!(field instanceof HTMLInputElement)) return undefined;
-  const all = [...(field.closest('table')?.querySelectorAll('input') ?? [])];
-  return all[all.indexOf(field) + 1];
 }
 
 function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile, units: Units): string {

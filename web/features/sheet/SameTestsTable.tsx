@@ -1,18 +1,17 @@
 import Box from '@mui/material/Box';
-import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import type { RepairProof, RepeatedReading } from '@lettura/core/judge/checks';
 import { isOffBand, type Fit } from '@lettura/core/judge/expectation';
 import { spotOf, type MachineState, type Target } from '@lettura/core/machine/places';
 import type { Ambient } from '@lettura/core/measure/quantity';
 import type { Evidence } from '@lettura/core/record/evidence';
-import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
 import { briefState, expectationInWords, placeInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { evidenceInWords } from './evidenceInWords.ts';
+import { StepField } from './StepField.tsx';
 import type { RecordedState } from './useEntry.ts';
 
 export interface SameTestsTableProps {
@@ -43,14 +42,7 @@ function Row({
   disabled,
   onRepeat,
 }: Omit<SameTestsTableProps, 'proof'> & { row: RepeatedReading }) {
-  const [text, setText] = useState('');
   const where = `${placeInWords(before)}, ${briefState(before.state)}`;
-  const save = (): boolean => {
-    if (!onRepeat || text.trim() === '') return true;
-    const saved = onRepeat(spotOf(before) as Target, recordedState(before.state), text);
-    if (saved) setText('');
-    return saved;
-  };
   return (
     <Box
       component="li"
@@ -85,32 +77,11 @@ function Row({
           !onRepeat && <span>{t('ui-sheet.not-repeated')}</span>
         )}
         {onRepeat && (
-          <InputBase
-            value={text}
-            disabled={disabled}
-            onChange={(event) => setText(event.target.value)}
-            onKeyDown={(event) => {
-              // What was refused stays under the hand; what was taken makes room for the next.
-              if (event.key === 'Enter' && save()) nextFieldAfter(event.target)?.focus();
-            }}
-            onBlur={save}
+          <StepField
+            label={t('ui-sheet.repeat-at', { where })}
             placeholder={after ? t('ui-sheet.again') : t('ui-sheet.repair-now')}
-            inputProps={{
-              'aria-label': t('ui-sheet.repeat-at', { where }),
-              enterKeyHint: 'next',
-              maxLength: 60,
-            }}
-            sx={{
-              width: 124,
-              minHeight: 48,
-              px: 1,
-              border: 1,
-              borderColor: 'sheet.rule',
-              borderRadius: 1,
-              bgcolor: 'sheet.inset',
-              fontFamily: NUMERALS,
-              '& input': { height: 46, boxSizing: 'border-box' },
-            }}
+            disabled={disabled}
+            onEnter={(text) => onRepeat(spotOf(before) as Target, recordedState(before.state), text)}
           />
         )}
       </Box>
@@ -151,13 +122,6 @@ function Value({
       )}
     </Box>
   );
-}
-
-/** The field of the next point in the same list; after the last one the hand stays where it is. */
-function nextFieldAfter(field: EventTarget): HTMLInputElement | undefined {
-  if (!(field instanceof HTMLInputElement)) return undefined;
-  const all = [...(field.closest('ul')?.querySelectorAll('input') ?? [])];
-  return all[all.indexOf(field) + 1];
 }
 
 /** A gauge on the pump is none of the state that is recorded again: whoever repeats it has another in hand. */
