@@ -86,6 +86,15 @@ test('every kind of reading comes back as it was sent', async () => {
       kind: 'ambient',
       ambient: { source: 'weather', seaLevelKpa: 101.9, altitudeM: 4 },
     },
+    {
+      ...common,
+      id: v7(),
+      kind: 'work',
+      work: 'sensor-replaced',
+      at: 'intake',
+      newPart: 'RC-2B',
+      note: 'dry',
+    },
   ];
   for (const reading of readings) expect((await record(reading)).status).toBe(201);
   expect((await server.call('GET', `/jobs/${job.id}`)).body.readings).toEqual(readings);

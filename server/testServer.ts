@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
+import { endProofs } from './verdicts/proof.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
 /** The real application on a database of its own, for one test file. */
@@ -50,6 +51,7 @@ export async function testServer() {
     },
     async close() {
       await new Promise((resolve) => server.close(resolve));
+      await endProofs();
       await pool.end();
     },
   };

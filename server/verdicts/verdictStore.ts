@@ -1,7 +1,6 @@
 import { say } from '@lettura/core/measure/message';
 import { caseFileOf, lanesOf, NOT_PROVEN, type JobVerdict } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/measure/problem';
-import { missingProof } from '@lettura/core/judge/weighing';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import type { Actor } from '../http/actor.ts';
@@ -10,6 +9,7 @@ import { verdictTable } from '../db/schema.ts';
 import type { Recorded } from '../http/serve.ts';
 import { jobStore } from '../jobs/jobStore.ts';
 import { openJobIn, type JobFault } from '../jobs/openJob.ts';
+import { missingProofApart } from './proof.ts';
 import { verdictFromRow } from './verdictRow.ts';
 
 export const verdictStore = (db: Database) => {
@@ -33,7 +33,8 @@ export const verdictStore = (db: Database) => {
         if (!sheet.ok) return sheet;
         const { sensor, job } = sheet.value;
         const wires = lanesOf({ ...sensor, pins: job.pins ?? sensor.pins });
-        const missing = missingProof(given.cause, caseFileOf(sheet.value), wires);
+        const caseFile = caseFileOf(sheet.value);
+        const missing = await missingProofApart({ cause: given.cause, caseFile, wires });
         if (missing !== undefined) {
           const next = say('server.take-next-reading-or-record');
           return fail('gate-not-met', missing, next);
