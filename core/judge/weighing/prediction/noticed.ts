@@ -31,7 +31,8 @@ export function noticedWeights(
   const tables = inputs.map((spot) => answers.at(spot, DRIVING));
   return Float64Array.from(sized, (one, s) => {
     const seen =
-      // What is no fault need not be noticed.
+      // What is no fault need not be noticed, nor what has no circuit of its own.
+      one.fault === undefined ||
       hypotheses[one.hypothesis]!.class === NOTHING ||
       movesOtherwise(one) ||
       tables.some(
