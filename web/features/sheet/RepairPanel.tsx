@@ -32,9 +32,11 @@ export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepe
   const works = worksOn(sheet);
   const proof = proofOf(sheet);
   const top = useRef<HTMLDivElement>(null);
-  // The form closes, and what there is to do next lies above it.
+  // Once something more was done the form closes, and what there is to do next lies above it.
+  const known = useRef(works.length);
   useEffect(() => {
-    if (works.length > 0) top.current?.scrollIntoView({ block: 'start' });
+    if (works.length > known.current) top.current?.scrollIntoView({ block: 'start' });
+    known.current = works.length;
   }, [works.length]);
   const form = <WorkForm jobId={sheet.job.id} disabled={disabled} onWork={onWork} />;
   return (
