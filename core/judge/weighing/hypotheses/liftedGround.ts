@@ -21,7 +21,7 @@ export function liftedBeside(nothing: Hypothesis, subject: FaultSubject): Hypoth
   if (!kind || !site) return [];
   return LIFTED.map(({ ohms, share }) => ({
     ...nothing,
-    id: `${nothing.id} lifted:${ohms}`,
+    id: `lifted:${ohms}`,
     prior: share * nothing.prior,
     sizes: [{ kind, site, size: ohms }],
   }));
