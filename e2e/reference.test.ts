@@ -86,3 +86,23 @@ test.each(['pressure', 'sensor', 'ohms', 'airflow', 'pair', 'refrigerant'])(
 test('the browser had nothing to complain of', () => {
   expect(complaints).toEqual([]);
 });
+
+test('codes are read one by one and together, and a wrong one is named without losing what was typed', async () => {
+  await open('codes');
+  const field = page.getByRole('textbox', { name: 'Codes' });
+  await field.fill('P0641 p0107, P1234');
+  const read = page.getByRole('region', { name: 'What the codes say' });
+  await read
+    .getByText(
+      'P0641 first: without its supply every sensor on it reads wrong, so that P0107 may only follow.',
+    )
+    .waitFor();
+  await read.getByText('The unit saw manifold pressure below what a working sensor gives.').waitFor();
+  await read.getByText('A maker’s own code: kept').waitFor();
+  expect(new URL(page.url()).searchParams.get('codes')).toBe('P0641 p0107, P1234');
+  await noAccessibilityFault(page);
+  await field.fill('P0641 P01');
+  await page.getByText('P01').first().waitFor();
+  expect(await field.getAttribute('aria-invalid')).toBe('true');
+  expect(await field.inputValue()).toBe('P0641 P01');
+});

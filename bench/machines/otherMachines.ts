@@ -277,9 +277,9 @@ const RC2_FLAP = machine(BODY_SENSORS[18], FOUR, {
   substituted: 50,
   codes: {
     signal: { low: 'P2077', high: 'P2078' },
-    'second-signal': { low: 'P2082', high: 'P2083' },
+    'second-signal': { low: 'P1082', high: 'P1083' },
   },
-  pairCode: 'P2079',
+  pairCode: 'P1079',
   cases: {
     A: [{ kind: 'linkage', site: 'linkage', from: 0, to: 0.5 }],
     B: [{ kind: 'feed-lost-inside', site: 'return:inside' }],

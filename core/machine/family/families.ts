@@ -221,7 +221,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     expects: flapRests,
     causes: ['linkage'],
     weights: { linkage: 9 },
-    codes: { signal: ['P2077', 'P2078'], 'second-signal': ['P2082', 'P2083'], apart: 'P2079' },
+    codes: { signal: ['P2077', 'P2078'] },
   },
   'air-flow': {
     words: say('families.air-flow-hot-element'),

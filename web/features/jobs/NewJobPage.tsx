@@ -27,6 +27,8 @@ import { newJobForm, type NewJobDetails } from './newJobForm.ts';
 import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
+import { CodesRead } from '../../ui/CodesRead.tsx';
+import { codesFromText } from '../../ui/codesFromText.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
@@ -65,7 +67,8 @@ export default function NewJobPage() {
   };
 
   const { errors, isSubmitting } = formState;
-  const sensorId = useWatch({ control, name: 'sensorId' });
+  const [sensorId, codes] = useWatch({ control, name: ['sensorId', 'codes'] });
+  const typedCodes = codesFromText.safeParse(codes);
   const chosen = sensors.find(({ id }) => id === sensorId);
   const flowMeter = chosen && familyOf(chosen.family).needs === 'displacement';
   return (
@@ -136,6 +139,7 @@ export default function NewJobPage() {
               error={!!errors.codes}
               helperText={refused(errors.codes?.message) ?? t('ui-jobs.code-points-circuit-not-part')}
             />
+            <CodesRead codes={typedCodes.success ? typedCodes.data : []} />
             <TextField label={t('ui-jobs.replaced-before-whom')} multiline {...register('history')} />
             <Controller
               name="sensorId"

@@ -7,6 +7,7 @@ import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { AirflowCalculator } from './AirflowCalculator.tsx';
 import { BarometerCalculator } from './BarometerCalculator.tsx';
+import { CodesLookUp } from './CodesLookUp.tsx';
 import { OhmsCalculator } from './OhmsCalculator.tsx';
 import { PairCalculator } from './PairCalculator.tsx';
 import { PressureCalculator } from './PressureCalculator.tsx';
@@ -20,6 +21,7 @@ const CALCULATORS: Record<string, { label: string; Calculator: ComponentType }> 
   sensor: { label: t('ui-reference.volts-value'), Calculator: SensorCalculator },
   ohms: { label: t('ui-reference.ohms-wire'), Calculator: OhmsCalculator },
   airflow: { label: t('ui-reference.airflow'), Calculator: AirflowCalculator },
+  codes: { label: t('ui-reference.codes'), Calculator: CodesLookUp },
   pair: { label: t('ui-reference.track-pair'), Calculator: PairCalculator },
   refrigerant: { label: t('ui-reference.refrigerant'), Calculator: RefrigerantCalculator },
 };

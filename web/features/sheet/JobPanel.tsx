@@ -23,6 +23,8 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
+import { CodesRead } from '../../ui/CodesRead.tsx';
+import { Fold } from '../../ui/Fold.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, t } from '../../ui/words.ts';
 
@@ -147,6 +149,11 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
         }
       />
+      {job.codes.length > 0 && (
+        <Fold summary={t('ui-sheet.codes-mean', { count: job.codes.length })}>
+          <CodesRead codes={job.codes} />
+        </Fold>
+      )}
       <TextField
         label={t('ui-sheet.replaced-before-whom')}
         multiline
