@@ -6,7 +6,7 @@ const { app, page, complaints } = await opened();
 
 test('the library shows a sensor’s curve and its pump table, at sea level and in the hills (common practice)', async () => {
   await page.goto(app.url);
-  await page.getByRole('link', { name: 'Sensors' }).click();
+  await page.getByRole('link', { name: 'Sensors', exact: true }).click();
   await page.getByLabel('Search sensors').fill('0.1 v inhg');
   await page.getByRole('link', { name: 'Manifold pressure, 3.0 V less 0.1 V per inHg' }).click();
   await page.getByRole('img', { name: 'Signal against absolute pressure' }).waitFor();

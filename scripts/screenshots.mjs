@@ -43,7 +43,7 @@ const VIEWS = [
     'sensors',
     LAPTOP,
     async (page) => {
-      await page.getByRole('link', { name: 'Sensors' }).click();
+      await page.getByRole('link', { name: 'Sensors', exact: true }).click();
       await page.getByRole('link', { name: '0.1 V per inHg' }).click();
       await page.getByRole('img', { name: 'Signal against absolute pressure' }).waitFor();
     },
@@ -52,7 +52,7 @@ const VIEWS = [
     'new-sensor',
     LAPTOP,
     async (page) => {
-      await page.getByRole('link', { name: 'Sensors' }).click();
+      await page.getByRole('link', { name: 'Sensors', exact: true }).click();
       await page.getByRole('link', { name: 'New sensor from points' }).click();
       await page.getByLabel('Name').fill('Pump engine 4, old sensor');
       await page.getByLabel('Where the points come from').fill('Pump sweep on a known-good part');
