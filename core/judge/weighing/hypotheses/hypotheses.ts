@@ -7,7 +7,7 @@ import {
   type FaultSubject,
 } from '../../../machine/fault/index.ts';
 import type { Hypothesis } from './hypothesis.ts';
-import { liftedBeside } from './liftedGround.ts';
+import { liftedAmong } from './liftedGround.ts';
 import { starvedBeside } from './starved.ts';
 import { unlistedBeside } from './unlisted.ts';
 import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../../priors/index.ts';
@@ -29,7 +29,7 @@ export function hypothesesFor(
     prior: priors[NOTHING] ?? 1,
     sizes: [undefined],
   };
-  const found: Hypothesis[] = [nothing, ...liftedBeside(nothing, subject)];
+  const found: Hypothesis[] = liftedAmong(nothing, subject);
   for (const kind of FAULT_KINDS) {
     const sites = allSites(kind, subject);
     for (const site of sites)

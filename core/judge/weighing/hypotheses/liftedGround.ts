@@ -14,15 +14,17 @@ const LIFTED: readonly { ohms: number; share: number }[] = [
   { ohms: 0.1, share: 0.05 },
 ];
 
-/** Nothing wrong, on a unit that stands a little higher; the same decision as nothing wrong. */
-export function liftedBeside(nothing: Hypothesis, subject: FaultSubject): Hypothesis[] {
+/** Nothing wrong, on a unit at battery negative and on one that stands a little higher: one decision, and one prior in parts. */
+export function liftedAmong(nothing: Hypothesis, subject: FaultSubject): Hypothesis[] {
   const kind = FAULT_KINDS.find(({ id }) => id === 'unit-ground-raised');
   const [site] = kind?.sites(subject) ?? [];
-  if (!kind || !site) return [];
-  return LIFTED.map(({ ohms, share }) => ({
+  if (!kind || !site) return [nothing];
+  const level = 1 - LIFTED.reduce((sum, { share }) => sum + share, 0);
+  const lifted = LIFTED.map(({ ohms, share }): Hypothesis => ({
     ...nothing,
     id: `lifted:${ohms}`,
     prior: share * nothing.prior,
     sizes: [{ kind, site, size: ohms }],
   }));
+  return [{ ...nothing, prior: level * nothing.prior }, ...lifted];
 }
