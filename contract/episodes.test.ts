@@ -70,6 +70,14 @@ test('only what was read since counts, with the weather, the recordings and the 
   expect(before.starting.circumstances).toEqual([]);
 });
 
+test('a slip of before that is corrected after the work was still read before it', () => {
+  const corrected = wire(30, { volts: 2.4, supersedes: uuid(1) });
+  const again = wire(31, { volts: 2.5, supersedes: corrected.id });
+  const [before, after] = episodesOf([wire(1), work(5), wire(6), corrected, again]);
+  expect(before!.readings.map(({ id }) => id)).toEqual([again.id]);
+  expect(after!.readings.map(({ id }) => id)).toEqual([uuid(6)]);
+});
+
 test('what was not read again since an earlier work still stands before the last one', () => {
   const readings = [wire(1), wire(2, { place: 'unit' }), work(5, 'part-cleaned'), wire(6), work(8), wire(9)];
   expect(caseFileOf(record(readings), 'before-last-work').readings.map(({ id }) => id)).toEqual([

@@ -1,4 +1,4 @@
-import { changesReadings } from '@lettura/core/record/work';
+import { changesReadings } from '@lettura/core/record/workDone';
 import { standingReadings, type Reading } from './readings.ts';
 
 export type StandingReading = ReturnType<typeof standingReadings>[number];
@@ -22,7 +22,9 @@ export interface Episode {
 export function episodesOf(readings: readonly Reading[]): readonly [Episode, ...Episode[]] {
   type Building = { works: WorkDone[]; readings: StandingReading[] };
   const all: [Building, ...Building[]] = [{ works: [], readings: [] }];
-  for (const reading of standingReadings(readings)) {
+  const begun = momentsBegun(readings);
+  const inOrder = standingReadings(readings).sort((a, b) => begun(a).localeCompare(begun(b)));
+  for (const reading of inOrder) {
     const current = all.at(-1) ?? all[0];
     if (reading.kind === 'work' && changesReadings(reading.work)) {
       const untouched = current.works.length > 0 && !current.readings.some(isMeasured);
@@ -38,6 +40,20 @@ export function episodesOf(readings: readonly Reading[]): readonly [Episode, ...
     untilInstant: all[i + 1] && begin(all[i + 1]!),
   });
   return [episode(first, 0), ...later.map((one, i) => episode(one, i + 1))];
+}
+
+/** When a line was first taken: whoever corrects it later has not read the machine again. */
+function momentsBegun(readings: readonly Reading[]): (reading: Reading) => string {
+  const byId = new Map(readings.map((reading) => [reading.id, reading]));
+  return (reading) => {
+    let first = reading;
+    for (let before = first; before.supersedes; first = before) {
+      const replaced = byId.get(before.supersedes);
+      if (!replaced) break;
+      before = replaced;
+    }
+    return first.takenAt;
+  };
 }
 
 /** Ambient pressure is of the weather, and a note of work is none of the machine. */

@@ -1,7 +1,7 @@
 import { say } from '@lettura/core/measure/message';
 import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
-import { WORK_IDS } from '@lettura/core/record/work';
+import { WORK_IDS } from '@lettura/core/record/workDone';
 import {
   HIGHEST_ALTITUDE_M,
   LOWEST_ALTITUDE_M,

@@ -11,7 +11,7 @@ import {
   type Target,
 } from '@lettura/core/machine/places';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
-import { workSaid } from '@lettura/core/record/work';
+import { workSaid } from '@lettura/core/record/workDone';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import {
   formatPressure,

@@ -1,5 +1,5 @@
 import type { FamilyId } from '../../machine/family/index.ts';
-import type { WorkId } from '../../record/work/index.ts';
+import type { WorkId } from '../../record/workDone/index.ts';
 import { MOST_PRIOR, type StartingWeights } from './startingWeights.ts';
 import { NOTHING, usualPriors } from './kindPriors.ts';
 

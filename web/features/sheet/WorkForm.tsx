@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { changesReadings, WORK_IDS, workSaid, type WorkId } from '@lettura/core/record/work';
+import { changesReadings, WORK_IDS, workSaid, type WorkId } from '@lettura/core/record/workDone';
 import { useState } from 'react';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';

@@ -1,1 +1,0 @@
-export { changesReadings, WORK_IDS, workSaid, type WorkId } from './work.ts';

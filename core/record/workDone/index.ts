@@ -1,0 +1,1 @@
+export { changesReadings, WORK_IDS, workSaid, type WorkId } from './workDone.ts';
