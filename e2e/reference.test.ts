@@ -93,9 +93,7 @@ test('codes are read one by one and together, and a wrong one is named without l
   await field.fill('P0641 p0107, P1234');
   const read = page.getByRole('region', { name: 'What the codes say' });
   await read
-    .getByText(
-      'P0641 first: without its supply every sensor on it reads wrong, so that P0107 may only follow.',
-    )
+    .getByText('P0641 first: without its supply a sensor reads wrong, so that P0107 may only follow.')
     .waitFor();
   await read.getByText('The unit saw manifold pressure below what a working sensor gives.').waitFor();
   await read.getByText('A maker’s own code: kept').waitFor();

@@ -27,7 +27,7 @@ test('a repair begins the readings anew: the same tests are asked for again, and
 
   await expect
     .poll(() => proof().textContent())
-    .toBe('Repair not proven yet: of the 3 readings that were off, 3 have not been repeated.');
+    .toBe('Repair not proven yet: of the 3 readings that were off, 3 have not been shown to be right.');
   await noAccessibilityFault(page, { within: '[role=tabpanel]' });
   // The lanes are those of the repaired machine: nothing is read on it yet.
   await pad(page, 'Reference at the sensor plug: expect').waitFor();
@@ -42,7 +42,7 @@ test('a repair begins the readings anew: the same tests are asked for again, and
   expect(await first.inputValue()).toBe('gauge manifold 19 inHg vac');
   await first.fill(((Number(low) + Number(high)) / 2).toFixed(2));
   await first.press('Enter');
-  await expect.poll(() => proof().textContent()).toContain('2 have not been repeated');
+  await expect.poll(() => proof().textContent()).toContain('2 have not been shown to be right');
   await repeat(/^Read again: Live data, idle/u).fill('33 kPa');
   await repeat(/^Read again: Live data, idle/u).press('Enter');
   await repeat(/^Read again: Gauge at the manifold, idle/u).fill('20 inHg vac');
@@ -50,7 +50,7 @@ test('a repair begins the readings anew: the same tests are asked for again, and
   await expect
     .poll(() => proof().textContent())
     .toBe(
-      'Repair proven: all 3 readings that were off are as expected now, in the same state. 3 others were not repeated.',
+      'Repair proven: all 3 readings that were off are as expected now, as far as the instrument can tell, in the same state. 3 others were not repeated.',
     );
   await weighed(page);
   expect(await standing(page).textContent()).toContain('Nothing wrong now');

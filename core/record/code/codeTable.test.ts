@@ -63,25 +63,26 @@ test('every code can be said, with what it means and what it does not', () => {
 
 test('a maker’s code and one of another circuit are kept, and nothing is concluded', () => {
   expect(readCode('P1234')).toEqual({ code: 'P1234', saw: { code: 'codes.makers-own' } });
+  expect(isMakersCode('B2101')).toBe(true);
   expect(readCode('P0420')).toEqual({ code: 'P0420', saw: { code: 'codes.unknown' } });
 });
 
 test.each([
   [
     ['P0641', 'P0107', 'P0122'],
-    'P0641 first: without its supply every sensor on it reads wrong, so that P0107 and P0122 may only follow.',
+    'P0641 first: without its supply a sensor reads wrong, so that P0107 and P0122 may only follow.',
   ],
   [
     ['P2138', 'P2122'],
-    'P2138 follows from P2122: a track that is lost goes with no other. Look there first.',
+    'P2138 may only follow from P2122: a track that is lost goes with no other. Look there first.',
   ],
   [
     ['P0102', 'P0113'],
-    'P0102 and P0113 share a body and its plug: look at what they have in common, or whether somebody had unplugged it with the key on.',
+    'P0102 and P0113 are mostly of one body with one plug: look at what they have in common, or whether somebody had unplugged it with the key on.',
   ],
   [
     ['P0107', 'P0108'],
-    'P0107 and P0108 say both ends of manifold pressure: it came and went, or was unplugged in between.',
+    'P0107 and P0108 say both ends of manifold pressure: mostly it came and went, or was unplugged in between.',
   ],
 ])('%j are read together', (codes, sentence) => {
   expect(inWords(readTogether(codes))).toEqual([sentence]);

@@ -114,4 +114,4 @@ export const KNOWN_CODES: readonly KnownCode[] = ALL;
 export const knownCode = (code: string): KnownCode | undefined => BY_CODE.get(code.toUpperCase());
 
 /** Whether a maker gives it a meaning of its own, which no table here has. */
-export const isMakersCode = (code: string): boolean => /^[PBCU]1|^P3[0-3]/iu.test(code);
+export const isMakersCode = (code: string): boolean => /^P1|^P3[0-3]|^[BCU][12]/iu.test(code);

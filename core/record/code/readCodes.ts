@@ -22,10 +22,16 @@ export function readCode(code: string): CodeRead {
   return {
     code,
     saw: say(`codes.saw-${sort}`, { circuit }),
-    means: isSupply ? say('codes.means-supply') : say(`codes.means-${sort}`),
+    means: isSupply
+      ? say('codes.means-supply')
+      : sort === 'correlation' && !circuits.every(isTrack)
+        ? say('codes.means-two-sources')
+        : say(`codes.means-${sort}`),
     notSaid: isSupply ? say('codes.not-supply') : say(`codes.not-${sort}`),
   };
 }
+
+const isTrack = (circuit: CodeCircuit): boolean => /^(?:throttle|pedal)-/u.test(circuit);
 
 /** Tracks that share a body, and with it a plug. */
 const BODIES: readonly (readonly CodeCircuit[])[] = [
