@@ -8,7 +8,7 @@ import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
 import { isWithdrawn, type RecordingInfo } from './recordings.ts';
 import { beforeLastWork, lastEpisode, type Episode } from './episodes.ts';
-import { isTakenReading, standingReadings, type Reading, type TakenReading } from './readings.ts';
+import { isTakenReading, type Reading, type TakenReading } from './readings.ts';
 import type { Sensor } from './sensors.ts';
 import type { Vehicle } from './vehicles.ts';
 
@@ -34,11 +34,7 @@ export function caseFileOf(
   const present = which === 'now' ? lastEpisode(readings) : beforeLastWork(readings);
   const standing = present.readings;
   const isFirst = present.works.length === 0;
-  // The weather is the same before and after a repair.
-  const noted = standingReadings(readings)
-    .filter(({ takenAt }) => present.untilInstant === undefined || takenAt < present.untilInstant)
-    .findLast((reading) => reading.kind === 'ambient');
-  const ambient = noted && ambientFrom(noted.ambient);
+  const ambient = present.ambient && ambientFrom(present.ambient.ambient);
   const byId = new Map(instruments.map((instrument) => [instrument.id, instrument]));
   const observations = new Map(
     standing

@@ -2,6 +2,7 @@ import { changesReadings } from '@lettura/core/record/workDone';
 import { standingReadings, type Reading } from './readings.ts';
 
 export type StandingReading = ReturnType<typeof standingReadings>[number];
+export type AmbientReading = Extract<Reading, { kind: 'ambient' }>;
 export type WorkDone = Extract<Reading, { kind: 'work' }>;
 
 /** A stretch of the record over which the machine was one and the same: from one work on it to the next. */
@@ -13,6 +14,8 @@ export interface Episode {
   /** When the next one begins. */
   untilInstant: string | undefined;
   readings: readonly StandingReading[];
+  /** The last one given until its end, in whichever episode: a repair changes no weather. */
+  ambient: AmbientReading | undefined;
 }
 
 /**
@@ -34,8 +37,14 @@ export function episodesOf(readings: readonly Reading[]): readonly [Episode, ...
   }
   const [first, ...later] = all;
   const begin = ({ works }: Building) => works[0]?.takenAt;
+  const ambientUntil = (i: number) =>
+    all
+      .slice(0, i + 1)
+      .flatMap((one) => one.readings)
+      .findLast((reading) => reading.kind === 'ambient');
   const episode = (one: Building, i: number): Episode => ({
     ...one,
+    ambient: ambientUntil(i),
     fromInstant: begin(one),
     untilInstant: all[i + 1] && begin(all[i + 1]!),
   });
@@ -73,5 +82,6 @@ export function beforeLastWork(readings: readonly Reading[]): Episode {
     fromInstant: undefined,
     untilInstant: episodes.at(-1)?.fromInstant,
     readings: earlier.flatMap((one) => one.readings),
+    ambient: earlier.at(-1)?.ambient,
   };
 }

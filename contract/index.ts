@@ -88,7 +88,14 @@ export {
   type NewSensor,
   type Sensor,
 } from './sensors.ts';
-export { episodesOf, lastEpisode, type Episode, type StandingReading, type WorkDone } from './episodes.ts';
+export {
+  episodesOf,
+  lastEpisode,
+  type AmbientReading,
+  type Episode,
+  type StandingReading,
+  type WorkDone,
+} from './episodes.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
 export { readRecordingFile, recordingFile } from './recordingFile.ts';
 export { refusal, refusalOf, refusalsOf } from './refusal.ts';

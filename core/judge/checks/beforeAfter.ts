@@ -1,6 +1,5 @@
 import { say } from '../../measure/message/index.ts';
 import { type Evidence, type WireReading } from '../../record/evidence/index.ts';
-import { sameDrive, sameTarget } from '../../machine/places/index.ts';
 import { liveDataStep } from '../../machine/family/index.ts';
 import {
   compareValues,
@@ -12,6 +11,7 @@ import {
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { isRepeat } from './isRepeat.ts';
 
 /** One point read twice in the same state: the first and the last reading of it. */
 export interface BeforeAfter {
@@ -22,8 +22,8 @@ export interface BeforeAfter {
 }
 
 /**
- * What was read again in the same state, first against last: the proof of a repair. Only a change beyond the doubt of
- * both readings is called one.
+ * What was read again in the same state with no work on record in between, first against last. Only a change beyond the doubt
+ * of both readings is called one.
  */
 export function beforeAndAfter(caseFile: CaseFile): BeforeAfter[] {
   const groups: Evidence[][] = [];
@@ -38,12 +38,6 @@ export function beforeAndAfter(caseFile: CaseFile): BeforeAfter[] {
     return before === after ? [] : [{ before, after, comparison: change(before, after, caseFile) }];
   });
 }
-
-const isRepeat = (a: Evidence, b: Evidence): boolean =>
-  sameTarget(a, b) &&
-  a.state.plug === b.state.plug &&
-  sameDrive(a.state, b.state) &&
-  (a.kind !== 'gauge' || b.kind !== 'gauge' || a.basis === b.basis);
 
 /** What one instrument is off by both times is no doubt of the change. */
 function change(before: Evidence, after: Evidence, caseFile: CaseFile): Comparison {

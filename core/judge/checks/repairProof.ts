@@ -1,8 +1,8 @@
-import { sameDrive, sameTarget } from '../../machine/places/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
 import { isOffBand, type Expectation, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { fitOfReading } from './fitOfReading.ts';
+import { isRepeat } from './isRepeat.ts';
 
 /** One point in one state: what it read before the work, and what after it. */
 export interface RepeatedReading {
@@ -30,13 +30,6 @@ export interface RepairProof {
   /** Off after the work, and not off or not read before it. */
   newlyOff: readonly Evidence[];
 }
-
-/** The same point in the same state of the machine. */
-const isRepeat = (a: Evidence, b: Evidence): boolean =>
-  sameTarget(a, b) &&
-  a.state.plug === b.state.plug &&
-  sameDrive(a.state, b.state) &&
-  (a.kind !== 'gauge' || b.kind !== 'gauge' || a.basis === b.basis);
 
 /** The same tests again: each point of before with its reading of after, and what both together prove. */
 export function repairProof(before: CaseFile, after: CaseFile): RepairProof {

@@ -41,7 +41,7 @@ function Report({ sheet }: { sheet: Sheet }) {
   const { weighing } = useWeighing(caseFile, lanes);
   const { findings } = useMemo(() => findingsIn(caseFile), [caseFile]);
   const units = useSelector(selectUnits);
-  const ambient = sheet.standing.findLast((reading) => reading.kind === 'ambient');
+  const { ambient } = sheet;
   // One that was withdrawn counts for nothing, and is no part of what the customer gets.
   const recordings = sheet.recordings.filter((one) => !isWithdrawn(one));
   // Before it is known whether anything is left to read, nothing is said to be unproven.

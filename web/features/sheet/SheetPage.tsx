@@ -147,9 +147,9 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   }, [vehicle.name]);
 
   const showAmbient = useEventCallback(() => show('ambient'));
-  const ambientReading = sheet.standing.findLast(({ kind }) => kind === 'ambient');
+  const { ambient: ambientReading } = sheet;
   const ambientStale =
-    ambientReading?.kind === 'ambient' &&
+    ambientReading !== undefined &&
     ambientIsStale(ambientReading.ambient.source, now - Date.parse(ambientReading.takenAt));
   const ambientAge = ambientReading && ageInWords(ambientReading.takenAt, now);
 

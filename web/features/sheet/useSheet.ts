@@ -3,8 +3,8 @@ import {
   lanesOf,
   lastEpisode,
   standingReadings,
+  type AmbientReading,
   type JobSheet,
-  type Reading,
   type StandingReading,
 } from '@lettura/contract';
 import type { Lane } from '@lettura/core/machine/places';
@@ -21,6 +21,8 @@ const POLL_MS = 4000;
 export interface Sheet extends JobSheet {
   /** Read on the machine as it is now, since the last work on it, and still counting. */
   standing: readonly StandingReading[];
+  /** The last one given, also before a repair. */
+  ambient: AmbientReading | undefined;
   /** Neither replaced nor taken back, of whichever time. */
   countingIds: ReadonlySet<string>;
   /** Whether work was done after which everything has to be read again. */
@@ -67,27 +69,19 @@ function useWithUnsent(data: JobSheet | undefined, jobId: string): OwnRecord | u
       .filter(({ reading, refused }) => reading.jobId === jobId && !refused && !known.has(reading.id))
       .map(({ reading }) => reading);
     const readings = [...data.readings, ...unsent];
+    const present = lastEpisode(readings);
     return {
       ...data,
       readings,
       // An unsent reading may have been taken with one that the job does not know yet.
       instruments: [...data.instruments, ...(library ?? [])],
-      standing: [...weatherBefore(readings), ...lastEpisode(readings).readings],
+      standing: present.readings,
+      ambient: present.ambient,
       countingIds: new Set(standingReadings(readings).map(({ id }) => id)),
-      isRepaired: lastEpisode(readings).works.length > 0,
+      isRepaired: present.works.length > 0,
       unsentIds: new Set(unsent.map(({ id }) => id)),
     };
   }, [data, entries, jobId, library]);
-}
-
-/** A repair changes no weather: the last ambient from before it holds until another is given. */
-function weatherBefore(readings: readonly Reading[]): StandingReading[] {
-  const { fromInstant } = lastEpisode(readings);
-  if (fromInstant === undefined) return [];
-  const last = standingReadings(readings).findLast(
-    ({ kind, takenAt }) => kind === 'ambient' && takenAt < fromInstant,
-  );
-  return last ? [last] : [];
 }
 
 /** The same object as long as it says the same: a reading says nothing new once the server has it too. */
