@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { readCode, readTogether } from '@lettura/core/record/code';
+import { Fold } from './Fold.tsx';
 import { Said } from './Said.tsx';
 import { t } from './words.ts';
 
@@ -31,3 +32,11 @@ export function CodesRead({ codes }: { codes: readonly string[] }) {
     </Box>
   );
 }
+
+/** The same beside a field that codes are typed into: there at a press, and no longer than a line before. */
+export const CodesFold = ({ codes }: { codes: readonly string[] }) =>
+  codes.length > 0 && (
+    <Fold summary={t('ui.codes-mean', { count: new Set(codes).size })}>
+      <CodesRead codes={codes} />
+    </Fold>
+  );

@@ -1,6 +1,8 @@
+import type { Message } from '../../measure/message/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
-import { isOffBand, type Expectation, type Fit } from '../expectation/index.ts';
+import { isOffBand, whyNoExpectation, type Expectation, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { expectationContext } from './expectationContext.ts';
 import { fitOfReading } from './fitOfReading.ts';
 import { isRepeat } from './isRepeat.ts';
 
@@ -13,15 +15,16 @@ export interface RepeatedReading {
   afterFit: Fit | undefined;
   /** What a sound machine shows there now. */
   expectation: Expectation | undefined;
+  /** Why nothing can be expected there yet. */
+  whyNone: Message | undefined;
 }
 
 /**
  * What the repeated readings prove of a repair:
- * `nothing-was-off` before it, so that nothing can be shown to have come right; `not-repeated` what was off, at least in
- * part; `still-off`; `something-else-off` that was not before; `proven`.
+ * `nothing-was-off` before it, so that nothing can be shown to have come right; `not-shown`: of what was off not all is shown to
+ * be right yet; `still-off`; `something-else-off` that was not before; `proven`.
  */
-export type RepairOutcome =
-  'nothing-was-off' | 'not-repeated' | 'still-off' | 'something-else-off' | 'proven';
+export type RepairOutcome = 'nothing-was-off' | 'not-shown' | 'still-off' | 'something-else-off' | 'proven';
 
 export interface RepairProof {
   outcome: RepairOutcome;
@@ -39,12 +42,14 @@ export function repairProof(before: CaseFile, after: CaseFile): RepairProof {
   const rows = points.map((point): RepeatedReading => {
     const newest = before.readings.findLast((reading) => isRepeat(reading, point)) ?? point;
     const repeated = after.readings.findLast((reading) => isRepeat(reading, point));
+    const { expectation } = fitOfReading(newest, after);
     return {
       before: newest,
       beforeFit: fitOfReading(newest, before).fit,
       after: repeated,
       afterFit: repeated && fitOfReading(repeated, after).fit,
-      expectation: fitOfReading(newest, after).expectation,
+      expectation,
+      whyNone: expectation ? undefined : whyNoExpectation(newest, newest.state, expectationContext(after)),
     };
   });
   const wasOff = rows.filter(({ beforeFit }) => isOffBand(beforeFit));
@@ -62,5 +67,5 @@ function outcomeOf(wasOff: readonly RepeatedReading[], newlyOff: readonly Eviden
   if (wasOff.some(({ afterFit }) => isOffBand(afterFit))) return 'still-off';
   if (newlyOff.length > 0) return 'something-else-off';
   if (wasOff.length === 0) return 'nothing-was-off';
-  return wasOff.every(({ afterFit }) => afterFit !== undefined) ? 'proven' : 'not-repeated';
+  return wasOff.every(({ afterFit }) => afterFit !== undefined) ? 'proven' : 'not-shown';
 }

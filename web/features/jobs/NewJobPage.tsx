@@ -27,7 +27,7 @@ import { newJobForm, type NewJobDetails } from './newJobForm.ts';
 import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
-import { CodesRead } from '../../ui/CodesRead.tsx';
+import { CodesFold } from '../../ui/CodesRead.tsx';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, said, t } from '../../ui/words.ts';
@@ -139,7 +139,7 @@ export default function NewJobPage() {
               error={!!errors.codes}
               helperText={refused(errors.codes?.message) ?? t('ui-jobs.code-points-circuit-not-part')}
             />
-            <CodesRead codes={typedCodes.success ? typedCodes.data : []} />
+            <CodesFold codes={typedCodes.success ? typedCodes.data : []} />
             <TextField label={t('ui-jobs.replaced-before-whom')} multiline {...register('history')} />
             <Controller
               name="sensorId"

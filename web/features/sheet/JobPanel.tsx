@@ -23,8 +23,7 @@ import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
-import { CodesRead } from '../../ui/CodesRead.tsx';
-import { Fold } from '../../ui/Fold.tsx';
+import { CodesFold } from '../../ui/CodesRead.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, t } from '../../ui/words.ts';
 
@@ -149,11 +148,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
         }
       />
-      {job.codes.length > 0 && (
-        <Fold summary={t('ui-sheet.codes-mean', { count: job.codes.length })}>
-          <CodesRead codes={job.codes} />
-        </Fold>
-      )}
+      <CodesFold codes={job.codes} />
       <TextField
         label={t('ui-sheet.replaced-before-whom')}
         multiline

@@ -173,7 +173,12 @@ function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
     !weighing || weighing.stage === 'ranked'
       ? [t('ui-sheet.looking-next-reading'), t('ui-sheet.circuit-sensor-being-worked-out')]
       : weighing.verdict.decided
-        ? [t('ui-sheet.nothing-more-read'), t('ui-sheet.record-verdict-after-repair-take')]
+        ? [
+            t('ui-sheet.nothing-more-read'),
+            weighing.causes[0]?.class === 'nothing'
+              ? t('ui-sheet.record-verdict-nothing-wrong')
+              : t('ui-sheet.record-verdict-then-repair'),
+          ]
         : [t('ui-sheet.no-reading-left-would-settle'), t('ui-sheet.take-doubtful-readings-again-record')];
   return (
     <>

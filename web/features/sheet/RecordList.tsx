@@ -63,17 +63,29 @@ function OneLine({ line, onTakeBack, onCorrect }: Omit<RecordListProps, 'lines'>
           '&:hover': { bgcolor: 'action.hover' },
         }}
       >
-        <Box sx={{ gridArea: 'when', fontSize: '0.9rem', whiteSpace: 'nowrap' }}>{when}</Box>
-        <Box sx={{ gridArea: 'where', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+        <Box component="span" sx={{ gridArea: 'when', fontSize: '0.9rem', whiteSpace: 'nowrap' }}>
+          {when}
+        </Box>
+        <Box
+          component="span"
+          sx={{ gridArea: 'where', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis' }}
+        >
           {where}
         </Box>
-        <Box sx={{ gridArea: 'value', fontFamily: NUMERALS, fontWeight: 650, textAlign: 'right' }}>
+        <Box
+          component="span"
+          sx={{ gridArea: 'value', fontFamily: NUMERALS, fontWeight: 650, textAlign: 'right' }}
+        >
           {value}
         </Box>
-        <Box sx={{ gridArea: 'conditions', fontSize: '0.9rem', textAlign: { xs: 'right', sm: 'left' } }}>
+        <Box
+          component="span"
+          sx={{ gridArea: 'conditions', fontSize: '0.9rem', textAlign: { xs: 'right', sm: 'left' } }}
+        >
           {conditions}
         </Box>
         <Box
+          component="span"
           sx={{
             gridArea: 'fit',
             alignSelf: 'center',

@@ -31,6 +31,7 @@ export interface RepairPanelProps {
 export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepeat }: RepairPanelProps) {
   const works = worksOn(sheet);
   const proof = proofOf(sheet);
+  const notes = notesReplacing(familyOf(sheet.sensor.family));
   const top = useRef<HTMLDivElement>(null);
   // Once something more was done the form closes, and what there is to do next lies above it.
   const known = useRef(works.length);
@@ -38,7 +39,7 @@ export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepe
     if (works.length > known.current) top.current?.scrollIntoView({ block: 'start' });
     known.current = works.length;
   }, [works.length]);
-  const form = <WorkForm jobId={sheet.job.id} disabled={disabled} onWork={onWork} />;
+  const form = <WorkForm jobId={sheet.job.id} {...{ notes, disabled, onWork }} />;
   return (
     <Box
       ref={top}
@@ -51,9 +52,7 @@ export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepe
             {proofInWords(proof)}
           </Typography>
           <SameTestsTable {...{ proof, units, disabled, onRepeat }} ambient={sheet.caseFile.ambient} />
-          {works.some(({ work }) => work === 'sensor-replaced') && (
-            <TradeNotes notes={notesReplacing(familyOf(sheet.sensor.family))} />
-          )}
+          {works.some(({ work }) => work === 'sensor-replaced') && <TradeNotes notes={notes} />}
         </Box>
       )}
       {works.length > 0 && (

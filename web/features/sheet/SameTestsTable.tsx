@@ -8,6 +8,7 @@ import type { Evidence } from '@lettura/core/record/evidence';
 import { NUMERALS } from '../../app/theme.ts';
 import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
 import { briefState, expectationInWords, placeInWords } from '../../ui/inWords.ts';
+import { Said } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { evidenceInWords } from './evidenceInWords.ts';
@@ -36,7 +37,7 @@ export function SameTestsTable({ proof, units, ambient, disabled, onRepeat }: Sa
 }
 
 function Row({
-  row: { before, beforeFit, after, afterFit, expectation },
+  row: { before, beforeFit, after, afterFit, expectation, whyNone },
   units,
   ambient,
   disabled,
@@ -67,8 +68,9 @@ function Row({
         units={units}
       />
       <Typography variant="body2" sx={{ gridArea: 'expect' }}>
-        {expectation &&
-          t('ui-sheet.expect', { expected: expectationInWords(expectation, before, units, ambient) })}
+        {expectation
+          ? t('ui-sheet.expect', { expected: expectationInWords(expectation, before, units, ambient) })
+          : whyNone && <Said message={whyNone} />}
       </Typography>
       <Box sx={{ gridArea: 'now', display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         {after ? (

@@ -4,9 +4,11 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { changesReadings, WORK_IDS, workSaid, type WorkId } from '@lettura/core/record/workDone';
+import type { Message } from '@lettura/core/measure/message';
 import { useState } from 'react';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
+import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { said, t, upperFirst } from '../../ui/words.ts';
 
 export interface WorkToRecord {
@@ -41,10 +43,13 @@ const draftOf = (jobId: string) => stored(`lettura.work-draft.${jobId}`, draftSc
 /** What was done to the machine: a line of its record, after which it is read as another one. */
 export function WorkForm({
   jobId,
+  notes,
   disabled,
   onWork,
 }: {
   jobId: string;
+  /** For whoever changes the sensor. */
+  notes: readonly Message[];
   disabled: boolean;
   onWork: (work: WorkToRecord) => void;
 }) {
@@ -113,6 +118,7 @@ export function WorkForm({
         </TextField>
         {FIELDS.map(field)}
       </Box>
+      {draft.work === 'sensor-replaced' && <TradeNotes notes={notes} />}
       <Button variant="contained" disabled={disabled} onClick={record} sx={{ mt: 1.5, minHeight: 48 }}>
         {t('ui-sheet.work-record')}
       </Button>

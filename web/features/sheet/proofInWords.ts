@@ -16,8 +16,8 @@ export function proofInWords({ outcome, rows, newlyOff }: RepairProof): string {
   switch (outcome) {
     case 'proven':
       return t('ui-sheet.proof-proven', { count: wasOff.length, unrepeated });
-    case 'not-repeated':
-      return t('ui-sheet.proof-not-repeated', { open: open.length, count: wasOff.length });
+    case 'not-shown':
+      return t('ui-sheet.proof-not-shown', { open: open.length, count: wasOff.length });
     case 'still-off':
       return t('ui-sheet.proof-still-off', named(stillOff));
     case 'something-else-off':
