@@ -156,6 +156,12 @@ test('on a tablet held upright the keypad and the standing are in sight beside t
     const { width, height } = await inSight(key);
     expect(Math.min(width, height)).toBeGreaterThanOrEqual(48);
   }
+  // All six things to do are in sight, and a reading of the record takes two lines and no more.
+  for (const name of ['Measure', 'Pump & sweep', 'Compare', 'Isolate', 'Record', 'Finish'])
+    await inSight(page.getByRole('tab', { name, exact: true }));
+  await section(page, 'Record');
+  const lines = page.getByRole('list', { name: 'All readings' }).getByRole('listitem');
+  for (const line of await lines.all()) expect((await inSight(line)).height).toBeLessThan(80);
   await context.close();
 });
 

@@ -26,8 +26,8 @@ import { t } from '../ui/words.ts';
 
 /** The top line of every page: where one is, and the units and theme that hold everywhere. */
 export function PageHeader({ title, children }: { title: ReactNode; children?: ReactNode }) {
-  // On a phone there is room for where one is, and for a way to all the rest.
-  const isPhone = useScreen() === 'phone';
+  // In a hand there is room for where one is, on a tablet for where to go too, and for a way to all the rest.
+  const screen = useScreen();
   return (
     <Box
       component="header"
@@ -63,18 +63,18 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
       >
         {title}
       </Typography>
-      {isPhone ? (
-        <More>
-          <Help />
-          {children}
-          <Choices />
-        </More>
-      ) : (
+      {screen !== 'phone' && children}
+      {screen === 'laptop' ? (
         <>
           <Help />
-          {children}
           <Choices />
         </>
+      ) : (
+        <More>
+          <Help />
+          {screen === 'phone' && children}
+          <Choices />
+        </More>
       )}
     </Box>
   );

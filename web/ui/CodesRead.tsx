@@ -23,9 +23,13 @@ export function CodesRead({ codes }: { codes: readonly string[] }) {
               {code}
             </Typography>
             <Typography component="dd" variant="body2" sx={{ m: 0 }}>
-              <Said message={saw} /> {means && <Said message={means} />}{' '}
-              {notSaid && <Said message={notSaid} />}
+              <Said message={saw} /> {notSaid && <Said message={notSaid} />}
             </Typography>
+            {means && (
+              <Typography component="dd" variant="body2" sx={{ m: 0 }}>
+                <strong>{t('ui.codes-can-be')}</strong> <Said message={means} />
+              </Typography>
+            )}
           </Box>
         ))}
       </Box>

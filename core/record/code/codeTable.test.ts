@@ -78,7 +78,7 @@ test.each([
   ],
   [
     ['P0102', 'P0113'],
-    'P0102 and P0113 are mostly of one body with one plug: look at what they have in common, or whether somebody had unplugged it with the key on.',
+    'P0102 and P0113 are often of one body with one plug: look at what they have in common, or whether somebody had unplugged it with the key on.',
   ],
   [
     ['P0107', 'P0108'],

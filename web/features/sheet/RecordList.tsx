@@ -40,14 +40,14 @@ function OneLine({ line, onTakeBack, onCorrect }: Omit<RecordListProps, 'lines'>
         aria-expanded={open}
         onClick={() => setOpen(!open)}
         sx={{
-          // A laptop has room for one line, a thumb for two.
+          // A laptop has room for one line, what is held in a hand for two.
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr auto 20px', sm: '112px minmax(0, 1fr) 190px minmax(0, 1fr) 20px' },
+          gridTemplateColumns: { xs: '1fr auto 20px', md: '112px minmax(0, 1fr) 190px minmax(0, 1fr) 20px' },
           gridTemplateAreas: {
             xs: '"where value fit" "when conditions fit"',
-            sm: '"when where value conditions fit"',
+            md: '"when where value conditions fit"',
           },
-          columnGap: { xs: 1, sm: 2 },
+          columnGap: { xs: 1, md: 2 },
           alignItems: 'baseline',
           width: '100%',
           minHeight: { xs: 48, md: 36 },
@@ -80,7 +80,7 @@ function OneLine({ line, onTakeBack, onCorrect }: Omit<RecordListProps, 'lines'>
         </Box>
         <Box
           component="span"
-          sx={{ gridArea: 'conditions', fontSize: '0.9rem', textAlign: { xs: 'right', sm: 'left' } }}
+          sx={{ gridArea: 'conditions', fontSize: '0.9rem', textAlign: { xs: 'right', md: 'left' } }}
         >
           {conditions}
         </Box>

@@ -49,8 +49,8 @@ function Row({
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: 'minmax(0, 1.4fr) 1fr 1fr minmax(0, 1fr)' },
-        gridTemplateAreas: { xs: '"where where" "before expect" "now now"', sm: '"where before expect now"' },
+        gridTemplateColumns: { xs: '1fr 1fr', md: 'minmax(0, 1.4fr) 1fr 1fr minmax(0, 1fr)' },
+        gridTemplateAreas: { xs: '"where where" "before expect" "now now"', md: '"where before expect now"' },
         columnGap: 1.5,
         alignItems: 'center',
         borderBottom: 1,

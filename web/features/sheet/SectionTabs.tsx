@@ -26,7 +26,8 @@ export const SectionTabs = memo(function SectionTabs({
   simulated,
   onChoose,
 }: SectionTabsProps) {
-  const isPhone = useScreen() === 'phone';
+  // In a hand all six lie side by side, each in a short word.
+  const isNarrow = useScreen() !== 'laptop';
   const has = { pumped, simulated };
   const activity = activityOf(section);
   // Whoever comes back finds what was open there.
@@ -55,7 +56,7 @@ export const SectionTabs = memo(function SectionTabs({
         '& .MuiTab-root': {
           minWidth: 0,
           minHeight: 48,
-          px: { xs: 0.25, sm: 1.5 },
+          px: { xs: 0.25, md: 1.5 },
           fontSize: { xs: '0.78rem', sm: '0.9rem' },
         },
       }}
@@ -64,14 +65,14 @@ export const SectionTabs = memo(function SectionTabs({
         value={activity}
         onChange={(_event, to: Activity) => open(to)}
         aria-label={t('ui-sheet.sections-sheet')}
-        variant={isPhone ? 'fullWidth' : 'standard'}
-        sx={{ width: { xs: '100%', sm: 'auto' }, '& .MuiTab-root': { flexBasis: 'auto' } }}
+        variant={isNarrow ? 'fullWidth' : 'standard'}
+        sx={{ width: { xs: '100%', md: 'auto' }, '& .MuiTab-root': { flexBasis: 'auto' } }}
       >
         {activities.map(({ activity: one, label, short = label }, i) => (
           <Tab
             key={one}
             value={one}
-            label={isPhone ? short : label}
+            label={isNarrow ? short : label}
             aria-label={label}
             aria-keyshortcuts={`Alt+${i + 1}`}
           />
