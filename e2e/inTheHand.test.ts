@@ -73,7 +73,7 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await tap(page.getByRole('button', { name: 'Idle', exact: true }));
   await inSight(page.getByRole('button', { name: /^Idle, plug connected/u }));
   // Every section is as wide as the phone, and nothing in it wider.
-  for (const name of ['Compare', 'Isolate', 'Record', 'Verdict', 'Job', 'Reading'] as const) {
+  for (const name of ['Compare', 'Isolate', 'Record', 'Verdict', 'Repair', 'Job', 'Reading'] as const) {
     await section(page, name);
     const panel = page.getByRole('tabpanel', { name });
     await panel.waitFor();
@@ -159,6 +159,12 @@ test('on a tablet held upright the keypad and the standing are in sight beside t
   // All six things to do are in sight, and a reading of the record takes two lines and no more.
   for (const name of ['Measure', 'Pump & sweep', 'Compare', 'Isolate', 'Record', 'Finish'])
     await inSight(page.getByRole('tab', { name, exact: true }));
+  for (const name of ['Pump', 'Compare', 'Isolate', 'Record', 'Repair', 'Verdict', 'Job'] as const) {
+    await section(page, name);
+    const panel = page.getByRole('tabpanel', { name });
+    await panel.waitFor();
+    expect(await panel.evaluate((one) => one.scrollWidth - one.clientWidth), name).toBeLessThanOrEqual(1);
+  }
   await section(page, 'Record');
   const lines = page.getByRole('list', { name: 'All readings' }).getByRole('listitem');
   for (const line of await lines.all()) expect((await inSight(line)).height).toBeLessThan(80);

@@ -2,5 +2,3 @@
 export const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } } as const;
 /** That something else. */
 export const NARROW_ONLY = { display: { xs: 'block', md: 'none' } } as const;
-/** A column that a phone leaves out, since another says as much. */
-export const NOT_ON_PHONE = { display: { xs: 'none', sm: 'table-cell' } } as const;

@@ -51,7 +51,7 @@ export function SupplyTable({ caseFile, lanes, sensor, units, onGo, onBetween }:
         sx={(theme) => ({
           '& td, & th': { px: { xs: 0.25, sm: 1 }, py: 0.5, verticalAlign: 'top' },
           // In a hand: what is read with its value and button, and below it what it proves.
-          [theme.breakpoints.down('sm')]: {
+          [theme.breakpoints.down('md')]: {
             '& thead': visuallyHidden,
             '& tbody tr': {
               display: 'grid',

@@ -23,7 +23,7 @@ import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
 import { BudgetTable } from './BudgetTable.tsx';
 import { Term } from '../../ui/help/index.ts';
-import { NOT_ON_PHONE } from '../../ui/wideOnly.ts';
+import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { titled, said, valueSaid, t } from '../../ui/words.ts';
 import { Said } from '../../ui/Said.tsx';
 import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertainty';
@@ -44,7 +44,7 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
   const absolute = measures === 'absolute-pressure';
   const show = (value: number) => formatValue(value, measures, units.absolute);
   return (
-    <Box sx={{ display: 'grid', gap: 2 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box>
         <Typography variant="h2">
           {t('ui-sheet.one-basis', { drive: valueSaid(driveSaid(state)) })}
@@ -71,12 +71,12 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
                 <TableCell>{t('ui-sheet.source')}</TableCell>
                 <TableCell align="right">{titled(measurandSaid(measures))}</TableCell>
                 {absolute && (
-                  <TableCell align="right" sx={NOT_ON_PHONE}>
+                  <TableCell align="right" sx={WIDE_ONLY}>
                     {ambient ? t('ui-sheet.against-ambient') : t('ui-sheet.against-ambient-not-given')}
                   </TableCell>
                 )}
                 <TableCell align="right">{t('ui-sheet.doubt-k-2')}</TableCell>
-                <TableCell>{t('ui-sheet.mostly-from')}</TableCell>
+                <TableCell sx={WIDE_ONLY}>{t('ui-sheet.mostly-from')}</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -94,14 +94,19 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
                           }),
                         )
                       : show(measured.value)}
+                    {absolute && ambient && (
+                      <Box component="span" sx={{ ...NARROW_ONLY, fontSize: '0.85rem' }}>
+                        {vacuumInWords(measured.value, ambient, units)}
+                      </Box>
+                    )}
                   </Numeral>
                   {absolute && (
-                    <Numeral sx={NOT_ON_PHONE}>
+                    <Numeral sx={WIDE_ONLY}>
                       {ambient ? vacuumInWords(measured.value, ambient, units) : '–'}
                     </Numeral>
                   )}
                   <Numeral>±{show(measured.expandedUncertainty)}</Numeral>
-                  <TableCell>
+                  <TableCell sx={WIDE_ONLY}>
                     <LargestTerm terms={measured.terms} />
                   </TableCell>
                 </TableRow>
