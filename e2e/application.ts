@@ -20,16 +20,51 @@ export async function application({
   data = 'none',
   feeds = 'none',
 }: { data?: 'demo' | 'none'; feeds?: 'none' | 'simulated' } = {}) {
-  const clusterUrl = process.env.TEST_CLUSTER_URL;
-  if (!clusterUrl) throw new Error('Run the tests with npm test: it starts the database they need.');
   const name = `e2e_${randomBytes(6).toString('hex')}`;
-  const admin = new pg.Client({ connectionString: clusterUrl });
-  await admin.connect();
-  await admin.query(`create database ${name}`);
-  await admin.end();
-  const databaseUrl = clusterUrl.replace(/\/[^/]*$/u, `/${name}`);
+  await administered(async (admin) => {
+    if (data === 'demo') await ensureDemo(admin);
+    await admin.query(`create database ${name} template ${data === 'demo' ? DEMO : 'template0'}`);
+  });
+  const databaseUrl = urlOf(name);
   const server = await startServer({ databaseUrl, data, feeds, logLevel: 'error' });
   return { url: server.url, port: server.port, databaseUrl, stop: server.stop };
+}
+
+const DEMO = 'e2e_demo';
+const LOCK = 7;
+
+function urlOf(database: string): string {
+  const clusterUrl = process.env.TEST_CLUSTER_URL;
+  if (!clusterUrl) throw new Error('Run the tests with npm test: it starts the database they need.');
+  return clusterUrl.replace(/\/[^/]*$/u, `/${database}`);
+}
+
+async function administered(work: (admin: pg.Client) => Promise<void>): Promise<void> {
+  const admin = new pg.Client({ connectionString: process.env.TEST_CLUSTER_URL });
+  await admin.connect();
+  try {
+    // One file after the other: whoever comes second finds the demo filled, and nobody copies it meanwhile.
+    await admin.query('select pg_advisory_lock($1)', [LOCK]);
+    await work(admin);
+  } finally {
+    await admin.end();
+  }
+}
+
+/** Demo data takes seconds to fill in, since its verdicts are weighed: it is done once, and copied. */
+async function ensureDemo(admin: pg.Client): Promise<void> {
+  const { rowCount } = await admin.query('select 1 from pg_database where datname = $1', [DEMO]);
+  if (rowCount) return;
+  const filling = `${DEMO}_filling`;
+  await admin.query(`create database ${filling}`);
+  const filler = await startServer({
+    databaseUrl: urlOf(filling),
+    data: 'demo',
+    feeds: 'none',
+    logLevel: 'error',
+  });
+  await filler.stop();
+  await admin.query(`alter database ${filling} rename to ${DEMO}`);
 }
 
 export const launchBrowser = (): Promise<Browser> => {

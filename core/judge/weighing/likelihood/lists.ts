@@ -17,45 +17,102 @@ export function listsOver(
   const lists: Float64Array[] = [];
   const flat = rows.map(isFlat);
   const numbers = new Map<number, number>();
+  const along = ways.map((met) => alongRows(rows, met));
   const listOf = Int32Array.from(sized, ({ smaller, larger }, s) => {
     const [row, below, above, way] = [rowOf[s]!, rowOf[smaller]!, rowOf[larger]!, wayOf[s]!];
     const key = ((row * rows.length + below) * rows.length + above) * ways.length + way;
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, lists.length);
-    const beside = [rows[row]!, rows[below]!, rows[above]!] as const;
     const isAllFlat = flat[row]! && flat[below]! && flat[above]!;
     return (
       lists.push(
-        isAllFlat ? flatList(...beside, ways[way]!, likely) : listOver(...beside, ways[way]!, likely),
+        isAllFlat
+          ? flatList(rows[row]!, rows[below]!, rows[above]!, ways[way]!, likely)
+          : listOver(rows[row]!, [row, below, above], ways[way]!, along[way]!, likely),
       ) - 1
     );
   });
   return { lists, listOf };
 }
 
+/** By tolerance, the first in which the sensor stands where it stands in this. */
+const FIRST_AT = TOLERANCES.map(({ at }) => TOLERANCES.findIndex((one) => one.at === at));
+
+/** What rows read where the grid lies, each once, since every row is beside two others. */
+interface AlongRows {
+  /** At the nodes of the grid, with the sensor at its place in the tolerance. */
+  reads(row: number, t: number): Float64Array;
+  /** By how much that changes up to half a step of the grid further. */
+  rises(row: number, t: number): Float64Array;
+}
+
+function alongRows(rows: readonly Row[], { placed, beside }: Met): AlongRows {
+  const known = new Map<number, Float64Array>();
+  const rising = new Map<number, Float64Array>();
+  const keyOf = (row: number, t: number) => row * TOLERANCES.length + FIRST_AT[t]!;
+  // Loops, since `map` of a typed array takes several times as long.
+  const reads = (row: number, t: number): Float64Array => {
+    const before = known.get(keyOf(row, t));
+    if (before) return before;
+    const places = placed[t]!;
+    const found = new Float64Array(places.length);
+    for (let node = 0; node < found.length; node++) found[node] = between(rows[row]!.reads, places[node]!);
+    known.set(keyOf(row, t), found);
+    return found;
+  };
+  const rises = (row: number, t: number): Float64Array => {
+    const before = rising.get(keyOf(row, t));
+    if (before) return before;
+    const ofRow = rows[row]!.reads;
+    const here = reads(row, t);
+    const places = placed[t]!;
+    const found = new Float64Array(places.length);
+    for (let node = 0; node < found.length; node++) {
+      const half = beside[node]!;
+      if (half > 0)
+        found[node] = apart(between(ofRow, Math.min(ofRow.length - 1, places[node]! + half)), here[node]!);
+    }
+    rising.set(keyOf(row, t), found);
+    return found;
+  };
+  return { reads, rises };
+}
+
 /**
  * Likelihoods along the tolerances and nodes of one answer, with the spread that comes from what lies between two quantities
  * and two sizes that are looked at, and from what makers do differently.
  */
-function listOver(row: Row, below: Row, above: Row, { placed, beside }: Met, likely: Likely): Float64Array {
-  const nodes = beside.length;
+function listOver(
+  { doubt, follows }: Row,
+  [row, below, above]: readonly [row: number, below: number, above: number],
+  { placed }: Met,
+  along: AlongRows,
+  likely: Likely,
+): Float64Array {
+  const nodes = placed[0]!.length;
   const list = new Float64Array(nodes * TOLERANCES.length);
-  const { reads, doubt, follows } = row;
-  const last = reads.length - 1;
-  placed.forEach((places, t) => {
-    for (let node = 0; node < nodes; node++) {
-      const place = places[node]!;
-      const { supplyVolts } = TOLERANCES[t]!;
-      const moved = follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0;
-      const predicted = between(reads, place) + moved;
-      const half = beside[node]!;
-      const quantity = half > 0 ? apart(between(reads, Math.min(last, place + half)), predicted - moved) : 0;
-      const sizes = below === above ? 0 : apart(between(above.reads, place), between(below.reads, place)) / 4;
-      const spread = Math.sqrt((quantity ** 2 + sizes ** 2) / 3);
-      list[t * nodes + node] = inDoubt(predicted, spread, doubt ? between(doubt, place) : 0, likely);
+  for (let t = 0; t < placed.length; t++) {
+    const places = placed[t]!;
+    // What does not move with the supplies is the same for all of them.
+    const alike = follows ? t : FIRST_AT[t]!;
+    if (alike < t) {
+      list.copyWithin(t * nodes, alike * nodes, (alike + 1) * nodes);
+      continue;
     }
-  });
+    const { supplyVolts } = TOLERANCES[t]!;
+    const reads = along.reads(row, t);
+    const rises = along.rises(row, t);
+    const [smaller, larger] = [along.reads(below, t), along.reads(above, t)];
+    for (let node = 0; node < nodes; node++) {
+      const moved = follows && supplyVolts !== 0 ? supplyVolts * between(follows, places[node]!) : 0;
+      const quantity = rises[node]!;
+      const sizes = below === above ? 0 : apart(larger[node]!, smaller[node]!) / 4;
+      const spread = Math.sqrt((quantity * quantity + sizes * sizes) / 3);
+      const off = doubt ? between(doubt, places[node]!) : 0;
+      list[t * nodes + node] = inDoubt(reads[node]! + moved, spread, off, likely);
+    }
+  }
   return list;
 }
 

@@ -22,8 +22,15 @@ const BATTERY_SHARE = 0.06;
 const SQRT_TWO_PI = Math.sqrt(2 * Math.PI);
 const normal = (distance: number, sigma: number): number =>
   Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
-const usual = (distance: number, sigma: number): number =>
-  (1 - UNUSUAL_SHARE) * normal(distance, sigma) + UNUSUAL_SHARE * normal(distance, UNUSUAL_FACTOR * sigma);
+/** So many standard deviations away, nothing is left of a normal distribution that a slip would not be likelier by far. */
+const NOTHING_LEFT = 9;
+/** Most of what may be wrong predicts something far away, and an exponential is what this costs. */
+function usual(distance: number, sigma: number): number {
+  const away = Math.abs(distance) / sigma;
+  if (away > NOTHING_LEFT * UNUSUAL_FACTOR) return 0;
+  const unusual = UNUSUAL_SHARE * normal(distance, UNUSUAL_FACTOR * sigma);
+  return away > NOTHING_LEFT ? unusual : (1 - UNUSUAL_SHARE) * normal(distance, sigma) + unusual;
+}
 const mixed = (asNoted: number, mistaken: number): number =>
   (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
 
@@ -85,7 +92,7 @@ export function scanLikelihood(
   const believed = valueAtNominal(inputVolts, profile);
   const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
-  const sigma = Math.hypot(step / Math.sqrt(12), model, perVolt * gridVolts);
+  const sigma = Math.sqrt(step ** 2 / 12 + model ** 2 + (perVolt * gridVolts) ** 2);
   return mixed(usual(value - believed, sigma), anything);
 }
 const SLOPE_VOLTS = 0.01;

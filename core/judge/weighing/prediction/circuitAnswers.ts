@@ -12,6 +12,7 @@ import {
   BENT_VOLTS,
   distance,
   fillRow,
+  hashOf,
   isAlike,
   isSame,
   mixed,
@@ -110,7 +111,7 @@ export class Answers {
     if (known) return known;
     const solved = this.#solvedRows(spot, state, axis);
     const rows: Row[] = [];
-    const numbers = new Map<string, number>();
+    const numbers = new Map<number, number[]>();
     const ofRow = new Map<Row, number>();
     const rowOf = new Int32Array(this.sized.length);
     const anything = new Map<Row, Row>();
@@ -124,9 +125,11 @@ export class Answers {
       // Most share one and the same row; only others are compared by what they say.
       let number = ofRow.get(row);
       if (number === undefined) {
-        const said = [row.reads, row.doubt, row.follows].map((one) => one?.join(' ')).join(';');
-        number = numbers.get(said) ?? rows.push(row) - 1;
-        numbers.set(said, number);
+        const hash = hashOf(row);
+        const similar = numbers.get(hash) ?? [];
+        numbers.set(hash, similar);
+        number = similar.find((one) => isSame(rows[one]!, row));
+        if (number === undefined) similar.push((number = rows.push(row) - 1));
         ofRow.set(row, number);
       }
       rowOf[s] = number;

@@ -104,22 +104,42 @@ export const distance = (a: Row, b: Row): number =>
 /** Between two sizes: ohms by their logarithm, volts on a line. */
 export const mixed = (below: Row, above: Row, past: number): Row => {
   if (below === above) return below;
-  const reads = below.reads.map((one, node) => {
+  // Loops, since `map` of a typed array takes several times as long, and this is done for every size at every spot.
+  const reads = new Float64Array(below.reads.length);
+  for (let node = 0; node < reads.length; node++) {
+    const one = below.reads[node]!;
     const other = above.reads[node]!;
-    if (one === other) return one;
-    if (!Number.isFinite(one) || !Number.isFinite(other)) return past < 0.5 ? one : other;
-    return rounded(one + past * (other - one));
-  });
-  const between = (one: Float64Array | undefined, other: Float64Array | undefined) =>
-    one || other
-      ? reads.map((_, node) => (one?.[node] ?? 0) + past * ((other?.[node] ?? 0) - (one?.[node] ?? 0)))
-      : undefined;
+    if (one === other) reads[node] = one;
+    else if (!Number.isFinite(one) || !Number.isFinite(other)) reads[node] = past < 0.5 ? one : other;
+    else reads[node] = rounded(one + past * (other - one));
+  }
+  const between = (one: Float64Array | undefined, other: Float64Array | undefined) => {
+    if (!one && !other) return undefined;
+    const found = new Float64Array(reads.length);
+    for (let node = 0; node < found.length; node++) {
+      const from = one ? one[node]! : 0;
+      found[node] = from + past * ((other ? other[node]! : 0) - from);
+    }
+    return found;
+  };
   return {
     reads,
     doubt: between(below.doubt, above.doubt),
     follows: between(below.follows, above.follows),
   };
 };
+
+/** Of the same for rows that say the same, and hardly ever of others. */
+export function hashOf({ reads, doubt, follows }: Row): number {
+  let hash = 0;
+  for (const said of [reads, doubt, follows]) {
+    if (!said) continue;
+    // A value that is no number of volts is told apart when rows are compared.
+    for (let node = 0; node < said.length; node++) hash = (Math.imul(hash, 31) + said[node]! * 1e6) | 0;
+    hash = Math.imul(hash, 31) + 1;
+  }
+  return hash;
+}
 
 export const isSame = (a: Row, b: Row): boolean =>
   a === b ||
@@ -129,7 +149,10 @@ export const isSame = (a: Row, b: Row): boolean =>
 
 export function isAlike(a: Float64Array | undefined, b: Float64Array | undefined): boolean {
   if (!a || !b) return false;
-  for (let node = 0; node < a.length; node++) if (a[node] !== b[node]) return false;
+  for (let node = 0; node < a.length; node++) {
+    // A live circuit is no number of ohms, here as there.
+    if (a[node] !== b[node] && !(Number.isNaN(a[node]) && Number.isNaN(b[node]))) return false;
+  }
   return true;
 }
 

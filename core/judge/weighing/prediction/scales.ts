@@ -14,17 +14,26 @@ const GROWTH = 0.009;
 const MOST_VOLTS = 15;
 const UPWARDS = Math.ceil(Math.log1p((MOST_VOLTS * GROWTH) / LEAST_VOLTS) / GROWTH);
 const DOWNWARDS = 40;
+const voltsAt = (grown: number): number => (Math.expm1(grown * GROWTH) * LEAST_VOLTS) / GROWTH;
+/** Where one step upwards from zero ends and the next begins. */
+const METER_ENDS = Float64Array.from({ length: UPWARDS + 1 }, (_, grown) => voltsAt(grown + 0.5));
+/** No step is as narrow as this: it is looked up where its voltage lies, since a logarithm takes several times as long. */
+const LOOKED_UP_VOLTS = 0.005;
+const MOST_LOOKED_UP = Math.ceil(METER_ENDS[UPWARDS]! / LOOKED_UP_VOLTS);
+const LOOKED_UP = Int16Array.from({ length: MOST_LOOKED_UP + 1 }, (_, at) =>
+  METER_ENDS.findIndex((end) => end > at * LOOKED_UP_VOLTS || end === METER_ENDS[UPWARDS]),
+);
 
 export const METER_SCALE: Scale = {
   steps: UPWARDS + DOWNWARDS,
   stepOf: (volts) => {
-    const grown = Math.log1p((Math.abs(volts) * GROWTH) / LEAST_VOLTS) / GROWTH;
-    return within(DOWNWARDS + (volts < 0 ? -grown : grown), UPWARDS + DOWNWARDS);
+    const size = Math.abs(volts);
+    const at = size / LOOKED_UP_VOLTS;
+    let grown = at < MOST_LOOKED_UP ? LOOKED_UP[Math.floor(at)]! : UPWARDS;
+    if (size >= METER_ENDS[grown]!) grown++;
+    return Math.min(UPWARDS + DOWNWARDS - 1, Math.max(0, DOWNWARDS + (volts < 0 ? -grown : grown)));
   },
-  readAt: (step) => {
-    const grown = step - DOWNWARDS;
-    return (Math.sign(grown) * Math.expm1(Math.abs(grown) * GROWTH) * LEAST_VOLTS) / GROWTH;
-  },
+  readAt: (step) => Math.sign(step - DOWNWARDS) * voltsAt(Math.abs(step - DOWNWARDS)),
 };
 
 /** Ohms by tenths of their logarithm, from less than the leads to OL. */

@@ -17,6 +17,10 @@ const ANY_PLACE = new Float64Array(1);
 const DOUBT_REACH = Math.sqrt(3);
 /** A doubt is walked through in so many pieces, since half of it may be past what the unit believes. */
 const DOUBT_PIECES = 3;
+const PIECE_ENDS = Array.from(
+  { length: DOUBT_PIECES + 1 },
+  (_, i) => DOUBT_REACH * ((2 * i) / DOUBT_PIECES - 1),
+);
 
 /**
  * What a reading would show, in steps of its scale: one list for each answer that differs, along the nodes of its quantity.
@@ -82,18 +86,22 @@ export function shownSteps(
   const rowAt = (number: number) => rows[Math.floor(number / ways.length)]!;
   const placesAt = (number: number) => ways[number % ways.length]!.placed[MIDDLE]!;
   const flat = rows.map(isFlat);
-  const made = (number: number, supplyVolts: number, doubts: number): Int16Array => {
-    const { reads, follows, doubt } = rowAt(number);
-    const places = flat[Math.floor(number / ways.length)]! ? ANY_PLACE : placesAt(number);
-    return along(places, (place) => {
-      const moved = follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0;
-      const off = doubt && doubts !== 0 ? doubts * between(doubt, place) : 0;
-      return stepOf(between(reads, place) + moved + off);
-    });
+  const placesOf = (number: number): Float64Array =>
+    flat[Math.floor(number / ways.length)]! ? ANY_PLACE : placesAt(number);
+  const reads = keptBy((number) => alongPlaces(rowAt(number).reads, placesOf(number)));
+  const moved = (number: number, by: Float64Array, times: number): Int16Array => {
+    const at = reads(number);
+    const off = alongPlaces(by, placesOf(number));
+    for (let node = 0; node < off.length; node++) off[node] = at[node]! + times * off[node]!;
+    return along(off, stepOf);
+  };
+  const made = (number: number, supplyVolts: number): Int16Array => {
+    const { follows } = rowAt(number);
+    return follows && supplyVolts !== 0 ? moved(number, follows, supplyVolts) : along(reads(number), stepOf);
   };
   const bySupply = new Map<number, (number: number) => Int16Array>();
   const listsAt = (supplyVolts: number) => {
-    const known = bySupply.get(supplyVolts) ?? keptBy((number) => made(number, supplyVolts, 0));
+    const known = bySupply.get(supplyVolts) ?? keptBy((number) => made(number, supplyVolts));
     bySupply.set(supplyVolts, known);
     return known;
   };
@@ -103,13 +111,10 @@ export function shownSteps(
     list: (number, supplyVolts) => listsAt(supplyVolts)(number),
     isFlat: (number) => flat[Math.floor(number / ways.length)]!,
     follows: (number) => rowAt(number).follows !== undefined,
-    pieces: keptBy((number) =>
-      rowAt(number).doubt
-        ? Array.from({ length: DOUBT_PIECES + 1 }, (_, i) =>
-            made(number, 0, DOUBT_REACH * ((2 * i) / DOUBT_PIECES - 1)),
-          )
-        : undefined,
-    ),
+    pieces: keptBy((number) => {
+      const { doubt } = rowAt(number);
+      return doubt && PIECE_ENDS.map((end) => moved(number, doubt, end));
+    }),
   };
 }
 
@@ -125,6 +130,13 @@ function along(places: Float64Array, stepOf: (place: number) => number): Int16Ar
   const steps = new Int16Array(places.length);
   for (let node = 0; node < places.length; node++) steps[node] = stepOf(places[node]!);
   return steps;
+}
+
+/** A row where the grid lies. */
+function alongPlaces(row: Float64Array, places: Float64Array): Float64Array {
+  const found = new Float64Array(places.length);
+  for (let node = 0; node < found.length; node++) found[node] = between(row, places[node]!);
+  return found;
 }
 
 /** Each worked out once. */
