@@ -110,9 +110,7 @@ test('a running engine brings its caution to the point in hand', async () => {
 });
 
 test('the report prints the verdict, the lanes and every reading', async () => {
-  await openDemo('Larch 1.6 crew van 7');
-  await page.getByRole('link', { name: 'Report' }).click();
-  await page.getByRole('button', { name: 'Print' }).waitFor();
+  await openReport();
   const paper = (await page.getByRole('main').textContent()) ?? '';
   for (const text of [
     'Engine vacuum really is low',
@@ -147,16 +145,24 @@ test('a job that was deleted earlier is brought back from the list of deleted on
   await page.getByRole('link', { name: 'Quill 1.4 pool car' }).waitFor();
 });
 
+/** Opened from its sheet once, and from its own address from then on. */
+let reportUrl: string | undefined;
+async function openReport(): Promise<void> {
+  if (reportUrl) await page.goto(reportUrl);
+  else {
+    await openDemo('Larch 1.6 crew van 7');
+    await page.getByRole('link', { name: 'Report' }).click();
+  }
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  reportUrl = page.url();
+}
+
 const SCREENS: [string, () => Promise<void>][] = [
   ['jobs', async () => void (await page.goto(app.url))],
   ['new job', async () => void (await page.goto(`${app.url}/jobs/new`))],
   ['sheet', () => openDemo('Reedcutter RC2 boat')],
   ['bench', () => openDemo('simulated')],
-  [
-    'report',
-    async () =>
-      void (await openDemo('Larch 1.6 crew van 7'), await page.getByRole('link', { name: 'Report' }).click()),
-  ],
+  ['report', () => openReport()],
   ['sensors', async () => void (await page.goto(`${app.url}/sensors/01935a00-0000-7000-8000-000000000016`))],
   ['new sensor', async () => void (await page.goto(`${app.url}/sensors/new`))],
   [
@@ -192,7 +198,7 @@ test.each(SCREENS)(
     await look();
     const otherTheme = page.getByRole('button', { name: /^(?:Dim|Daylight|Light)$/u });
     // The rest are made of the same parts, and each palette is measured for its contrast by itself.
-    const otherThemes = ['jobs', 'sheet', 'report', 'sensors', 'pump'].includes(name) ? 2 : 1;
+    const otherThemes = ['jobs', 'sheet', 'sensors', 'pump'].includes(name) ? 2 : 1;
     for (let other = 0; other < otherThemes; other++) {
       if (await otherTheme.isVisible()) await otherTheme.click();
       else {
