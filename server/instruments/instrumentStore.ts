@@ -33,6 +33,8 @@ export const instrumentStore = (db: Database) => {
     return row && fromRow(row);
   };
   return {
+    find,
+
     async list(): Promise<Instrument[]> {
       const newest = await db
         .selectDistinctOn([instrumentTable.lineageId], columns)

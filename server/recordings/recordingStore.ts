@@ -82,6 +82,25 @@ export const recordingStore = (db: Database) => {
     ofJob: (jobId: string): Promise<RecordingInfo[]> =>
       revised(asc(recordingTable.sequence), eq(recordingTable.jobId, jobId)),
 
+    /** As each was recorded, with its numbers, whatever was said of it later. */
+    async asRecorded(jobId: string): Promise<NewRecording[]> {
+      const rows = await db
+        .select({ row: columns, deflated: recordingTable.deflated })
+        .from(recordingTable)
+        .where(eq(recordingTable.jobId, jobId))
+        .orderBy(asc(recordingTable.sequence));
+      return rows.map(({ row, deflated }) => ({ ...infoOf(row), data: deflated.toString('base64') }));
+    },
+
+    async revisionsOf(jobId: string): Promise<RecordingRevision[]> {
+      const rows = await db
+        .select()
+        .from(recordingRevisionTable)
+        .where(eq(recordingRevisionTable.jobId, jobId))
+        .orderBy(asc(recordingRevisionTable.sequence));
+      return rows.map(revisionOf);
+    },
+
     async get(id: string): Promise<Result<RecordingWithNumbers, 'not-found'>> {
       const [info] = await revised(asc(recordingTable.sequence), eq(recordingTable.id, id));
       const [numbers] = await db
@@ -140,8 +159,7 @@ export const recordingStore = (db: Database) => {
       const job = await openJob(info.jobId);
       if (!job.ok) return job;
       const deflated = Buffer.from(data, 'base64');
-      const promised = FLOAT_BYTES * info.samples * (info.channels.length + 1);
-      if (!(await holds(deflated, promised)))
+      if (!(await holdsItsNumbers(deflated, info.samples, info.channels.length)))
         return fail(
           'damaged-recording',
           say('server.numbers-recording-not-header-says'),
@@ -167,7 +185,8 @@ export const recordingStore = (db: Database) => {
 };
 
 /** Inflated piece by piece and counted, never held: a few bytes cannot become a full memory. */
-async function holds(deflated: Buffer, promised: number): Promise<boolean> {
+export async function holdsItsNumbers(deflated: Buffer, samples: number, channels: number): Promise<boolean> {
+  const promised = FLOAT_BYTES * samples * (channels + 1);
   let bytes = 0;
   try {
     for await (const piece of Readable.from([deflated]).pipe(createInflateRaw())) {
