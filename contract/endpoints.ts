@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { feedInfo } from './feeds.ts';
 import { id } from './ids.ts';
-import { job, jobChange, jobSheet, jobSummary, newJob, newVerdict, verdict } from './jobs.ts';
+import { job, jobChange, jobSheet, jobSummary, machineRecord, newJob, newVerdict, verdict } from './jobs.ts';
+import { jobFile } from './jobFile.ts';
+import { knownGoodRecord } from './knownGood.ts';
 import { newReading, reading } from './readings.ts';
 import { instrument, newInstrument } from './instruments.ts';
 import { newRecording, recordingInfo, recordingRevision, recordingWithNumbers } from './recordings.ts';
@@ -49,6 +51,12 @@ export const endpoints = {
     summary: 'All versions of the sensor that this is a version of, newest first',
     response: z.array(sensor),
   },
+  knownGood: {
+    method: 'get',
+    path: '/sensors/:sensorId/known-good',
+    summary: 'What was read with this version of a sensor on machines that were proven good',
+    response: knownGoodRecord,
+  },
   importSensors: {
     method: 'post',
     path: '/sensors/import',
@@ -83,6 +91,12 @@ export const endpoints = {
     body: newVehicle,
     response: vehicle,
     creates: true,
+  },
+  getMachine: {
+    method: 'get',
+    path: '/vehicles/:vehicleId',
+    summary: 'One vehicle or machine with its newest jobs, and how many there are in all',
+    response: machineRecord,
   },
   listJobs: {
     method: 'get',
@@ -122,6 +136,13 @@ export const endpoints = {
     path: '/jobs/:jobId/restore',
     summary: 'Restore a deleted job',
     response: job,
+  },
+  jobFile: {
+    method: 'get',
+    path: '/jobs/:jobId/file',
+    summary:
+      'One job with all of its record, as a file; all jobs are at /job-files, one in a line, and such lines are taken in there',
+    response: jobFile,
   },
   recordReading: {
     method: 'post',
@@ -175,4 +196,4 @@ export const endpoints = {
   },
 } as const satisfies Record<string, Endpoint>;
 
-export const pathParameters = { jobId: id, sensorId: id, recordingId: id } as const;
+export const pathParameters = { jobId: id, sensorId: id, recordingId: id, vehicleId: id } as const;

@@ -12,6 +12,8 @@ export {
   jobDetails,
   jobSheet,
   jobSummary,
+  machineRecord,
+  MOST_MACHINE_JOBS,
   newJob,
   newVerdict,
   NOT_PROVEN,
@@ -20,6 +22,7 @@ export {
   type JobSheet,
   type JobSummary,
   type JobVerdict,
+  type MachineRecord,
   type NewJob,
 } from './jobs.ts';
 export { machineState } from './machineState.ts';
@@ -99,3 +102,15 @@ export {
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
 export { readRecordingFile, recordingFile } from './recordingFile.ts';
 export { refusal, refusalOf, refusalsOf } from './refusal.ts';
+export {
+  JOB_FILE_FORMAT,
+  JOB_FILE_VERSION,
+  jobFile,
+  jobFileSchema,
+  jobsTakenIn,
+  MOST_JOB_BYTES,
+  readJobLine,
+  type JobFile,
+  type JobsTakenIn,
+} from './jobFile.ts';
+export { knownGoodRecord, MOST_KNOWN_GOOD_JOBS, provenGood, type KnownGoodRecord } from './knownGood.ts';

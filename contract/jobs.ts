@@ -130,3 +130,14 @@ export const jobSummary = z.strictObject({
   verdict: verdict.optional(),
 });
 export type JobSummary = z.infer<typeof jobSummary>;
+
+/** More are too many to look through: which were left out is said with the number of all. */
+export const MOST_MACHINE_JOBS = 100;
+
+/** What this workshop knows of one vehicle or machine: its jobs, newest first, without those that were deleted. */
+export const machineRecord = z.strictObject({
+  vehicle,
+  jobs: z.array(jobSheet).max(MOST_MACHINE_JOBS),
+  jobsInAll: z.int(),
+});
+export type MachineRecord = z.infer<typeof machineRecord>;

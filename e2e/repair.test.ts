@@ -1,8 +1,12 @@
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
 import { enter, noAccessibilityFault, pad, section, standing, weighed } from './steps.ts';
 
-const { app, page } = await opened({ data: 'demo' });
+const { app, browser, page } = await opened({ data: 'demo' });
 
 const repeats = () => page.getByRole('list', { name: 'Before and after' });
 const repeat = (where: RegExp) => page.getByRole('textbox', { name: where });
@@ -82,7 +86,88 @@ test('the report tells the work, its proof and every verdict, and the record kee
   for (const value of ['2.26 V', '20.00 inHg vac', '13.75 inHg vac', '33 kPa abs'])
     expect(await rows.filter({ hasText: value }).count(), value).toBe(1);
   await noAccessibilityFault(page);
+  // As one page it says the same where there is no server, in the same letters.
+  const begun = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as one page (HTML)' }).click();
+  const kept = join(await mkdtemp(join(tmpdir(), 'lettura-report-')), 'report.html');
+  await (await begun).saveAs(kept);
+  const shown = (await report.textContent()) ?? '';
+  const context = await browser.newContext({ offline: true });
+  const apart = await context.newPage();
+  await apart.goto(pathToFileURL(kept).href);
+  const said = (await apart.getByRole('main').textContent()) ?? '';
+  expect(said).toContain('Repair proven: all 3 readings');
+  expect(said.length).toBeGreaterThan(1000);
+  expect(shown.endsWith(said), 'all but the buttons').toBe(true);
+  const letters = '16px "Atkinson Hyperlegible Next Variable"';
+  expect(await apart.evaluate(async (font) => (await document.fonts.load(font)).length, letters)).toBe(1);
+  expect(await apart.evaluate(() => document.body.innerHTML)).not.toMatch(/<button[^>]*>Print|https?:/u);
+  await context.close();
+  await rm(dirname(kept), { recursive: true });
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
+});
+
+test('the page of the machine has its jobs, what was done, and each point before and after', async () => {
+  await section(page, 'Job');
+  await page.getByRole('link', { name: 'All jobs on this machine' }).click();
+  const jobs = page.getByRole('list', { name: 'Jobs of this machine, newest first' });
+  await jobs.getByText('Engine vacuum really is low').waitFor();
+  expect(await jobs.textContent()).toContain('another part replaced: timing belt, new part LT-16');
+  await page.getByRole('combobox', { name: 'Point, state and sensor' }).click();
+  await page.getByRole('option', { name: /^Gauge at the manifold, idle: 2 readings/u }).click();
+  await page
+    .getByRole('img', { name: 'Gauge at the manifold, idle: 2 readings in the order of time' })
+    .waitFor();
+  const rows = page.getByRole('table', { name: 'Readings of Gauge at the manifold, idle' }).getByRole('row');
+  const told = (await rows.allTextContents()).join(' ');
+  expect(told).toMatch(/13\.75 inHg vac.*timing belt.*20\.00 inHg vac/su);
+  await noAccessibilityFault(page);
+});
+
+test('what was read on it since is known good on another machine with the same sensor', async () => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Marsh Lane station' }).click();
+  await page.getByRole('button', { name: 'Idle', exact: true }).click();
+  await pad(page, 'Gauge at the manifold').click();
+  await page
+    .getByText('This workshop, on machines proven good: 1 reading on 1 job, 20.00 inHg vac.')
+    .waitFor();
+  await page.getByText('On which machines').click();
+  await page.getByText('repaired, and proven by the same tests again').waitFor();
+  await noAccessibilityFault(page, { within: '[role=tabpanel]' });
+});
+
+test('all jobs go out as a file and come in again; one that is wrong is refused with its place', async () => {
+  await page.goto(app.url);
+  const jobs = page.getByRole('table', { name: 'Jobs' }).getByRole('row');
+  await jobs.nth(10).waitFor();
+  const count = (await jobs.count()) - 1;
+  await page.getByText('Jobs as files: keep, pass on, take in').click();
+  const begun = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save all jobs' }).click();
+  const file = await begun;
+  expect(file.suggestedFilename()).toMatch(/^lettura-jobs-\d{4}-\d\d-\d\d\.jsonl$/u);
+  const text = await readFile(await file.path(), 'utf8');
+  expect(text.trimEnd().split('\n')).toHaveLength(count);
+
+  const choose = async (content: string) => {
+    const asked = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Take in a file' }).click();
+    await (
+      await asked
+    ).setFiles({ name: 'jobs.jsonl', mimeType: 'application/json', buffer: Buffer.from(content) });
+  };
+  await choose(text);
+  await page.getByText(`0 jobs added, 0 with new lines, ${count} here already.`).waitFor();
+  await choose(`${text}{"format": "lettura-job", "version": 1}\n`);
+  await page.getByText(`Line ${count + 1}: `).waitFor();
+  await page.getByText('Nothing was taken in.').waitFor();
+  await noAccessibilityFault(page);
+  await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).click();
+  await section(page, 'Job');
+  const one = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save the job as a file' }).click();
+  expect((await one).suggestedFilename()).toMatch(/^lettura-job-Larch-1-6-crew-van-7-[0-9a-f]{6}\.json$/u);
 });
 
 test('work that is taken back was not done: the readings of before count again', async () => {

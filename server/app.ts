@@ -2,6 +2,7 @@ import { say, verbatim } from '@lettura/core/measure/message';
 import { join } from 'node:path';
 import {
   endpoints,
+  jobFileSchema,
   MOST_FILE_BYTES,
   MOST_RECORDING_BYTES,
   openApi,
@@ -22,6 +23,7 @@ import { guardRequests } from './http/guardRequests.ts';
 import { sendProblem } from './http/problem.ts';
 import { requestLog } from './http/requestLog.ts';
 import { serve } from './http/serve.ts';
+import { jobFileRoutes } from './jobFiles/jobFileRoutes.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readingRoutes } from './readings/readingRoutes.ts';
 import { instrumentRoutes } from './instruments/instrumentRoutes.ts';
@@ -100,14 +102,16 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   instrumentRoutes(api, db);
   vehicleRoutes(api, db);
   jobRoutes(api, db);
+  jobFileRoutes(api, db);
   readingRoutes(api, db);
   verdictRoutes(api, db);
   recordingRoutes(api, db);
   feedRoutes(api, feeds, stopping);
 
   const description = openApi();
-  const schema = sensorFileSchema();
-  api.get('/schemas/sensors.json', (_req, res) => void res.json(schema));
+  const schemas = { sensors: sensorFileSchema(), job: jobFileSchema() };
+  api.get('/schemas/sensors.json', (_req, res) => void res.json(schemas.sensors));
+  api.get('/schemas/job.json', (_req, res) => void res.json(schemas.job));
   api.get('/openapi.json', (_req, res) => void res.json(description));
   api.use((req, res) =>
     sendProblem(res, {

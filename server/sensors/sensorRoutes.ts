@@ -3,6 +3,7 @@ import { ok } from '@lettura/core/measure/problem';
 import type { Router } from 'express';
 import type { Database } from '../db/connect.ts';
 import { serve } from '../http/serve.ts';
+import { knownGoodOfSensor } from './knownGood.ts';
 import { sensorStore } from './sensorStore.ts';
 
 export function sensorRoutes(api: Router, db: Database): void {
@@ -10,5 +11,6 @@ export function sensorRoutes(api: Router, db: Database): void {
   serve(api, endpoints.listSensors, async () => ok(await sensors.list()));
   serve(api, endpoints.createSensor, ({ body, actor }) => sensors.record(body, actor));
   serve(api, endpoints.getSensor, ({ params }) => sensors.versions(params.sensorId));
+  serve(api, endpoints.knownGood, async ({ params }) => ok(await knownGoodOfSensor(db, params.sensorId)));
   serve(api, endpoints.importSensors, ({ body, actor }) => sensors.importFile(body, actor));
 }

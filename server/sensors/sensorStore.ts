@@ -33,6 +33,8 @@ export const sensorStore = (db: Database) => {
     return row && sensorFromRow(row);
   };
   return {
+    find,
+
     async list(): Promise<Sensor[]> {
       const newest = await db
         .selectDistinctOn([sensorTable.lineageId], sensorColumns)

@@ -22,6 +22,7 @@ const RecordPage = screen(() => import('../features/record/RecordPage.tsx'));
 const SweepPage = screen(() => import('../features/sweeps/SweepPage.tsx'));
 const SweepsPage = screen(() => import('../features/sweeps/SweepsPage.tsx'));
 const SheetPage = screen(() => import('../features/sheet/SheetPage.tsx'));
+const MachinePage = screen(() => import('../features/machines/MachinePage.tsx'));
 const ReferencePage = screen(() => import('../features/reference/ReferencePage.tsx'));
 const ReportPage = screen(() => import('../features/report/ReportPage.tsx'));
 
@@ -48,6 +49,7 @@ export function App() {
                 <Route path="/sweeps" element={<SweepsPage />} />
                 <Route path="/sweeps/:recordingId" element={<SweepPage />} />
                 <Route path="/jobs/:jobId/report" element={<ReportPage />} />
+                <Route path="/machines/:vehicleId" element={<MachinePage />} />
                 <Route path="/sensors/new" element={<SensorFormPage key="new" purpose="new" />} />
                 <Route
                   path="/sensors/:sensorId/change"

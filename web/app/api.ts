@@ -5,7 +5,10 @@ import {
   instrument,
   job,
   jobSheet,
+  jobsTakenIn,
   jobSummary,
+  knownGoodRecord,
+  machineRecord,
   feedInfo,
   reading,
   recordingInfo,
@@ -16,8 +19,11 @@ import {
   type Instrument,
   type Job,
   type JobSheet,
+  type JobsTakenIn,
   type JobSummary,
   type JobVerdict,
+  type KnownGoodRecord,
+  type MachineRecord,
   type NewInstrument,
   type NewJob,
   type NewReading,
@@ -43,7 +49,7 @@ export const api = createApi({
     timeout: 10_000,
     headers: { [API_VERSION_HEADER]: String(API_VERSION), 'accept-language': LANGUAGE },
   }),
-  tagTypes: ['Instrument', 'Job', 'JobList', 'Recording', 'Sensor', 'Vehicle'],
+  tagTypes: ['Instrument', 'Job', 'JobList', 'KnownGood', 'Recording', 'Sensor', 'Vehicle'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -68,10 +74,22 @@ export const api = createApi({
       responseSchema: asRead(z.array(vehicle)),
       providesTags: ['Vehicle'],
     }),
+    machine: build.query<MachineRecord, string>({
+      query: (vehicleId) => `vehicles/${vehicleId}`,
+      responseSchema: asRead(machineRecord),
+      // Whatever is done on any job may be of this machine.
+      providesTags: ['Vehicle', 'JobList'],
+    }),
     sensorVersions: build.query<Sensor[], string>({
       query: (sensorId) => `sensors/${sensorId}`,
       responseSchema: asRead(z.array(sensor)),
       providesTags: ['Sensor'],
+    }),
+    knownGood: build.query<KnownGoodRecord, string>({
+      query: (sensorId) => `sensors/${sensorId}/known-good`,
+      responseSchema: asRead(knownGoodRecord),
+      // Up to two hundred jobs are looked through for it: not after each reading, of which none is of another job.
+      providesTags: ['KnownGood'],
     }),
     importSensors: build.mutation<{ added: number; known: number }, SensorFile>({
       query: (body) => ({ url: 'sensors/import', method: 'POST', body, timeout: 60_000 }),
@@ -119,6 +137,18 @@ export const api = createApi({
       responseSchema: asRead(job),
       invalidatesTags: (_job, _error, jobId) => ['JobList', { type: 'Job', id: jobId }],
     }),
+    takeInJobs: build.mutation<JobsTakenIn, File>({
+      // The file itself is sent, piece by piece: it may be larger than a page can hold.
+      query: (body) => ({
+        url: 'job-files',
+        method: 'POST',
+        body,
+        headers: { 'content-type': 'application/x-ndjson' },
+        timeout: 600_000,
+      }),
+      responseSchema: asRead(jobsTakenIn),
+      invalidatesTags: ['Job', 'JobList', 'KnownGood', 'Instrument', 'Recording', 'Sensor', 'Vehicle'],
+    }),
     recordReading: build.mutation<Reading, NewReading>({
       query: (body) => ({ url: `jobs/${body.jobId}/readings`, method: 'POST', body }),
       responseSchema: asRead(reading),
@@ -141,7 +171,7 @@ export const api = createApi({
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
       query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
       responseSchema: asRead(verdict),
-      invalidatesTags: (_verdict, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
+      invalidatesTags: (_verdict, _error, { jobId }) => ['JobList', 'KnownGood', { type: 'Job', id: jobId }],
     }),
   }),
 });
@@ -161,8 +191,11 @@ export const {
   useListSensorsQuery,
   useListFeedsQuery,
   useListRecordingsQuery,
+  useKnownGoodQuery,
   useListVehiclesQuery,
+  useMachineQuery,
   useRecordVerdictMutation,
   useReviseRecordingMutation,
   useRestoreJobMutation,
+  useTakeInJobsMutation,
 } = api;

@@ -33,6 +33,7 @@ import uiInstruments from './ui-instruments.json' with { type: 'json' };
 import uiIsolate from './ui-isolate.json' with { type: 'json' };
 import uiJobs from './ui-jobs.json' with { type: 'json' };
 import uiLive from './ui-live.json' with { type: 'json' };
+import uiMachines from './ui-machines.json' with { type: 'json' };
 import uiOutbox from './ui-outbox.json' with { type: 'json' };
 import uiRecord from './ui-record.json' with { type: 'json' };
 import uiReference from './ui-reference.json' with { type: 'json' };
@@ -83,6 +84,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...uiIsolate,
   ...uiJobs,
   ...uiLive,
+  ...uiMachines,
   ...uiOutbox,
   ...uiRecord,
   ...uiReference,

@@ -15,6 +15,7 @@ import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { OutboxBanner } from '../outbox/index.ts';
 import { useScreen } from '../../ui/useScreen.ts';
 import { DeletedJobs } from './DeletedJobs.tsx';
+import { JobFiles } from './JobFiles.tsx';
 import { JobCards } from './JobCards.tsx';
 import { JOB_FILTERS, passesFilter, type JobFilter } from './jobStage.ts';
 import { JobTable } from './JobTable.tsx';
@@ -139,6 +140,7 @@ export default function JobsPage() {
             }}
           />
         )}
+        {data && <JobFiles hasJobs={data.length > 0} />}
       </Box>
     </Box>
   );

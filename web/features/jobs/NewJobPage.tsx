@@ -4,6 +4,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import MuiLink from '@mui/material/Link';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -11,7 +12,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useSelector } from 'react-redux';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useListSensorsQuery, useListVehiclesQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
@@ -67,8 +68,9 @@ export default function NewJobPage() {
   };
 
   const { errors, isSubmitting } = formState;
-  const [sensorId, codes] = useWatch({ control, name: ['sensorId', 'codes'] });
+  const [sensorId, codes, machine] = useWatch({ control, name: ['sensorId', 'codes', 'vehicleName'] });
   const typedCodes = codesFromText.safeParse(codes);
+  const known = vehicles.find(({ name }) => name === machine.trim());
   const chosen = sensors.find(({ id }) => id === sensorId);
   const flowMeter = chosen && familyOf(chosen.family).needs === 'displacement';
   return (
@@ -124,6 +126,15 @@ export default function NewJobPage() {
                 />
               )}
             />
+            {known && (
+              <MuiLink
+                component={Link}
+                to={`/machines/${known.id}`}
+                sx={{ color: 'text.primary', justifySelf: 'start' }}
+              >
+                {t('ui-jobs.known-machine')}
+              </MuiLink>
+            )}
             <TextField
               label={t('ui-jobs.complaint')}
               multiline

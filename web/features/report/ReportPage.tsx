@@ -12,7 +12,7 @@ import {
 import { formatPressure } from '@lettura/core/measure/quantity';
 import { comparisonsIn, findingsIn, pairSaid, sourceSaid } from '@lettura/core/judge/checks';
 import { startingInWords } from '@lettura/core/judge/priors';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
@@ -25,6 +25,10 @@ import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sh
 import { RepairReport } from './RepairReport.tsx';
 import { Heading } from './Heading.tsx';
 import { Said } from '../../ui/Said.tsx';
+import { downloadText } from '../../ui/downloadText.ts';
+import { onePage, SCREEN_ONLY } from '../../ui/onePage.ts';
+import { fileName } from '../../ui/fileName.ts';
+import { SaveJob } from '../../ui/SaveJob.tsx';
 import { list, say } from '@lettura/core/measure/message';
 import { valueSaid, t } from '../../ui/words.ts';
 
@@ -48,11 +52,13 @@ function Report({ sheet }: { sheet: Sheet }) {
   const isLooking = weighing?.verdict.sentence.code === 'verdict.looking';
   const [leader] = weighing?.causes ?? [];
   const starting = startingInWords(caseFile.starting);
+  const paper = useRef<HTMLElement>(null);
   useEffect(() => {
     document.title = t('ui-report.page', { name: vehicle.name });
   }, [vehicle.name]);
   return (
     <Box
+      ref={paper}
       component="main"
       sx={{
         maxWidth: 900,
@@ -63,13 +69,32 @@ function Report({ sheet }: { sheet: Sheet }) {
         '@media screen': { overflowX: 'auto' },
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, mb: 2, '@media print': { display: 'none' } }}>
+      <Box
+        {...SCREEN_ONLY}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 2, '@media print': { display: 'none' } }}
+      >
         <Button component={Link} to={`/jobs/${job.id}`} variant="outlined">
           {t('ui-report.back-sheet')}
         </Button>
         <Button variant="contained" onClick={() => window.print()}>
           {t('ui-report.print')}
         </Button>
+        {/* Before it is weighed, a page that is kept would say for ever that it is being weighed. */}
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={!weighing || isLooking}
+          onClick={() => {
+            const { name } = vehicle;
+            if (paper.current)
+              void onePage(paper.current, t('ui-report.page', { name })).then((text) =>
+                downloadText(`lettura-report-${fileName(name)}.html`, 'text/html', text),
+              );
+          }}
+        >
+          {t('ui-report.save-as-page')}
+        </Button>
+        <SaveJob jobId={job.id} machine={vehicle.name} />
       </Box>
       <Typography variant="h1">{vehicle.name}</Typography>
       <Typography>

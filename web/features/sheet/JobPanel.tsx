@@ -2,6 +2,7 @@ import { familyOf } from '@lettura/core/machine/family';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import {
@@ -16,6 +17,7 @@ import {
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
 import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { stored } from '../../app/stored.ts';
@@ -24,6 +26,7 @@ import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { PinsEditor } from '../sensors/index.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
+import { SaveJob } from '../../ui/SaveJob.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, t } from '../../ui/words.ts';
 
@@ -133,6 +136,13 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           source: sensor.source,
         })}
       </Typography>
+      <MuiLink
+        component={Link}
+        to={`/machines/${vehicle.id}`}
+        sx={{ color: 'text.primary', justifySelf: 'start' }}
+      >
+        {t('ui-sheet.all-of-machine')}
+      </MuiLink>
       <TextField
         label={t('ui-sheet.complaint')}
         multiline
@@ -191,7 +201,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           <SaidProblem problem={problem} />
         </Alert>
       )}
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="contained" disabled={isLoading}>
           {problem?.code === 'job-changed'
             ? t('ui-sheet.save-mine-all-same')
@@ -200,6 +210,8 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
         {isSuccess && !formState.isDirty && pins === undefined && (
           <span role="status">{t('ui-sheet.saved')}</span>
         )}
+        <Box sx={{ flex: 1 }} />
+        <SaveJob jobId={job.id} machine={vehicle.name} />
       </Box>
     </Box>
   );

@@ -32,6 +32,7 @@ import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Term } from '../../ui/help/index.ts';
 import { FirstSteps } from './FirstSteps.tsx';
+import { KnownGood } from './KnownGood.tsx';
 import { termsFor } from './termsFor.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
@@ -91,6 +92,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
             <Said message={whyNoExpectation(target, state, context)} />
           </Typography>
         )}
+        <KnownGood {...{ sheet, target, state, units }} />
         <Cautions cautions={cautionsFor(target, state, sheet.sensor.family)} />
         <Preview {...{ sheet, state, target, units }} />
         <Box role="group" aria-label={t('ui-sheet.words-here')} sx={{ ml: -0.75 }}>

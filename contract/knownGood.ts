@@ -1,0 +1,47 @@
+import { repairProof } from '@lettura/core/judge/checks';
+import { NOTHING } from '@lettura/core/judge/priors';
+import { z } from 'zod';
+import { caseFileOf } from './caseFile.ts';
+import { episodesOf } from './episodes.ts';
+import { id } from './ids.ts';
+import type { JobSheet } from './jobs.ts';
+import { isTakenReading, reading, type TakenReading } from './readings.ts';
+
+/** So many of the newest jobs are looked at. */
+export const MOST_KNOWN_GOOD_JOBS = 200;
+
+/** What was read on machines of this workshop with one version of a sensor, once they were proven good. */
+export const knownGoodRecord = z.strictObject({
+  jobs: z.array(
+    z.strictObject({
+      jobId: id,
+      vehicleName: z.string(),
+      /** Nothing was wrong, or the repair was proven by the same tests again. */
+      provenBy: z.enum(['nothing-wrong', 'repair']),
+      readings: z.array(reading),
+    }),
+  ),
+  /** With this version of the sensor, proven good or not: how many were looked at, and how many there are. */
+  lookedAt: z.int(),
+  jobsInAll: z.int(),
+});
+export type KnownGoodRecord = z.infer<typeof knownGoodRecord>;
+
+/**
+ * The readings of a job that were taken on a machine that is proven good: all since its last work, where that is proven, or
+ * where the last word on it is that nothing is wrong. A simulated machine proves nothing.
+ */
+export function provenGood(
+  sheet: JobSheet,
+): { provenBy: 'nothing-wrong' | 'repair'; readings: TakenReading[] } | undefined {
+  if (sheet.job.bench) return undefined;
+  const episodes = episodesOf(sheet.readings);
+  const present = episodes.at(-1) ?? episodes[0];
+  const readings = present.readings.filter(isTakenReading);
+  const since = present.fromInstant ?? '';
+  const said = sheet.verdicts.findLast(({ decidedAt }) => decidedAt >= since);
+  if (said) return said.cause === NOTHING ? { provenBy: 'nothing-wrong', readings } : undefined;
+  if (episodes.length === 1) return undefined;
+  const { outcome } = repairProof(caseFileOf(sheet, 'before-last-work'), caseFileOf(sheet));
+  return outcome === 'proven' ? { provenBy: 'repair', readings } : undefined;
+}

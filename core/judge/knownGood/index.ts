@@ -1,0 +1,1 @@
+export { knownGoodOf, type KnownGood, type ProvenValue } from './knownGood.ts';
