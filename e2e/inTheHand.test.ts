@@ -1,7 +1,7 @@
 import type { Locator } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { noAccessibilityFault, section, weighed } from './steps.ts';
+import { go, noAccessibilityFault, section, weighed } from './steps.ts';
 
 const { app, browser } = await opened({ data: 'demo' });
 
@@ -94,7 +94,8 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await tap(page.getByRole('link', { name: 'Report' }));
   await page.getByRole('button', { name: 'Print' }).waitFor();
   for (const path of ['/sensors', '/instruments', '/reference', '/sweeps', '/jobs/new']) {
-    await page.goto(app.url + path);
+    await go(page, app.url, path);
+    await page.getByRole('main').waitFor();
     await page.waitForLoadState('networkidle');
     await noSidewaysScroll();
   }

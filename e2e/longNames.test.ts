@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { enter, section, SECTION_NAMES, weighed } from './steps.ts';
+import { enter, go, section, SECTION_NAMES, weighed } from './steps.ts';
 
 const { app, page } = await opened({ data: 'demo' });
 
@@ -89,7 +89,7 @@ test.each([
     `/sensors/${sensorId}`,
     '/reference',
   ]) {
-    await page.goto(app.url + path);
+    await go(page, app.url, path);
     await page.getByRole('main').waitFor();
     await staysInside(path);
   }

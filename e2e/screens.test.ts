@@ -1,12 +1,14 @@
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
 import {
+  go,
   nextReading,
   noAccessibilityFault,
   pad,
   quickEntry,
   section,
   standing,
+  toJobs,
   weighed,
   type SectionName,
 } from './steps.ts';
@@ -14,7 +16,7 @@ import {
 const { app, page } = await opened({ data: 'demo' });
 
 const openDemo = async (machine: string) => {
-  await page.goto(app.url);
+  await toJobs(page, app.url);
   await page.getByRole('link', { name: machine }).click();
   await nextReading(page).waitFor();
   await weighed(page);
@@ -146,25 +148,25 @@ test('a job that was deleted earlier is brought back from the list of deleted on
 });
 
 /** Opened from its sheet once, and from its own address from then on. */
-let reportUrl: string | undefined;
+let reportPath: string | undefined;
 async function openReport(): Promise<void> {
-  if (reportUrl) await page.goto(reportUrl);
+  if (reportPath) await go(page, app.url, reportPath);
   else {
     await openDemo('Larch 1.6 crew van 7');
     await page.getByRole('link', { name: 'Report' }).click();
   }
   await page.getByRole('button', { name: 'Print' }).waitFor();
-  reportUrl = page.url();
+  reportPath = new URL(page.url()).pathname;
 }
 
 const SCREENS: [string, () => Promise<void>][] = [
-  ['jobs', async () => void (await page.goto(app.url))],
-  ['new job', async () => void (await page.goto(`${app.url}/jobs/new`))],
+  ['jobs', () => toJobs(page, app.url)],
+  ['new job', () => go(page, app.url, '/jobs/new')],
   ['sheet', () => openDemo('Reedcutter RC2 boat')],
   ['bench', () => openDemo('simulated')],
   ['report', () => openReport()],
-  ['sensors', async () => void (await page.goto(`${app.url}/sensors/01935a00-0000-7000-8000-000000000016`))],
-  ['new sensor', async () => void (await page.goto(`${app.url}/sensors/new`))],
+  ['sensors', () => go(page, app.url, '/sensors/01935a00-0000-7000-8000-000000000016')],
+  ['new sensor', () => go(page, app.url, '/sensors/new')],
   [
     'record live',
     async () => {
@@ -175,7 +177,7 @@ const SCREENS: [string, () => Promise<void>][] = [
       await page.getByRole('img', { name: /^Track 1 at the plug, the last 30 seconds/u }).waitFor();
     },
   ],
-  ['instruments', async () => void (await page.goto(`${app.url}/instruments`))],
+  ['instruments', () => go(page, app.url, '/instruments')],
   ['pump', async () => void (await openDemo('Weir Lane crane engine'), await section(page, 'Pump'))],
   ['flow', async () => void (await openDemo('Eastfen pump 2'), await section(page, 'Compare'))],
 ];
@@ -203,7 +205,7 @@ test.each(SCREENS)(
       if (await otherTheme.isVisible()) await otherTheme.click();
       else {
         // Paper has no such button.
-        await page.goto(app.url);
+        await go(page, app.url, '/');
         await otherTheme.click();
         await open();
       }
@@ -229,7 +231,8 @@ test.each([
   expect(await quickEntry(page).isVisible()).toBe(true);
   expect(await standing(page).isVisible()).toBe(true);
   for (const path of ['/sensors/01935a00-0000-7000-8000-000000000016', '/sensors/new', '/instruments']) {
-    await page.goto(app.url + path);
+    await go(page, app.url, path);
+    await page.getByRole('main').waitFor();
     await page.waitForLoadState('networkidle');
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
   }

@@ -14,9 +14,27 @@ export interface NewJob {
   };
 }
 
+/** To the list of jobs, on the page's own way where one is open: what was worked out for a sensor stays worked out. */
+export async function toJobs(page: Page, url: string): Promise<void> {
+  const own = page.getByRole('link', { name: 'Lettura', exact: true });
+  if (page.url().startsWith(url) && (await own.isVisible())) await own.click();
+  else await page.goto(url);
+}
+
+/** To an address within the application, as with the browser's own back and forward: nothing is loaded anew. */
+export async function go(page: Page, url: string, path: string): Promise<void> {
+  if (!page.url().startsWith(url)) return void (await page.goto(url + path));
+  await page.evaluate(async (to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+    // Until what stood there before has left.
+    for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
+  }, path);
+}
+
 /** Opens a job through the form, as a technician does. */
 export async function openJob(page: Page, url: string, job: NewJob): Promise<void> {
-  await page.goto(url);
+  await toJobs(page, url);
   await page.getByRole('link', { name: 'New job' }).click();
   await page.getByLabel('Vehicle or machine').fill(job.machine);
   await page.getByLabel('Complaint').fill(job.complaint);
@@ -39,7 +57,8 @@ export async function openJob(page: Page, url: string, job: NewJob): Promise<voi
 
 /** Opens a practice case on a simulated machine, by a part of its name and family. */
 export async function practise(page: Page, url: string, machine: RegExp, letter: string): Promise<void> {
-  await page.goto(`${url}/jobs/new`);
+  await toJobs(page, url);
+  await page.getByRole('link', { name: 'New job' }).click();
   await page.getByLabel('Practise on the simulated machine').check();
   await page.getByRole('combobox', { name: 'Machine' }).click();
   await page.getByRole('option', { name: machine }).click();
