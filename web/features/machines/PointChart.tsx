@@ -5,7 +5,7 @@ import { dayAndClock } from '../../ui/inWords.ts';
 import type { PointOverTime } from './pointsOverTime.ts';
 
 /** One point over time: reading after reading, at equal distances, since days without any would leave nothing to see. */
-export default function PointChart({ point: { place, state, readings } }: { point: PointOverTime }) {
+export default function PointChart({ point: { place, state, unit, readings } }: { point: PointOverTime }) {
   const { palette } = useTheme();
   const rows = readings.map(({ takenAt, value }) => ({ when: dayAndClock(takenAt), value }));
   return (
@@ -19,6 +19,7 @@ export default function PointChart({ point: { place, state, readings } }: { poin
             fontSize={14}
             tickCount={5}
             domain={['auto', 'auto']}
+            label={{ value: unit, position: 'insideTopLeft', offset: 4, fill: palette.text.primary }}
             tickFormatter={(value: number) => String(Number(value.toPrecision(3)))}
           />
           <Line

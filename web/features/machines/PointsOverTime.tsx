@@ -77,7 +77,7 @@ function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSh
           <TableRow>
             <TableCell>{t('ui-machines.when')}</TableCell>
             <TableCell align="right">{t('ui-machines.read')}</TableCell>
-            <TableCell>{t('ui-machines.job')}</TableCell>
+            {jobs.length > 1 && <TableCell>{t('ui-machines.job')}</TableCell>}
           </TableRow>
         </TableHead>
         <TableBody>
@@ -85,11 +85,13 @@ function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSh
             <TableRow key={id}>
               <TableCell>{dayAndTime(takenAt)}</TableCell>
               {isWork ? <TableCell sx={{ fontWeight: 700 }}>{words}</TableCell> : <Numeral>{words}</Numeral>}
-              <TableCell>
-                <MuiLink component={Link} to={`/jobs/${jobId}`} sx={{ color: 'text.primary' }}>
-                  {jobs.find(({ job }) => job.id === jobId)?.job.complaint}
-                </MuiLink>
-              </TableCell>
+              {jobs.length > 1 && (
+                <TableCell>
+                  <MuiLink component={Link} to={`/jobs/${jobId}`} sx={{ color: 'text.primary' }}>
+                    {jobs.find(({ job }) => job.id === jobId)?.job.complaint}
+                  </MuiLink>
+                </TableCell>
+              )}
             </TableRow>
           ))}
         </TableBody>

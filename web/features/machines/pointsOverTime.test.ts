@@ -17,6 +17,7 @@ test('a point is the same from job to job, in whatever version of its sensor, an
     UNITS,
   );
   expect(points).toHaveLength(1);
+  expect(points[0]!.unit).toBe('V');
   expect(points[0]!.readings.map(({ value, jobId }) => [value, jobId])).toEqual([
     [2.95, 'first'],
     [2.9, 'first'],

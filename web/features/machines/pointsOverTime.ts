@@ -1,6 +1,7 @@
 import { standingReadings, type JobSheet, type Reading } from '@lettura/contract';
 import { spotOf } from '@lettura/core/machine/places';
 import { toShown } from '@lettura/core/measure/quantity';
+import { unitInWords } from '../../ui/unitInWords.ts';
 import { briefState, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 
@@ -22,6 +23,8 @@ export interface PointOverTime {
   sensor: string;
   place: string;
   state: string;
+  /** Of the values. */
+  unit: string;
   readings: readonly PointReading[];
 }
 
@@ -39,6 +42,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
         sensor: sensor.name,
         place: placeInWords(reading),
         state: briefState(reading.state),
+        unit: shownUnit(reading, units),
         readings: [],
       };
       points.set(key, point);
@@ -68,5 +72,19 @@ function shownValue(reading: Measured, units: Units): number | undefined {
       return toShown(reading.pressureKpa, 'absolute-pressure', gaugeUnit(reading.basis, units));
     case 'scan':
       return toShown(reading.value, reading.measures, units.absolute);
+  }
+}
+
+function shownUnit(reading: Measured, units: Units): string {
+  switch (reading.kind) {
+    case 'wire':
+    case 'between':
+      return 'V';
+    case 'ohms':
+      return 'Ω';
+    case 'gauge':
+      return gaugeUnit(reading.basis, units);
+    case 'scan':
+      return unitInWords(reading.measures, units.absolute);
   }
 }

@@ -26,9 +26,12 @@ export interface KnownGoodProps {
   units: Units;
 }
 
+const FRESH_SECONDS = 20;
+
 /** What this workshop has read here on other machines that were proven good; nothing where there is none yet. */
 export function KnownGood({ sheet, state, target, units }: KnownGoodProps) {
-  const { data } = useKnownGoodQuery(sheet.sensor.id);
+  // A repair may have been proven on another job just now.
+  const { data } = useKnownGoodQuery(sheet.sensor.id, { refetchOnMountOrArgChange: FRESH_SECONDS });
   const found = useMemo(
     () => data && readHere(data, sheet.job.id, state, target),
     [data, sheet.job.id, state, target],
