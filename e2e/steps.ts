@@ -14,10 +14,14 @@ export interface NewJob {
   };
 }
 
-/** To the list of jobs, on the page's own way where one is open: what was worked out for a sensor stays worked out. */
+/**
+ * To the list of jobs as it is when one comes to it, on the page's own way where another is open: what was worked out for a
+ * sensor stays worked out.
+ */
 export async function toJobs(page: Page, url: string): Promise<void> {
   const own = page.getByRole('link', { name: 'Lettura', exact: true });
-  if (page.url().startsWith(url) && (await own.isVisible())) await own.click();
+  const elsewhere = page.url().startsWith(`${url}/`) && new URL(page.url()).pathname !== '/';
+  if (elsewhere && (await own.isVisible())) await own.click();
   else await page.goto(url);
 }
 
