@@ -12,7 +12,8 @@ export interface ProofAsked {
 
 /** Weighing takes seconds of a processor, and whoever else asks the server for something is not to wait for it. */
 const MOST_THREADS = 2;
-/** A thread that weighed has learned the circuit of its sensor: the next verdict of that kind comes soon or not at all. */
+/** One stays once it was needed: to begin a thread takes longer than to weigh. */
+const KEPT_THREADS = 1;
 const IDLE_MS = 30_000;
 
 let threads: Piscina<ProofAsked, Message | undefined> | undefined;
@@ -22,7 +23,7 @@ export function missingProofApart(asked: ProofAsked): Promise<Message | undefine
   threads ??= new Piscina({
     filename: new URL('./proofWorker.ts', import.meta.url).href,
     execArgv: ['--import', 'tsx'],
-    minThreads: 0,
+    minThreads: KEPT_THREADS,
     maxThreads: MOST_THREADS,
     idleTimeout: IDLE_MS,
   });

@@ -169,7 +169,8 @@ export const api = createApi({
       invalidatesTags: (_revision, _error, { jobId }) => ['Recording', { type: 'Job', id: jobId }],
     }),
     recordVerdict: build.mutation<JobVerdict, JobVerdict>({
-      query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body }),
+      // The server weighs it by itself, in a thread that may have to be begun: on an old machine that takes its time.
+      query: (body) => ({ url: `jobs/${body.jobId}/verdicts`, method: 'POST', body, timeout: 60_000 }),
       responseSchema: asRead(verdict),
       invalidatesTags: (_verdict, _error, { jobId }) => ['JobList', 'KnownGood', { type: 'Job', id: jobId }],
     }),

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
 import { v7 } from 'uuid';
 import { z } from 'zod';
@@ -51,9 +51,19 @@ export function VerdictPanel({ jobId, family, triedOn, verdicts, revealed }: Ver
       ? leader
       : undefined;
   const problem = error ? requestProblem(error) : undefined;
+  const asked = useRef<JobVerdict>(undefined);
   const save = async (cause: JobVerdict['cause']) => {
-    const result = await record({ id: v7(), jobId, decidedAt: new Date().toISOString(), cause, note });
-    if ('data' in result) setNote('');
+    // Sent again because no answer came, it is the same verdict: the server may have it already.
+    const isAgain = asked.current?.cause === cause && asked.current.note === note;
+    const given =
+      isAgain && asked.current
+        ? asked.current
+        : { id: v7(), jobId, decidedAt: new Date().toISOString(), cause, note };
+    asked.current = given;
+    const result = await record(given);
+    if (!('data' in result)) return;
+    asked.current = undefined;
+    setNote('');
   };
   return (
     <Box>
@@ -83,7 +93,9 @@ export function VerdictPanel({ jobId, family, triedOn, verdicts, revealed }: Ver
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
         {verdict?.decided && (
           <Button variant="contained" disabled={isLoading} onClick={() => void save(verdict.cause)}>
-            {t('ui-sheet.record-verdict', { cause: causeInWords(verdict.cause) })}
+            {isLoading
+              ? t('ui-sheet.verdict-being-weighed')
+              : t('ui-sheet.record-verdict', { cause: causeInWords(verdict.cause) })}
           </Button>
         )}
         <Button
