@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { enter, noAccessibilityFault, pad, section, standing, weighed } from './steps.ts';
+import { enter, noAccessibilityFault, pad, reportWeighed, section, standing, weighed } from './steps.ts';
 
 const { app, browser, page } = await opened({ data: 'demo' });
 
@@ -77,6 +77,7 @@ test('the report tells the work, its proof and every verdict, and the record kee
     .getByRole('listitem')
     .filter({ hasText: 'another part replaced: timing belt, new part LT-16' })
     .waitFor();
+  await reportWeighed(page);
   const text = (await report.textContent()) ?? '';
   expect(text).toContain('Engine vacuum really is low');
   expect(text).toContain('The sensor on order goes back.');

@@ -6,6 +6,7 @@ import {
   noAccessibilityFault,
   pad,
   quickEntry,
+  reportWeighed,
   section,
   standing,
   toJobs,
@@ -155,7 +156,7 @@ async function openReport(): Promise<void> {
     await openDemo('Larch 1.6 crew van 7');
     await page.getByRole('link', { name: 'Report' }).click();
   }
-  await page.getByRole('button', { name: 'Print' }).waitFor();
+  await reportWeighed(page);
   reportPath = new URL(page.url()).pathname;
 }
 

@@ -119,6 +119,10 @@ export async function weighed(page: Page): Promise<void> {
   await page.locator('[aria-label="Standing"][aria-busy="false"]').waitFor();
 }
 
+/** Until the report has been weighed, and can be kept: before that its buttons change. */
+export const reportWeighed = (page: Page): Promise<void> =>
+  page.locator('button:enabled', { hasText: 'Save as one page' }).waitFor();
+
 export interface Looked {
   /** Of axe; all of them where none is named. */
   rules?: string[] | undefined;
