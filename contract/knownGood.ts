@@ -29,7 +29,7 @@ export type KnownGoodRecord = z.infer<typeof knownGoodRecord>;
 
 /**
  * The readings of a job that were taken on a machine that is proven good: all since its last work, where that is proven, or
- * where the last word on it is that nothing is wrong. A simulated machine proves nothing.
+ * those on which the last word is that nothing is wrong. A simulated machine proves nothing.
  */
 export function provenGood(
   sheet: JobSheet,
@@ -40,7 +40,14 @@ export function provenGood(
   const readings = present.readings.filter(isTakenReading);
   const since = present.fromInstant ?? '';
   const said = sheet.verdicts.findLast(({ decidedAt }) => decidedAt >= since);
-  if (said) return said.cause === NOTHING ? { provenBy: 'nothing-wrong', readings } : undefined;
+  if (said) {
+    if (said.cause !== NOTHING) return undefined;
+    // What was read after the word was given is not what it was given on.
+    return {
+      provenBy: 'nothing-wrong',
+      readings: readings.filter(({ takenAt }) => takenAt <= said.decidedAt),
+    };
+  }
   if (episodes.length === 1) return undefined;
   const { outcome } = repairProof(caseFileOf(sheet, 'before-last-work'), caseFileOf(sheet));
   return outcome === 'proven' ? { provenBy: 'repair', readings } : undefined;

@@ -32,8 +32,13 @@ async function textOf(rule: CSSRule): Promise<string | undefined> {
   const address = /url\("?([^")]+)"?\)/u.exec(rule.style.getPropertyValue('src'))?.[1];
   if (!address) return rule.cssText;
   const base = rule.parentStyleSheet?.href ?? document.baseURI;
-  const bytes = await (await fetch(new URL(address, base))).blob();
-  return rule.cssText.replace(address, await dataAddressOf(bytes));
+  try {
+    const answer = await fetch(new URL(address, base));
+    return answer.ok ? rule.cssText.replace(address, await dataAddressOf(await answer.blob())) : undefined;
+  } catch {
+    // With the server gone the page is kept all the same, in whatever letters its reader has.
+    return undefined;
+  }
 }
 /** Latin letters, and those with marks. */
 const LATIN = /U\+0{0,3}[01]\d?\d?/iu;

@@ -38,6 +38,7 @@ test('one bad job among eight moves nothing, and is named', () => {
   const good = [1.22, 1.23, 1.24, 1.24, 1.25, 1.26, 1.25].map((value, i) => ({ jobId: `good ${i}`, value }));
   const found = knownGoodOf([...good, { jobId: 'bad', value: 4.9 }])!;
   expect(found.leftOut).toEqual(['bad']);
+  expect(found.isSpread).toBe(true);
   expect(found.jobs).toBe(8);
   expect(found.lowest).toBeGreaterThan(1.2);
   expect(found.highest).toBeLessThan(1.28);
@@ -52,7 +53,7 @@ test('few jobs say what they read, a job counts once, and equal readings are a b
       { jobId: 'a', value: 1.3 },
       { jobId: 'b', value: 1.5 },
     ]),
-  ).toMatchObject({ jobs: 2, readings: 4, lowest: 1.3, highest: 1.5, median: 1.4 });
+  ).toMatchObject({ jobs: 2, readings: 4, isSpread: false, lowest: 1.3, highest: 1.5, median: 1.4 });
   const same = Array.from({ length: 10 }, (_, i) => ({ jobId: `${i}`, value: 5.01 }));
   const found = knownGoodOf([...same, { jobId: 'other', value: 5.02 }])!;
   expect(found.lowest).toBeLessThanOrEqual(5.01);

@@ -9,7 +9,8 @@ export interface KnownGood {
   jobs: number;
   readings: number;
   median: number;
-  /** Nine machines in ten lie between these; with few jobs the least and the most that was read. */
+  /** Whether nine machines in ten lie between these; else they are the least and the most that was read on any. */
+  isSpread: boolean;
   lowest: number;
   highest: number;
   /** Jobs whose value lies so far off that it does not count for the band. */
@@ -39,7 +40,7 @@ export function knownGoodOf(values: readonly ProvenValue[]): KnownGood | undefin
   const told = { jobs: byJob.size, readings: values.length, median };
   if (ofJobs.length < FEWEST_FOR_SPREAD) {
     const all = ofJobs.map(({ value }) => value);
-    return { ...told, lowest: Math.min(...all), highest: Math.max(...all), leftOut: [] };
+    return { ...told, isSpread: false, lowest: Math.min(...all), highest: Math.max(...all), leftOut: [] };
   }
   const sigma = medianOf(ofJobs.map(({ value }) => Math.abs(value - median))) / MEDIAN_DISTANCE_OF_NORMAL;
   const isFar = ({ value }: ProvenValue) => sigma > 0 && Math.abs(value - median) > FAR * sigma;
@@ -48,6 +49,7 @@ export function knownGoodOf(values: readonly ProvenValue[]): KnownGood | undefin
   const spread = Math.sqrt(near.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (near.length - 1));
   return {
     ...told,
+    isSpread: true,
     lowest: mean - NINE_IN_TEN * spread,
     highest: mean + NINE_IN_TEN * spread,
     leftOut: ofJobs.filter(isFar).map(({ jobId }) => jobId),

@@ -1,6 +1,6 @@
 import { standingReadings, type JobSheet, type Reading } from '@lettura/contract';
 import { spotOf } from '@lettura/core/machine/places';
-import { toShown } from '@lettura/core/measure/quantity';
+import { fromKpa, toShown } from '@lettura/core/measure/quantity';
 import { unitInWords } from '../../ui/unitInWords.ts';
 import { briefState, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -34,7 +34,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
   for (const { job, sensor, readings } of jobs)
     for (const reading of standingReadings(readings)) {
       if (!isMeasured(reading)) continue;
-      const value = shownValue(reading, units);
+      const { value, unit } = shownIn(reading, units);
       const basis = reading.kind === 'gauge' ? reading.basis : '';
       const key = JSON.stringify([sensor.lineageId, spotOf(reading), reading.state, basis]);
       const point = points.get(key) ?? {
@@ -42,7 +42,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
         sensor: sensor.name,
         place: placeInWords(reading),
         state: briefState(reading.state),
-        unit: shownUnit(reading, units),
+        unit,
         readings: [],
       };
       points.set(key, point);
@@ -61,30 +61,22 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
 const isMeasured = (reading: Reading): reading is Measured =>
   ['wire', 'between', 'ohms', 'gauge', 'scan'].includes(reading.kind);
 
-function shownValue(reading: Measured, units: Units): number | undefined {
+/** The number and the unit that the words have; no number for OL. */
+function shownIn(reading: Measured, units: Units): { value: number | undefined; unit: string } {
   switch (reading.kind) {
     case 'wire':
     case 'between':
-      return reading.volts;
+      return { value: reading.volts, unit: 'V' };
     case 'ohms':
-      return reading.ohms ?? undefined;
-    case 'gauge':
-      return toShown(reading.pressureKpa, 'absolute-pressure', gaugeUnit(reading.basis, units));
+      return { value: reading.ohms ?? undefined, unit: 'Ω' };
+    case 'gauge': {
+      const unit = gaugeUnit(reading.basis, units);
+      return { value: fromKpa(reading.pressureKpa, unit), unit };
+    }
     case 'scan':
-      return toShown(reading.value, reading.measures, units.absolute);
-  }
-}
-
-function shownUnit(reading: Measured, units: Units): string {
-  switch (reading.kind) {
-    case 'wire':
-    case 'between':
-      return 'V';
-    case 'ohms':
-      return 'Ω';
-    case 'gauge':
-      return gaugeUnit(reading.basis, units);
-    case 'scan':
-      return unitInWords(reading.measures, units.absolute);
+      return {
+        value: toShown(reading.value, reading.measures, units.absolute),
+        unit: unitInWords(reading.measures, units.absolute),
+      };
   }
 }

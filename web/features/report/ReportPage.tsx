@@ -94,7 +94,7 @@ function Report({ sheet }: { sheet: Sheet }) {
         >
           {t('ui-report.save-as-page')}
         </Button>
-        <SaveJob jobId={job.id} machine={vehicle.name} />
+        <SaveJob jobId={job.id} machine={vehicle.name} unsent={sheet.unsentIds.size} />
       </Box>
       <Typography variant="h1">{vehicle.name}</Typography>
       <Typography>

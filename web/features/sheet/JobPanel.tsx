@@ -49,8 +49,16 @@ const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
   stored(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
 
+export interface JobPanelProps {
+  job: Job;
+  sensor: Sensor;
+  vehicle: Vehicle;
+  /** Entries of this job that wait in this browser. */
+  unsent: number;
+}
+
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
-export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; vehicle: Vehicle }) {
+export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
   const [pins, setPins] = useState<Pin[]>();
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
@@ -211,7 +219,7 @@ export function JobPanel({ job, sensor, vehicle }: { job: Job; sensor: Sensor; v
           <span role="status">{t('ui-sheet.saved')}</span>
         )}
         <Box sx={{ flex: 1 }} />
-        <SaveJob jobId={job.id} machine={vehicle.name} />
+        <SaveJob jobId={job.id} machine={vehicle.name} unsent={unsent} />
       </Box>
     </Box>
   );

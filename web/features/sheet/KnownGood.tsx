@@ -45,6 +45,8 @@ export function KnownGood({ sheet, state, target, units }: KnownGoodProps) {
         {t('ui-sheet.known-good', {
           readings: band.readings,
           jobs: band.jobs,
+          isSpread: band.isSpread,
+          leftOut: band.leftOut.length,
           isOne: said(band.lowest) === said(band.highest),
           lowest: said(band.lowest),
           highest: said(band.highest),

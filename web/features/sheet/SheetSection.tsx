@@ -191,6 +191,6 @@ export function SheetSection({
         />
       );
     case 'job':
-      return <JobPanel job={job} sensor={sensor} vehicle={sheet.vehicle} />;
+      return <JobPanel {...{ job, sensor }} vehicle={sheet.vehicle} unsent={sheet.unsentIds.size} />;
   }
 }
