@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { t } from '../../ui/words.ts';
@@ -10,6 +11,8 @@ export default function PointChart({ point: { place, state, unit, readings } }: 
   const rows = readings.map(({ takenAt, value }) => ({ when: dayAndClock(takenAt), value }));
   return (
     <div role="img" aria-label={t('ui-machines.point-over-time', { place, state, count: readings.length })}>
+      {/* Above the axis: beside it the highest number would lie under it. */}
+      <Typography variant="body2">{unit}</Typography>
       <ResponsiveContainer width="100%" height={180}>
         <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 4, left: 8 }} accessibilityLayer={false}>
           <CartesianGrid stroke={palette.divider} strokeOpacity={0.5} />
@@ -19,7 +22,6 @@ export default function PointChart({ point: { place, state, unit, readings } }: 
             fontSize={14}
             tickCount={5}
             domain={['auto', 'auto']}
-            label={{ value: unit, position: 'insideTopLeft', offset: 4, fill: palette.text.primary }}
             tickFormatter={(value: number) => String(Number(value.toPrecision(3)))}
           />
           <Line
