@@ -1,4 +1,4 @@
-import { localNoise } from './noise.ts';
+import { localNoise, QUIET_VOLTS } from './noise.ts';
 import type { Recording } from './recording.ts';
 
 /** A signal that leaves its course at once and comes back to it. */
@@ -13,22 +13,16 @@ export interface Dropout {
   farthestValue: number;
 }
 
-export interface DropoutSettings {
-  /** Less than this is no dropout, in the signal's unit; 2 % of 5 V unless given. */
-  leastJump?: number;
-  /** Longer than this is a change, not a dropout. */
-  longestSeconds?: number;
-  /** Below and above these only a lost signal goes, in the signal's unit. */
-  rails?: readonly [low: number, high: number];
-}
-
-const LEAST_JUMP_VOLTS = 0.1;
+/** Longer than this is a change, not a dropout. */
 const LONGEST_SECONDS = 2;
+/** Below and above these only a lost signal goes. */
 const RAILS_VOLTS = [0.3, 4.7] as const;
 /** No hand and no engine moves a sensor away and back in less; what takes longer is a dropout only at a rail. */
 const QUICKEST_TRAVEL_SECONDS = 0.12;
 /** A jump is this many times the scatter: in hours of samples noise alone does not get there. */
 const NOISE_FACTOR = 8;
+/** Less than this, 2 % of 5 V, is no dropout. */
+const LEAST_JUMP_VOLTS = NOISE_FACTOR * QUIET_VOLTS;
 /** A jump stands out from the steps beside it; travel comes in steps that are all alike. */
 const NEIGHBOUR_SHARE = 0.4;
 /** The way back ends near where it began, travel meanwhile included. */
@@ -38,32 +32,24 @@ const COURSE_SHARE = 0.35;
  * Every excursion of a signal: a jump away from its course and a jump back. Travel, however fast, is no jump as long as it
  * takes three samples or more.
  */
-export function dropouts(
-  { seconds }: Pick<Recording, 'seconds'>,
-  values: Float64Array,
-  {
-    leastJump = LEAST_JUMP_VOLTS,
-    longestSeconds = LONGEST_SECONDS,
-    rails = RAILS_VOLTS,
-  }: DropoutSettings = {},
-): Dropout[] {
+export function dropouts({ seconds }: Pick<Recording, 'seconds'>, values: Float64Array): Dropout[] {
   const noise = localNoise(values);
   const thresholds = noise.windows.map((_, window) => {
     // A window's edge may lie where the scatter begins: its neighbours count.
     const around = noise.windows.subarray(Math.max(0, window - 1), window + 2);
-    return Math.max(leastJump, NOISE_FACTOR * around.reduce((a, b) => Math.max(a, b), 0));
+    return Math.max(LEAST_JUMP_VOLTS, NOISE_FACTOR * around.reduce((a, b) => Math.max(a, b), 0));
   });
   const found: Dropout[] = [];
   for (let i = 1; i < values.length; i++) {
     // Below half of the least threshold nothing jumps, whatever the scatter there.
-    if (!(Math.abs(values[i]! - values[i - 1]!) > leastJump / 2)) continue;
+    if (!(Math.abs(values[i]! - values[i - 1]!) > LEAST_JUMP_VOLTS / 2)) continue;
     const threshold = thresholds[Math.min(thresholds.length - 1, Math.floor(i / noise.samples))]!;
     const out = jumpAt(values, i, threshold);
     if (out === undefined) continue;
-    const end = wayBack(seconds, values, i, out, { threshold, longestSeconds });
+    const end = wayBack(seconds, values, i, out, threshold);
     if (end === undefined) continue;
     const dropout = dropoutBetween(seconds, values, i, end);
-    const atRail = dropout.farthestValue < rails[0] || dropout.farthestValue > rails[1];
+    const atRail = dropout.farthestValue < RAILS_VOLTS[0] || dropout.farthestValue > RAILS_VOLTS[1];
     if (!atRail && dropout.untilSeconds - dropout.fromSeconds > QUICKEST_TRAVEL_SECONDS) continue;
     found.push(dropout);
     i = end;
@@ -93,10 +79,10 @@ function wayBack(
   values: Float64Array,
   start: number,
   out: number,
-  { threshold, longestSeconds }: { threshold: number; longestSeconds: number },
+  threshold: number,
 ): number | undefined {
   const course = values[start - 1]!;
-  const latest = seconds[start]! + longestSeconds;
+  const latest = seconds[start]! + LONGEST_SECONDS;
   for (let j = start + 1; j < values.length && seconds[j]! <= latest; j++) {
     const step = values[j]! - values[j - 1]!;
     if (Math.sign(step) !== -Math.sign(out) || Math.abs(step) < threshold / 2) continue;

@@ -8,7 +8,7 @@ export {
   type SweepMark,
 } from './findings/finding.ts';
 export { against, type Against } from './against.ts';
-export { dropouts, type Dropout, type DropoutSettings } from './dropouts.ts';
+export { dropouts, type Dropout } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
 export { lagBetween, type Lag } from './lag.ts';

@@ -25,8 +25,9 @@ export function lagBetween(
   const points = Math.min(MOST_POINTS, seconds.length);
   if (!(span > 0) || points < 16) return undefined;
   const step = span / (points - 1);
-  const a = centred(resampled(seconds, first, points, step));
-  const b = centred(resampled(seconds, second, points, step));
+  const grid = gridOver(seconds, points, step);
+  const a = centred(resampled(seconds, first, grid, step));
+  const b = centred(resampled(seconds, second, grid, step));
   const most = Math.min(points >> 1, Math.ceil(longestSeconds / step));
   let best = { shift: 0, correlation: -Infinity };
   const at = (shift: number): number => {
@@ -50,12 +51,24 @@ export function lagBetween(
   return { seconds: (best.shift + between) * step, correlation: best.correlation };
 }
 
-function resampled(seconds: Float64Array, values: Float64Array, points: number, step: number): Float64Array {
-  const out = new Float64Array(points);
+/** By point of a grid the sample at it or before it. */
+function gridOver(seconds: Float64Array, points: number, step: number): Int32Array {
+  const grid = new Int32Array(points);
+  for (let i = 0; i < points; i++) grid[i] = Math.max(0, indexAfter(seconds, seconds[0]! + i * step) - 1);
+  return grid;
+}
+
+function resampled(
+  seconds: Float64Array,
+  values: Float64Array,
+  grid: Int32Array,
+  step: number,
+): Float64Array {
+  const out = new Float64Array(grid.length);
   let last = values.find((value) => !Number.isNaN(value)) ?? 0;
-  for (let i = 0; i < points; i++) {
+  for (let i = 0; i < grid.length; i++) {
+    const j = grid[i]!;
     const moment = seconds[0]! + i * step;
-    const j = Math.max(0, indexAfter(seconds, moment) - 1);
     const [here, next] = [values[j]!, values[j + 1] ?? values[j]!];
     const gap = (seconds[j + 1] ?? seconds[j]!) - seconds[j]!;
     const value = gap > 0 ? here + ((next - here) * (moment - seconds[j]!)) / gap : here;

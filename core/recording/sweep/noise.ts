@@ -51,6 +51,8 @@ function upperMedian(numbers: Float64Array, count: number): number {
 const WINDOW = 256;
 /** Fewer have no scatter to speak of. */
 const LEAST_WINDOW = 32;
+/** A scatter up to here hides no jump and is worth no word: how small it is exactly is not worked out. */
+export const QUIET_VOLTS = 0.0125;
 
 export interface LocalNoise {
   samples: number;
@@ -64,16 +66,18 @@ const known = new WeakMap<Float64Array, LocalNoise>();
  * The scatter around each stretch of a signal: a noisy half is noisy, and says nothing of the quiet one. Worked out once
  * for a channel, which does not change.
  *
- * @returns by window of `samples` samples, the last one longer
+ * @returns by window of `samples` samples, the last one longer; 0 where it is quiet
  */
 export function localNoise(values: Float64Array): LocalNoise {
   const before = known.get(values);
   if (before) return before;
   const count = Math.max(1, Math.floor(values.length / WINDOW));
   const samples = count === 1 ? Math.max(values.length, LEAST_WINDOW) : WINDOW;
-  const windows = Float64Array.from({ length: count }, (_, i) =>
-    noiseOf(values.subarray(i * samples, i === count - 1 ? values.length : (i + 1) * samples)),
-  );
+  const windows = new Float64Array(count);
+  for (let i = 0; i < count; i++) {
+    const [from, to] = [i * samples, i === count - 1 ? values.length : (i + 1) * samples];
+    if (!isQuiet(values, from, to)) windows[i] = noiseOf(values.subarray(from, to));
+  }
   const found = {
     samples,
     windows,
@@ -81,4 +85,16 @@ export function localNoise(values: Float64Array): LocalNoise {
   };
   known.set(values, found);
   return found;
+}
+
+/** Whether more than half of the second differences lie within what a quiet scatter makes: their median does then. */
+function isQuiet(values: Float64Array, from: number, to: number): boolean {
+  const most = (QUIET_VOLTS * SECOND_DIFFERENCE) / MEDIAN_TO_SIGMA;
+  let [within, beyond] = [0, 0];
+  for (let i = from + 2; i < to; i++) {
+    const difference = Math.abs(values[i]! - 2 * values[i - 1]! + values[i - 2]!);
+    if (difference <= most) within++;
+    else if (difference > most) beyond++;
+  }
+  return within > beyond;
 }

@@ -19,25 +19,23 @@ export function stuckAgainst(
   { leastMove, leastSeconds }: { leastMove: number; leastSeconds: number },
 ): Stuck[] {
   const found: Stuck[] = [];
-  let from = 0;
-  let [lowest, highest] = [Infinity, -Infinity];
-  const close = (to: number) => {
-    if (seconds[to]! - seconds[from]! >= leastSeconds && highest - lowest >= leastMove)
-      found.push({ from, to, value: channel[from]!, otherMoved: highest - lowest });
-  };
-  let held = channel[0]!;
-  for (let i = 0; i < channel.length; i++) {
-    const value = channel[i]!;
-    if (value !== held && !Number.isNaN(value)) {
-      if (i > 0) close(i - 1);
-      from = i;
-      held = value;
-      [lowest, highest] = [Infinity, -Infinity];
+  // Plain loops over what no closure sees, and no look past the end: either costs several times all the rest.
+  let to = 0;
+  while (to < channel.length) {
+    const from = to;
+    const held = channel[from]!;
+    let lowest = Infinity;
+    let highest = -Infinity;
+    for (; to < channel.length; to++) {
+      const value = channel[to]!;
+      // A sample that is no number ends no stretch.
+      if (value !== held && value === value) break;
+      const beside = other[to]!;
+      if (beside < lowest) lowest = beside;
+      if (beside > highest) highest = beside;
     }
-    const beside = other[i]!;
-    if (beside < lowest) lowest = beside;
-    if (beside > highest) highest = beside;
+    if (highest - lowest >= leastMove && seconds[to - 1]! - seconds[from]! >= leastSeconds)
+      found.push({ from, to: to - 1, value: held, otherMoved: highest - lowest });
   }
-  if (channel.length > 0) close(channel.length - 1);
   return found;
 }

@@ -10,10 +10,7 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
   const channel = indexOf(context, 'signal');
   const values = recording.channels[channel]?.values;
   if (!values) return [];
-  // A dropout is no travel.
-  const travel = values.slice();
-  for (const { from, to } of dropoutsIn(recording, values)) travel.fill(NaN, from, to);
-  const strokes = strokesOf(travel);
+  const strokes = strokesOf(travelOf(recording, values));
   const { profile } = context;
   const ends = strokes.flatMap(({ from, to }) => [values[from]!, values[to]!]);
   const positions = ends
@@ -48,4 +45,13 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
       ...whole,
     },
   ];
+}
+
+/** A dropout is no travel. */
+function travelOf(recording: Recording, values: Float64Array): Float64Array {
+  const lost = dropoutsIn(recording, values);
+  if (lost.length === 0) return values;
+  const travel = values.slice();
+  for (const { from, to } of lost) travel.fill(NaN, from, to);
+  return travel;
 }
