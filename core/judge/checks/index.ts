@@ -23,4 +23,6 @@ export { threeViews, type ThreeViews, type ViewName } from './threeViews.ts';
 export { railSaid, signalAtRail } from './signalAtRail.ts';
 export { findingsIn, type FoundInReadings } from './findingsIn.ts';
 export { fitOfReading, type SeenReading } from './fitOfReading.ts';
+export { followedUp, repairEnd, type AfterRepair, type FollowedUp, type RepairEnd } from './followedUp.ts';
+export { isRepeat } from './isRepeat.ts';
 export { repairProof, type RepairOutcome, type RepairProof, type RepeatedReading } from './repairProof.ts';

@@ -1,0 +1,12 @@
+export {
+  COMPLAINT_ANSWERS,
+  conditionsSaid,
+  followUpSaid,
+  MONITOR_IDS,
+  monitorSaid,
+  type ComplaintAnswer,
+  type FollowUp,
+  type FollowUpId,
+  type MonitorId,
+  type RoadConditions,
+} from './followUp.ts';
