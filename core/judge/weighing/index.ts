@@ -30,6 +30,7 @@ export type { Cause } from './posterior/cause.ts';
 export { causeTitle, titleOf } from './posterior/causeSaid.ts';
 export { costOfGuessing, type CostOfGuessing, type Guess } from './explanation/costOfGuessing.ts';
 export type { Doubtful, Statement, Strength } from './explanation/explain.ts';
+export { toolSaid, toolsFor, type ToolId } from './explanation/atHand.ts';
 export type { NextReading } from './explanation/nextReading.ts';
 export { missingProof } from './gate/provenByReadings.ts';
 export { changesNothing, NO_WHAT_IF, type WhatIf } from './outlook/whatIf.ts';
