@@ -10,6 +10,7 @@ import { newRecording, recordingInfo, recordingRevision, recordingWithNumbers } 
 import { sensorFile } from './sensorFile.ts';
 import { newSensor, sensor } from './sensors.ts';
 import { newVehicle, vehicle } from './vehicles.ts';
+import { workshop, workshopChange } from './workshop.ts';
 
 export interface Endpoint {
   method: 'get' | 'post' | 'put' | 'delete';
@@ -97,6 +98,19 @@ export const endpoints = {
     path: '/vehicles/:vehicleId',
     summary: 'One vehicle or machine with its newest jobs, and how many there are in all',
     response: machineRecord,
+  },
+  getWorkshop: {
+    method: 'get',
+    path: '/workshop',
+    summary: 'Name, address and picture of the workshop, for the head of a report',
+    response: workshop,
+  },
+  changeWorkshop: {
+    method: 'put',
+    path: '/workshop',
+    summary: 'Change the head of the reports',
+    body: workshopChange,
+    response: workshop,
   },
   listJobs: {
     method: 'get',

@@ -99,6 +99,14 @@ export {
   type StandingReading,
   type WorkDone,
 } from './episodes.ts';
+export { followedOn, followUpsOn, proofOf, worksOn, type ProvenRepair } from './repair.ts';
+export {
+  MOST_PICTURE_LETTERS,
+  workshop,
+  workshopChange,
+  type Workshop,
+  type WorkshopChange,
+} from './workshop.ts';
 export { newVehicle, vehicle, type Vehicle } from './vehicles.ts';
 export { readRecordingFile, recordingFile } from './recordingFile.ts';
 export { refusal, refusalOf, refusalsOf } from './refusal.ts';

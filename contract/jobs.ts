@@ -9,17 +9,11 @@ import { recordingInfo } from './recordings.ts';
 import { instrument } from './instruments.ts';
 import { pins } from './sensorParts.ts';
 import { sensor } from './sensors.ts';
+import { troubleCode } from './troubleCode.ts';
 import { vehicle } from './vehicles.ts';
 
 /** Practice cases are named by letter, so that what is wrong stays hidden. */
 export const CASE_LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const;
-
-/** SAE J2012 form: a letter and four hexadecimal digits. */
-const troubleCode = z
-  .string()
-  .trim()
-  .toUpperCase()
-  .regex(/^[PBCU][0-9A-F]{4}$/u, refusal(say('refusal.code-letter-four-digits-for')));
 
 /** Circumstances, and weights of kinds of fault that were changed for this job. */
 const startingWeights = z.strictObject({
@@ -127,6 +121,8 @@ export const jobSummary = z.strictObject({
   vehicleName: z.string(),
   sensorName: z.string(),
   readingCount: z.int(),
+  /** The day on which it is to be looked at again; left out where none is set, and once it was. */
+  recheckOn: z.iso.date().optional(),
   verdict: verdict.optional(),
 });
 export type JobSummary = z.infer<typeof jobSummary>;

@@ -40,6 +40,15 @@ test('what was read on a machine on which nothing was wrong is known good; witho
   expect(good.readings.map(({ id }) => id)).toEqual([uuid(2), uuid(3), uuid(4)]);
   const later = provenGood(sheet([...readings, wire(12, { volts: 4.6 })], [['nothing', 10]]))!;
   expect(later.readings.map(({ id }) => id)).toEqual(good.readings.map(({ id }) => id));
+  const back: Reading = {
+    id: uuid(14),
+    jobId,
+    takenAt: at(14),
+    enteredText: '',
+    kind: 'follow-up',
+    followUp: { what: 'road-test', complaint: 'still-there' },
+  };
+  expect(provenGood(sheet([...readings, back], [['nothing', 10]]))).toBeUndefined();
   // The last word counts, and a simulated machine has none.
   expect(
     provenGood(

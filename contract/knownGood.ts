@@ -1,10 +1,9 @@
-import { repairProof } from '@lettura/core/judge/checks';
 import { NOTHING } from '@lettura/core/judge/priors';
 import { z } from 'zod';
-import { caseFileOf } from './caseFile.ts';
 import { episodesOf } from './episodes.ts';
 import { id } from './ids.ts';
 import type { JobSheet } from './jobs.ts';
+import { followedOn, proofOf } from './repair.ts';
 import { isTakenReading, reading, type TakenReading } from './readings.ts';
 
 /** So many of the newest jobs are looked at. */
@@ -34,7 +33,8 @@ export type KnownGoodRecord = z.infer<typeof knownGoodRecord>;
 export function provenGood(
   sheet: JobSheet,
 ): { provenBy: 'nothing-wrong' | 'repair'; readings: TakenReading[] } | undefined {
-  if (sheet.job.bench) return undefined;
+  // A code or a complaint that is back takes back whatever was proven.
+  if (sheet.job.bench || followedOn(sheet).against.length > 0) return undefined;
   const episodes = episodesOf(sheet.readings);
   const present = episodes.at(-1) ?? episodes[0];
   const readings = present.readings.filter(isTakenReading);
@@ -49,6 +49,5 @@ export function provenGood(
     };
   }
   if (episodes.length === 1) return undefined;
-  const { outcome } = repairProof(caseFileOf(sheet, 'before-last-work'), caseFileOf(sheet));
-  return outcome === 'proven' ? { provenBy: 'repair', readings } : undefined;
+  return proofOf(sheet)?.end === 'proven' ? { provenBy: 'repair', readings } : undefined;
 }

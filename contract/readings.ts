@@ -1,6 +1,7 @@
 import { say } from '@lettura/core/measure/message';
 import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
+import { COMPLAINT_ANSWERS, MONITOR_IDS } from '@lettura/core/record/followUp';
 import { WORK_IDS } from '@lettura/core/record/workDone';
 import {
   HIGHEST_ALTITUDE_M,
@@ -11,6 +12,7 @@ import {
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
+import { troubleCode } from './troubleCode.ts';
 import { machineState, probePoint } from './machineState.ts';
 
 const common = {
@@ -37,6 +39,26 @@ export const ambientSource = z.discriminatedUnion('source', [
 ]);
 
 const partNumber = z.string().trim().max(80).optional();
+
+/** What was looked at after work on the machine, beside the same tests again. */
+export const followUp = z.discriminatedUnion('what', [
+  /** Read again; none is an answer as well. */
+  z.strictObject({ what: z.literal('codes'), codes: z.array(troubleCode).max(20) }),
+  z.strictObject({
+    what: z.literal('readiness'),
+    unfinished: z.array(z.enum(MONITOR_IDS)).max(MONITOR_IDS.length),
+  }),
+  z.strictObject({
+    what: z.literal('road-test'),
+    complaint: z.enum(COMPLAINT_ANSWERS),
+    loadPercent: z.number().min(0).max(200).optional(),
+    revsRpm: z.number().min(0).max(20_000).optional(),
+    gear: z.string().trim().max(20).optional(),
+    coolantCelsius: z.number().min(-60).max(200).optional(),
+  }),
+  /** A day on which it is to be looked at again. */
+  z.strictObject({ what: z.literal('recheck'), onDate: z.iso.date() }),
+]);
 
 const twoPoints = ({ from, to }: { from: ProbePoint; to: ProbePoint }) => !samePoint(from, to);
 const ONE_POINT = { error: refusal(say('refusal.both-probes-are-on-one')) };
@@ -113,6 +135,12 @@ export const newReading = z.discriminatedUnion('kind', [
     who: z.string().trim().max(120).optional(),
     note: z.string().trim().max(1000).optional(),
   }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('follow-up'),
+    followUp,
+    note: z.string().trim().max(1000).optional(),
+  }),
   z.strictObject({ ...common, kind: z.literal('ambient'), ambient: ambientSource }),
   z.strictObject({ ...common, kind: z.literal('withdrawal'), supersedes: id }),
 ]);
@@ -122,9 +150,10 @@ export const reading = newReading;
 export type Reading = NewReading;
 
 /** Read with an instrument, at a point and in a state. */
-export type TakenReading = Exclude<Reading, { kind: 'ambient' | 'observation' | 'work' | 'withdrawal' }>;
+export type TakenReading = Exclude<Reading, { kind: (typeof NOT_TAKEN)[number] }>;
+const NOT_TAKEN = ['ambient', 'observation', 'work', 'follow-up', 'withdrawal'] as const;
 export const isTakenReading = (row: Reading): row is TakenReading =>
-  row.kind !== 'ambient' && row.kind !== 'observation' && row.kind !== 'work' && row.kind !== 'withdrawal';
+  !NOT_TAKEN.some((kind) => kind === row.kind);
 
 /** The instruments that a line of the record names. */
 export function instrumentsNamed(row: Reading): string[] {

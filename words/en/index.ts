@@ -10,6 +10,7 @@ import expectation from './expectation.json' with { type: 'json' };
 import families from './families.json' with { type: 'json' };
 import faults from './faults.json' with { type: 'json' };
 import file from './file.json' with { type: 'json' };
+import followUp from './follow-up.json' with { type: 'json' };
 import gate from './gate.json' with { type: 'json' };
 import isolation from './isolation.json' with { type: 'json' };
 import looks from './looks.json' with { type: 'json' };
@@ -61,6 +62,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...families,
   ...faults,
   ...file,
+  ...followUp,
   ...gate,
   ...isolation,
   ...looks,
