@@ -188,6 +188,22 @@ export const recordingRevisionTable = pgTable(
   (t) => [index('revision_by_recording').on(t.recordingId, t.sequence)],
 );
 
+/** The head of the reports: one row, or none yet. */
+export const workshopTable = pgTable(
+  'workshop',
+  {
+    id: integer().primaryKey(),
+    name: text().notNull(),
+    address: text().notNull(),
+    /** As a data URL. */
+    picture: text(),
+    revision: integer().notNull(),
+    changedBy: text('changed_by').notNull().default('local'),
+    changedAt: instant('changed_at').notNull(),
+  },
+  (t) => [check('workshop_is_one', sql`${t.id} = 1`)],
+);
+
 export const verdictTable = pgTable(
   'verdict',
   {

@@ -1,14 +1,15 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { dayAndTime, workInWords } from '../../ui/inWords.ts';
+import { followedOn, followUpsOn, proofOf, worksOn } from '@lettura/contract';
+import { dayAndTime, followUpInWords, placeInWords, proofInWords, workInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
-import { proofInWords, proofOf, SameTestsTable, worksOn, type Sheet } from '../sheet/index.ts';
+import { FollowUpRemarks, SameTestsTable, type Sheet } from '../sheet/index.ts';
 import { Heading } from './Heading.tsx';
 
 /** What was done to the machine, and what the same tests before and after prove of it; nothing where nothing was done. */
 export function RepairReport({ sheet, units }: { sheet: Sheet; units: Units }) {
-  const works = worksOn(sheet);
+  const works = worksOn(sheet.readings);
   const proof = proofOf(sheet);
   return (
     <>
@@ -23,7 +24,13 @@ export function RepairReport({ sheet, units }: { sheet: Sheet; units: Units }) {
                 {work.note && `. ${work.note}`}
               </li>
             ))}
+            {followUpsOn(sheet.readings).map((one) => (
+              <li key={one.id}>
+                {dayAndTime(one.takenAt)}: <strong>{placeInWords(one)}</strong>: {followUpInWords(one)}
+              </li>
+            ))}
           </Box>
+          <FollowUpRemarks followed={followedOn(sheet)} />
         </>
       )}
       {proof && (

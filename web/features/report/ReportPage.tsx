@@ -22,6 +22,10 @@ import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst 
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sheet/index.ts';
+import { Fold } from '../../ui/Fold.tsx';
+import { SavePdf } from './SavePdf.tsx';
+import { WorkshopForm } from './WorkshopForm.tsx';
+import { WorkshopHead } from './WorkshopHead.tsx';
 import { RepairReport } from './RepairReport.tsx';
 import { Heading } from './Heading.tsx';
 import { Said } from '../../ui/Said.tsx';
@@ -94,8 +98,15 @@ function Report({ sheet }: { sheet: Sheet }) {
         >
           {t('ui-report.save-as-page')}
         </Button>
+        <SavePdf jobId={job.id} machine={vehicle.name} unsent={sheet.unsentIds.size} units={units} />
         <SaveJob jobId={job.id} machine={vehicle.name} unsent={sheet.unsentIds.size} />
       </Box>
+      <Box {...SCREEN_ONLY} sx={{ '@media print': { display: 'none' } }}>
+        <Fold summary={t('ui-report.head-of-reports')}>
+          <WorkshopForm />
+        </Fold>
+      </Box>
+      <WorkshopHead />
       <Typography variant="h1">{vehicle.name}</Typography>
       <Typography>
         {t('ui-report.codes-opened', {
