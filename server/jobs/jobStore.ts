@@ -15,6 +15,7 @@ import { sensorColumns, sensorFromRow } from '../sensors/sensorStore.ts';
 import { vehicleColumns, vehicleFromRow } from '../vehicles/vehicleStore.ts';
 import { recordingStore } from '../recordings/recordingStore.ts';
 import { verdictFromRow, verdictsOfJob } from '../verdicts/verdictRow.ts';
+import { rechecks } from './rechecks.ts';
 import { noSuchJob, openJobIn, type JobFault, type JobRow } from './openJob.ts';
 
 export const jobStore = (db: Database) => {
@@ -35,6 +36,7 @@ export const jobStore = (db: Database) => {
         .from(verdictTable)
         .orderBy(verdictTable.jobId, desc(verdictTable.sequence))
         .as('latest_verdicts');
+      const toCome = rechecks(db);
       const rows = await db
         .select({
           job: jobTable,
@@ -45,21 +47,22 @@ export const jobStore = (db: Database) => {
           cause: latestVerdicts.cause,
           note: latestVerdicts.note,
           decidedAt: latestVerdicts.decidedAt,
+          recheckOn: toCome.onDate,
         })
         .from(jobTable)
         .innerJoin(vehicleTable, eq(vehicleTable.id, jobTable.vehicleId))
         .innerJoin(sensorTable, eq(sensorTable.id, jobTable.sensorId))
         .leftJoin(readingCounts, eq(readingCounts.jobId, jobTable.id))
         .leftJoin(latestVerdicts, eq(latestVerdicts.jobId, jobTable.id))
+        .leftJoin(toCome, eq(toCome.jobId, jobTable.id))
         .orderBy(desc(jobTable.openedAt), desc(jobTable.id));
-      return rows.map(({ job, vehicleName, sensorName, readings, verdictId, cause, note, decidedAt }) => ({
+      return rows.map(({ job, vehicleName, sensorName, readings, recheckOn, ...latest }) => ({
         job: toJob(job),
         vehicleName,
         sensorName,
         readingCount: Number(readings ?? 0),
-        ...(verdictId && cause && decidedAt
-          ? { verdict: verdictFromRow({ id: verdictId, jobId: job.id, cause, note: note ?? '', decidedAt }) }
-          : {}),
+        ...(recheckOn && { recheckOn }),
+        ...latestVerdict(job.id, latest),
       }));
     },
 
@@ -195,3 +198,17 @@ const toJob = ({
   ...(displacementLitres === null ? {} : { displacementLitres }),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
 });
+
+/** What the join gives is all of a verdict or nothing of it. */
+const latestVerdict = (
+  jobId: string,
+  {
+    verdictId,
+    cause,
+    note,
+    decidedAt,
+  }: { verdictId: string | null; cause: string | null; note: string | null; decidedAt: Date | null },
+): Pick<JobSummary, 'verdict'> =>
+  verdictId && cause && decidedAt
+    ? { verdict: verdictFromRow({ id: verdictId, jobId, cause, note: note ?? '', decidedAt }) }
+    : {};

@@ -4,14 +4,15 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { dayAndTime } from '../../ui/inWords.ts';
+import { todayHere } from '../../ui/todayHere.ts';
 import { t } from '../../ui/words.ts';
-import { stageInWords, type JobListProps } from './jobStage.ts';
+import { recheckInWords, stageInWords, type JobListProps } from './jobStage.ts';
 
 /** The jobs on a phone: what a row says, one below the other. */
 export function JobCards({ rows, onDelete }: JobListProps) {
   return (
     <Box component="ul" aria-label={t('ui-jobs.jobs')} sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {rows.map(({ job, vehicleName, sensorName, readingCount, verdict }) => (
+      {rows.map(({ job, vehicleName, sensorName, readingCount, verdict, recheckOn }) => (
         <Box
           component="li"
           key={job.id}
@@ -36,6 +37,11 @@ export function JobCards({ rows, onDelete }: JobListProps) {
             {[sensorName, ...job.codes].join(' · ')}
           </Typography>
           <Typography>{job.complaint}</Typography>
+          {recheckOn && (
+            <Typography sx={{ fontWeight: 700 }}>
+              {recheckInWords({ readingCount, recheckOn }, todayHere())}
+            </Typography>
+          )}
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
             <Typography sx={{ flex: 1, fontWeight: verdict ? 700 : 400 }}>
               {stageInWords({ readingCount, verdict })} · {dayAndTime(job.openedAt)}

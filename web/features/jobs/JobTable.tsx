@@ -11,8 +11,9 @@ import visuallyHidden from '@mui/utils/visuallyHidden';
 import { Link } from 'react-router';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { todayHere } from '../../ui/todayHere.ts';
 import { t } from '../../ui/words.ts';
-import { stageInWords, type JobListProps } from './jobStage.ts';
+import { recheckInWords, stageInWords, type JobListProps } from './jobStage.ts';
 
 export function JobTable({ rows, onDelete }: JobListProps) {
   return (
@@ -44,7 +45,7 @@ export function JobTable({ rows, onDelete }: JobListProps) {
           </TableRow>
         </TableHead>
         <TableBody>
-          {rows.map(({ job, vehicleName, sensorName, readingCount, verdict }) => (
+          {rows.map(({ job, vehicleName, sensorName, readingCount, verdict, recheckOn }) => (
             <TableRow key={job.id} hover>
               <TableCell sx={{ minWidth: 190, overflowWrap: 'anywhere' }}>
                 <MuiLink
@@ -70,6 +71,11 @@ export function JobTable({ rows, onDelete }: JobListProps) {
               </TableCell>
               <TableCell sx={{ fontWeight: verdict ? 700 : 400 }}>
                 {stageInWords({ readingCount, verdict })}
+                {recheckOn && (
+                  <Typography variant="body2" sx={{ fontWeight: 700 }}>
+                    {recheckInWords({ readingCount, recheckOn }, todayHere())}
+                  </Typography>
+                )}
               </TableCell>
               <TableCell sx={{ ...WIDE_ONLY, whiteSpace: 'nowrap' }}>{dayAndTime(job.openedAt)}</TableCell>
               <TableCell>

@@ -103,7 +103,7 @@ export default function JobsPage() {
             aria-label={t('ui-jobs.which-jobs')}
             value={filter}
             onChange={(_event, chosen: JobFilter | null) => chosen && setFilter(chosen)}
-            sx={{ mb: 2 }}
+            sx={{ mb: 2, flexWrap: 'wrap' }}
           >
             {JOB_FILTERS.map((one) => (
               <ToggleButton key={one} value={one}>

@@ -4,7 +4,6 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MuiLink from '@mui/material/Link';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -12,8 +11,8 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useSelector } from 'react-redux';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useListSensorsQuery, useListVehiclesQuery } from '../../app/api.ts';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useListJobsQuery, useListSensorsQuery, useListVehiclesQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import {
@@ -23,6 +22,8 @@ import {
   readAmbient,
   type AmbientText,
 } from '../ambient/index.ts';
+import { ANOTHER_MACHINE, knownMachines, machineChosen } from './knownMachines.ts';
+import { MachineChoice } from './MachineChoice.tsx';
 import { newJobDraft } from './newJobDraft.ts';
 import { newJobForm, type NewJobDetails } from './newJobForm.ts';
 import { PracticeForm } from './PracticeForm.tsx';
@@ -37,10 +38,11 @@ import { problemSaid } from '@lettura/core/measure/problem';
 /** Opens a job in one page. The ambient pressure is asked for here, since every expectation needs it. */
 export default function NewJobPage() {
   const { data: vehicles = [] } = useListVehiclesQuery();
+  const { data: jobs } = useListJobsQuery();
   const { data: sensors = [] } = useListSensorsQuery();
   const units = useSelector(selectUnits);
   const [draft] = useState(() => newJobDraft.load());
-  const { control, register, handleSubmit, formState, subscribe } = useForm({
+  const { control, register, handleSubmit, formState, setValue, subscribe } = useForm({
     resolver: zodResolver(newJobForm),
     defaultValues: draft,
   });
@@ -48,7 +50,7 @@ export default function NewJobPage() {
   const [ambientProblem, setAmbientProblem] = useState<string>();
   const [search] = useSearchParams();
   const [practice, setPractice] = useState(search.has('practise'));
-  const { open, problem } = useOpenJob(vehicles);
+  const { open, problem } = useOpenJob();
   const navigate = useNavigate();
 
   useEffect(() => {
@@ -61,16 +63,25 @@ export default function NewJobPage() {
     const read = typed ? readAmbient(ambient) : undefined;
     setAmbientProblem(read && !read.ok ? said(problemSaid(read.problem)) : undefined);
     if (read && !read.ok) return;
-    const jobId = await open(details, read && { ambient: read.value, enteredText: ambientInText(ambient) });
+    const machine = machineChosen(knownMachines(details.vehicleName, vehicles, jobs ?? []), details.machine);
+    const jobId = await open(
+      details,
+      machine,
+      read && { ambient: read.value, enteredText: ambientInText(ambient) },
+    );
     if (jobId === undefined) return;
     newJobDraft.clear();
     await navigate(`/jobs/${jobId}`);
   };
 
   const { errors, isSubmitting } = formState;
-  const [sensorId, codes, machine] = useWatch({ control, name: ['sensorId', 'codes', 'vehicleName'] });
+  const [sensorId, codes, name, machine] = useWatch({
+    control,
+    name: ['sensorId', 'codes', 'vehicleName', 'machine'],
+  });
   const typedCodes = codesFromText.safeParse(codes);
-  const known = vehicles.find(({ name }) => name === machine.trim());
+  // Before its jobs are known, nothing is said of a machine.
+  const known = jobs ? knownMachines(name, vehicles, jobs) : [];
   const chosen = sensors.find(({ id }) => id === sensorId);
   const flowMeter = chosen && familyOf(chosen.family).needs === 'displacement';
   return (
@@ -126,14 +137,12 @@ export default function NewJobPage() {
                 />
               )}
             />
-            {known && (
-              <MuiLink
-                component={Link}
-                to={`/machines/${known.id}`}
-                sx={{ color: 'text.primary', justifySelf: 'start' }}
-              >
-                {t('ui-jobs.known-machine')}
-              </MuiLink>
+            {known.length > 0 && (
+              <MachineChoice
+                known={known}
+                value={machine === ANOTHER_MACHINE ? machine : (machineChosen(known, machine)?.id ?? '')}
+                onChoose={(chosen) => setValue('machine', chosen)}
+              />
             )}
             <TextField
               label={t('ui-jobs.complaint')}

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { passesFilter, stageInWords, type JOB_FILTERS } from './jobStage.ts';
+import { passesFilter, recheckInWords, stageInWords, type JOB_FILTERS } from './jobStage.ts';
 
 const verdict = (cause: string) => ({
   id: 'v',
@@ -12,7 +12,7 @@ const rows = {
   fresh: { readingCount: 0 },
   begun: { readingCount: 3 },
   open: { readingCount: 3, verdict: verdict('not-proven') },
-  proven: { readingCount: 3, verdict: verdict('sensor') },
+  proven: { readingCount: 3, verdict: verdict('sensor'), recheckOn: '2026-12-05' },
 };
 
 test('a job says how far it has come', () => {
@@ -29,5 +29,12 @@ test('what was recorded as not proven is still open, and every job is either ope
     Object.entries(rows).flatMap(([name, row]) => (passesFilter(filter, row) ? [name] : []));
   expect(passing('open')).toEqual(['fresh', 'begun', 'open']);
   expect(passing('proven')).toEqual(['proven']);
+  expect(passing('recheck')).toEqual(['proven']);
   expect(passing('all')).toEqual(Object.keys(rows));
+});
+
+test('a recheck is due on its day, and said before', () => {
+  expect(recheckInWords(rows.fresh, '2026-12-05')).toBeUndefined();
+  expect(recheckInWords(rows.proven, '2026-12-04')).toBe('Look again on 5 Dec 2026');
+  expect(recheckInWords(rows.proven, '2026-12-05')).toBe('Look again: due since 5 Dec 2026');
 });

@@ -1,6 +1,6 @@
 import type { JobSummary } from '@lettura/contract';
 import { NOT_PROVEN } from '@lettura/contract';
-import { causeInWords } from '../../ui/inWords.ts';
+import { causeInWords, day } from '../../ui/inWords.ts';
 import { t } from '../../ui/words.ts';
 
 export interface JobListProps {
@@ -8,18 +8,33 @@ export interface JobListProps {
   onDelete: (jobId: string) => void;
 }
 
-type Stage = Pick<JobSummary, 'readingCount' | 'verdict'>;
+type Stage = Pick<JobSummary, 'readingCount' | 'verdict' | 'recheckOn'>;
 
 /** How far a job has come. */
 export const stageInWords = ({ readingCount, verdict }: Stage): string =>
   verdict ? causeInWords(verdict.cause) : readingCount > 0 ? t('ui-jobs.in-work') : t('ui-jobs.not-started');
 
-export const JOB_FILTERS = ['all', 'open', 'proven'] as const;
+/** When to look again; undefined where nothing is set. */
+export const recheckInWords = ({ recheckOn }: Stage, today: string): string | undefined =>
+  recheckOn === undefined
+    ? undefined
+    : t(recheckOn <= today ? 'ui-jobs.recheck-due' : 'ui-jobs.recheck-on', { day: day(recheckOn) });
+
+export const JOB_FILTERS = ['all', 'open', 'proven', 'recheck'] as const;
 export type JobFilter = (typeof JOB_FILTERS)[number];
 
 /** Proven is what has a cause on record; what was recorded as not proven is still open. */
 export const isProven = ({ verdict }: Stage): boolean =>
   verdict !== undefined && verdict.cause !== NOT_PROVEN;
 
-export const passesFilter = (filter: JobFilter, row: Stage): boolean =>
-  filter === 'all' || isProven(row) === (filter === 'proven');
+export function passesFilter(filter: JobFilter, row: Stage): boolean {
+  switch (filter) {
+    case 'all':
+      return true;
+    case 'recheck':
+      return row.recheckOn !== undefined;
+    case 'open':
+    case 'proven':
+      return isProven(row) === (filter === 'proven');
+  }
+}

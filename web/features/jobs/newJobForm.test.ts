@@ -4,6 +4,7 @@ import { newJobForm } from './newJobForm.ts';
 
 const typed = {
   vehicleName: 'Larch 1.6',
+  machine: '',
   complaint: 'hesitates',
   codes: '',
   history: '',

@@ -9,6 +9,8 @@ const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 /** The new-job form, as it is typed and as it is read. */
 export const newJobForm = z.object({
   vehicleName: vehicle.shape.name,
+  /** Which of the machines of that name, where there is any; empty while nobody has chosen. */
+  machine: z.string(),
   complaint: jobDetails.shape.complaint,
   codes: codesFromText,
   history: jobDetails.shape.history,

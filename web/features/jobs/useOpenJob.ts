@@ -14,7 +14,7 @@ export interface AmbientGiven {
 }
 
 /** Opens a job: its machine where it is new, the job itself, and the ambient pressure as the first line of its record. */
-export function useOpenJob(vehicles: readonly Vehicle[]) {
+export function useOpenJob() {
   const [problem, setProblem] = useState<RequestProblem>();
   const [createVehicle] = useCreateVehicleMutation();
   const [createJob] = useCreateJobMutation();
@@ -22,9 +22,14 @@ export function useOpenJob(vehicles: readonly Vehicle[]) {
   // The same ids at every try: a request that did arrive the first time is then not made twice.
   const ids = useRef({ jobId: v7(), vehicleId: v7() });
 
-  /** The id of the job, or nothing where the server refused; then `problem` says why. */
+  /**
+   * The id of the job, or nothing where the server refused; then `problem` says why.
+   *
+   * @param known the machine, where it is one that was here before
+   */
   const open = async (
-    { vehicleName, litres, ...details }: NewJobDetails,
+    { vehicleName, machine: _machine, litres, ...details }: NewJobDetails,
+    known: Vehicle | undefined,
     given: AmbientGiven | undefined,
   ): Promise<string | undefined> => {
     setProblem(undefined);
@@ -32,7 +37,7 @@ export function useOpenJob(vehicles: readonly Vehicle[]) {
     const openedAt = new Date().toISOString();
     try {
       const machine =
-        vehicles.find(({ name }) => name === vehicleName) ??
+        known ??
         (await createVehicle({
           id: vehicleId,
           name: vehicleName,
