@@ -95,9 +95,56 @@ test('every kind of reading comes back as it was sent', async () => {
       newPart: 'RC-2B',
       note: 'dry',
     },
+    ...[
+      { what: 'codes', codes: [] },
+      { what: 'codes', codes: ['P0107'] },
+      { what: 'readiness', unfinished: ['boost', 'egr-vvt'] },
+      { what: 'road-test', complaint: 'gone', loadPercent: 90, revsRpm: 3000, gear: '4', coolantCelsius: 90 },
+    ].map((followUp) => ({ ...common, id: v7(), kind: 'follow-up', followUp })),
   ];
   for (const reading of readings) expect((await record(reading)).status).toBe(201);
   expect((await server.call('GET', `/jobs/${job.id}`)).body.readings).toEqual(readings);
+});
+
+test('a job says when it is to be looked at again, until it was or the day is taken back', async () => {
+  const job = await openJob();
+  const recheck = (onDate: string, over = {}) => ({
+    id: v7(),
+    jobId: job.id,
+    kind: 'follow-up',
+    takenAt: '2026-11-20T08:00:00.000Z',
+    enteredText: onDate,
+    followUp: { what: 'recheck', onDate },
+    ...over,
+  });
+  const listed = async () =>
+    ((await server.call('GET', '/jobs')).body as { job: { id: string }; recheckOn?: string }[]).find(
+      (row) => row.job.id === job.id,
+    )?.recheckOn;
+  expect(await listed()).toBeUndefined();
+  expect((await record(recheck('2026-13-05'))).status).toBe(400);
+  const first = recheck('2026-12-05');
+  await record(first);
+  expect(await listed()).toBe('2026-12-05');
+  const second = recheck('2026-12-12');
+  await record(second);
+  expect(await listed()).toBe('2026-12-12');
+  // Taken back, the one before it stands again; corrected, the new day.
+  await record({
+    id: v7(),
+    jobId: job.id,
+    kind: 'withdrawal',
+    takenAt: now(),
+    enteredText: '',
+    supersedes: second.id,
+  });
+  expect(await listed()).toBe('2026-12-05');
+  await record(recheck('2026-12-09', { supersedes: first.id }));
+  expect(await listed()).toBe('2026-12-09');
+  await record(wire(job.id, { takenAt: '2026-12-08T23:59:00.000Z' }));
+  expect(await listed()).toBe('2026-12-09');
+  await record(wire(job.id, { takenAt: '2026-12-09T07:00:00.000Z' }));
+  expect(await listed()).toBeUndefined();
 });
 
 test('the database itself refuses to change or delete a reading', async () => {

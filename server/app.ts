@@ -4,6 +4,7 @@ import {
   endpoints,
   jobFileSchema,
   MOST_FILE_BYTES,
+  MOST_PICTURE_LETTERS,
   MOST_RECORDING_BYTES,
   openApi,
   sensorFileSchema,
@@ -30,6 +31,8 @@ import { instrumentRoutes } from './instruments/instrumentRoutes.ts';
 import { recordingRoutes } from './recordings/recordingRoutes.ts';
 import { sensorRoutes } from './sensors/sensorRoutes.ts';
 import { vehicleRoutes } from './vehicles/vehicleRoutes.ts';
+import { workshopRoutes } from './workshop/workshopRoutes.ts';
+import { reportRoutes } from './report/reportRoutes.ts';
 import { verdictRoutes } from './verdicts/verdictRoutes.ts';
 
 const BODY_LIMIT = '64kb';
@@ -78,6 +81,7 @@ export function createApp({
   // A sensor may carry a table of 10,000 points, and a file many sensors.
   app.use('/api/sensors', express.json({ limit: MOST_FILE_BYTES }));
   app.use('/api/jobs/:jobId/recordings', express.json({ limit: MOST_RECORDING_BYTES }));
+  app.use('/api/workshop', express.json({ limit: 2 * MOST_PICTURE_LETTERS }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(db, feeds, stopping));
   if (webFolder) serveWeb(app, webFolder);
   app.use((req, res) =>
@@ -106,6 +110,8 @@ function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal)
   readingRoutes(api, db);
   verdictRoutes(api, db);
   recordingRoutes(api, db);
+  workshopRoutes(api, db);
+  reportRoutes(api, db);
   feedRoutes(api, feeds, stopping);
 
   const description = openApi();

@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
+import { endReports } from './report/printedApart.ts';
 import { endProofs } from './verdicts/proof.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
 
@@ -52,6 +53,7 @@ export async function testServer() {
     async close() {
       await new Promise((resolve) => server.close(resolve));
       await endProofs();
+      await endReports();
       await pool.end();
     },
   };

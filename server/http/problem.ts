@@ -17,6 +17,7 @@ const STATUS = {
   'id-conflict': [409, 'This id is taken by something else'],
   'changed-elsewhere': [409, 'It was changed elsewhere'],
   'job-changed': [409, 'The job was changed elsewhere'],
+  'workshop-changed': [409, 'The workshop was changed elsewhere'],
   'job-deleted': [410, 'The job was deleted'],
   'body-too-large': [413, 'The request is too large'],
   'damaged-recording': [422, 'The recording does not hold what it says'],

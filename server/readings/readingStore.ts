@@ -92,6 +92,8 @@ const placeOf = (reading: Reading): unknown => {
     case 'withdrawal':
     case 'work':
       return reading.kind;
+    case 'follow-up':
+      return [reading.kind, reading.followUp.what];
     case 'observation':
       return [reading.kind, reading.observation];
     case 'wire':

@@ -13,7 +13,8 @@ const RETRY_MS = 4000;
 
 /**
  * Whatever fails while a screen is loaded or drawn is said, with a way on, instead of a white page. A screen that could not be
- * fetched is fetched again by itself; after a new version of the application has come, the page is loaded anew.
+ * fetched is fetched again by itself: once the server answers, by loading the page anew, since browsers remember for as long as
+ * a page lives that a part of it could not be fetched, and since a new version has other parts. What was typed outlives that.
  */
 export class ScreenBoundary extends Component<{ children: () => ReactNode }, State> {
   override state: State = { error: undefined };
@@ -49,7 +50,7 @@ export class ScreenBoundary extends Component<{ children: () => ReactNode }, Sta
 
   async #again(): Promise<void> {
     clearTimeout(this.#timer);
-    if (isMissingPart(this.state.error) && (await hasNewVersion())) {
+    if (isMissingPart(this.state.error) && (await isServed()) && mayReload()) {
       location.reload();
       return;
     }
@@ -63,15 +64,25 @@ const isMissingPart = (error: unknown): boolean =>
   error instanceof Error &&
   /dynamically imported module|module script failed|error loading|unable to preload/iu.test(error.message);
 
-/** Whether the page that the server gives now is built from other parts than this one. */
-async function hasNewVersion(): Promise<boolean> {
+async function isServed(): Promise<boolean> {
   try {
-    const answer = await fetch('/', { cache: 'no-store' });
-    if (!answer.ok) return false;
-    const now = new DOMParser().parseFromString(await answer.text(), 'text/html');
-    const entryOf = (page: Document) => page.querySelector('script[type=module]')?.getAttribute('src');
-    return entryOf(now) !== entryOf(document);
+    return (await fetch('/', { cache: 'no-store' })).ok;
   } catch {
+    return false;
+  }
+}
+
+const RELOADED = 'lettura.reloaded-at';
+/** A part that is missing for good must not make the page load for ever. */
+const LEAST_BETWEEN_MS = 30_000;
+
+function mayReload(): boolean {
+  try {
+    if (Date.now() - Number(sessionStorage.getItem(RELOADED) ?? 0) < LEAST_BETWEEN_MS) return false;
+    sessionStorage.setItem(RELOADED, String(Date.now()));
+    return true;
+  } catch {
+    // Without a storage nothing says how often that was.
     return false;
   }
 }

@@ -16,6 +16,7 @@ import {
   sensor,
   vehicle,
   verdict,
+  workshop,
   type Instrument,
   type Job,
   type JobSheet,
@@ -34,6 +35,8 @@ import {
   type RecordingRevision,
   type Sensor,
   type SensorFile,
+  type Workshop,
+  type WorkshopChange,
   type Vehicle,
 } from '@lettura/contract';
 import type { jobChange } from '@lettura/contract';
@@ -49,7 +52,7 @@ export const api = createApi({
     timeout: 10_000,
     headers: { [API_VERSION_HEADER]: String(API_VERSION), 'accept-language': LANGUAGE },
   }),
-  tagTypes: ['Instrument', 'Job', 'JobList', 'KnownGood', 'Recording', 'Sensor', 'Vehicle'],
+  tagTypes: ['Instrument', 'Job', 'JobList', 'KnownGood', 'Recording', 'Sensor', 'Vehicle', 'Workshop'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -63,6 +66,17 @@ export const api = createApi({
       query: (jobId) => ({ url: `jobs/${jobId}`, timeout: 5000 }),
       responseSchema: asRead(jobSheet),
       providesTags: (_sheet, _error, jobId) => [{ type: 'Job', id: jobId }],
+    }),
+    workshop: build.query<Workshop, void>({
+      query: () => 'workshop',
+      responseSchema: asRead(workshop),
+      providesTags: ['Workshop'],
+    }),
+    changeWorkshop: build.mutation<Workshop, WorkshopChange>({
+      query: (body) => ({ url: 'workshop', method: 'PUT', body, timeout: 30_000 }),
+      responseSchema: asRead(workshop),
+      // After a refusal too: what stands there now is on the server.
+      invalidatesTags: ['Workshop'],
     }),
     listSensors: build.query<Sensor[], void>({
       query: () => 'sensors',
@@ -180,6 +194,7 @@ export const api = createApi({
 export const {
   useChangeJobMutation,
   useCreateInstrumentMutation,
+  useChangeWorkshopMutation,
   useCreateJobMutation,
   useImportSensorsMutation,
   useListInstrumentsQuery,
@@ -199,4 +214,5 @@ export const {
   useReviseRecordingMutation,
   useRestoreJobMutation,
   useTakeInJobsMutation,
+  useWorkshopQuery,
 } = api;

@@ -7,9 +7,8 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { beforeAndAfter, type CaseFile } from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { briefState, placeInWords } from '../../ui/inWords.ts';
+import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
-import { evidenceInWords } from './evidenceInWords.ts';
 import { enInWords } from '../../ui/numbersInWords.ts';
 import { t } from '../../ui/words.ts';
 
@@ -35,8 +34,8 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
               <TableCell component="th" scope="row">
                 {placeInWords(before)}, {briefState(before.state)}
               </TableCell>
-              <Numeral>{evidenceInWords(before, units)}</Numeral>
-              <Numeral>{evidenceInWords(after, units)}</Numeral>
+              <Numeral>{valueInWords(before, units)}</Numeral>
+              <Numeral>{valueInWords(after, units)}</Numeral>
               <TableCell>
                 {comparison.outcome === 'disagree'
                   ? t('ui-sheet.en', {

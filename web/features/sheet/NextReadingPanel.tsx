@@ -5,7 +5,15 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Place } from '@lettura/core/machine/places';
 import type { FamilyId } from '@lettura/core/machine/family';
-import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/judge/weighing';
+import { list } from '@lettura/core/measure/message';
+import {
+  toolSaid,
+  toolsFor,
+  type JobWeighing,
+  type NextReading,
+  type Reach,
+  type Reaches,
+} from '@lettura/core/judge/weighing';
 import { memo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -34,21 +42,25 @@ export const NextReadingPanel = memo(function NextReadingPanel(props: NextReadin
   return (
     <Box component="section" aria-label={t('ui-sheet.next-reading')}>
       {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
-      {weighing && <More {...props} others={others.filter((next) => next !== undefined)} />}
+      {weighing && (
+        <More {...props} all={weighing.next} others={others.filter((next) => next !== undefined)} />
+      )}
     </Box>
   );
 });
 
 function More({
+  all,
   others,
   family,
   onGo,
   onLooked,
   look,
   ...reach
-}: NextReadingPanelProps & { others: readonly NextReading[] }) {
+}: NextReadingPanelProps & { all: readonly NextReading[]; others: readonly NextReading[] }) {
   return (
     <Fold summary={t('ui-sheet.other-readings-looks-hard-reach')}>
+      <TakeAlong next={all} />
       <Box
         component="ul"
         aria-label={t('ui-sheet.also-worth-reading')}
@@ -63,6 +75,21 @@ function More({
       <AnyLook {...{ family, onLooked, look }} />
       <HardToReach {...reach} />
     </Fold>
+  );
+}
+
+/** For whoever walks to the machine: what all of these need, and how long they take together. */
+function TakeAlong({ next }: { next: readonly NextReading[] }) {
+  const tools = toolsFor(next);
+  if (tools.length === 0) return null;
+  return (
+    <Typography variant="body2" sx={{ py: 0.5 }}>
+      {t('ui-sheet.take-along', {
+        count: next.length,
+        minutes: next.reduce((sum, { minutes }) => sum + minutes, 0),
+        tools: list(tools.map(toolSaid)),
+      })}
+    </Typography>
   );
 }
 

@@ -1,17 +1,18 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Reading } from '@lettura/contract';
+import { followedOn, followUpsOn, proofOf, worksOn, type Reading } from '@lettura/contract';
 import { familyOf, notesReplacing } from '@lettura/core/machine/family';
 import { useEffect, useRef } from 'react';
+import { workSaid } from '@lettura/core/record/workDone';
+import type { FollowUp } from '@lettura/core/record/followUp';
 import type { Target } from '@lettura/core/machine/places';
-import { dayAndTime, upperFirst, workInWords } from '../../ui/inWords.ts';
+import { dayAndTime, proofInWords, upperFirst, workInWords } from '../../ui/inWords.ts';
 import { Fold } from '../../ui/Fold.tsx';
 import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import type { Units } from '../../ui/units.ts';
-import { t } from '../../ui/words.ts';
-import { proofInWords } from './proofInWords.ts';
-import { proofOf, worksOn } from './repairOn.ts';
+import { t, titled } from '../../ui/words.ts';
+import { OnRecord } from './OnRecord.tsx';
+import { FollowUps } from './FollowUps.tsx';
 import { SameTestsTable } from './SameTestsTable.tsx';
 import type { RecordedState } from './useEntry.ts';
 import type { Sheet } from './useSheet.ts';
@@ -22,14 +23,23 @@ export interface RepairPanelProps {
   units: Units;
   disabled: boolean;
   onWork: (work: WorkToRecord) => void;
+  onFollowUp: (followUp: FollowUp) => void;
   onTakeBack: (reading: Reading) => void;
   /** Records a reading at its point in its state; false where the text could not be read, and says why elsewhere. */
   onRepeat: (target: Target, state: RecordedState, text: string) => boolean;
 }
 
 /** What was done to the machine, the same tests again, and what both prove. */
-export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepeat }: RepairPanelProps) {
-  const works = worksOn(sheet);
+export function RepairPanel({
+  sheet,
+  units,
+  disabled,
+  onWork,
+  onFollowUp,
+  onTakeBack,
+  onRepeat,
+}: RepairPanelProps) {
+  const works = worksOn(sheet.readings);
   const proof = proofOf(sheet);
   const notes = notesReplacing(familyOf(sheet.sensor.family));
   const top = useRef<HTMLDivElement>(null);
@@ -55,24 +65,23 @@ export function RepairPanel({ sheet, units, disabled, onWork, onTakeBack, onRepe
           {works.some(({ work }) => work === 'sensor-replaced') && <TradeNotes notes={notes} />}
         </Box>
       )}
+      <OnRecord label={t('ui-sheet.work-done')} lines={works} nameOf={workInWords} onTakeBack={onTakeBack}>
+        {(work) => (
+          <>
+            <strong>{upperFirst(workInWords(work))}</strong> · {dayAndTime(work.takenAt)}
+            {work.who && ` · ${work.who}`}
+            {work.note && <Typography variant="body2">{work.note}</Typography>}
+          </>
+        )}
+      </OnRecord>
       {works.length > 0 && (
-        <Box component="ul" aria-label={t('ui-sheet.work-done')} sx={{ pl: 2.5, my: 0 }}>
-          {works.map((work) => (
-            <li key={work.id}>
-              <strong>{upperFirst(workInWords(work))}</strong> · {dayAndTime(work.takenAt)}
-              {work.who && ` · ${work.who}`}{' '}
-              <Button
-                size="small"
-                color="inherit"
-                aria-label={t('ui-sheet.take-back', { value: workInWords(work) })}
-                onClick={() => onTakeBack(work)}
-              >
-                {t('ui-sheet.take-back-2')}
-              </Button>
-              {work.note && <Typography variant="body2">{work.note}</Typography>}
-            </li>
-          ))}
-        </Box>
+        <FollowUps
+          jobId={sheet.job.id}
+          followed={followedOn(sheet)}
+          made={followUpsOn(sheet.readings)}
+          {...{ disabled, onFollowUp, onTakeBack }}
+          onCleared={() => onWork({ work: 'codes-cleared', text: titled(workSaid('codes-cleared')) })}
+        />
       )}
       {works.length === 0 ? (
         form

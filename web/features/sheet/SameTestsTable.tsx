@@ -7,11 +7,10 @@ import type { Ambient } from '@lettura/core/measure/quantity';
 import type { Evidence } from '@lettura/core/record/evidence';
 import { NUMERALS } from '../../app/theme.ts';
 import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
-import { briefState, expectationInWords, placeInWords } from '../../ui/inWords.ts';
+import { briefState, expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
-import { evidenceInWords } from './evidenceInWords.ts';
 import { StepField } from './StepField.tsx';
 import type { RecordedState } from './useEntry.ts';
 
@@ -110,7 +109,7 @@ function Value({
         {label}
       </Box>
       <Box component="span" sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>
-        {evidenceInWords(reading, units)}
+        {valueInWords(reading, units)}
       </Box>{' '}
       {fit && (
         <Box

@@ -186,6 +186,7 @@ export function SheetSection({
           units={units}
           disabled={job.deletedAt !== undefined}
           onWork={entry.enterWork}
+          onFollowUp={entry.enterFollowUp}
           onTakeBack={entry.takeBack}
           onRepeat={entry.repeat}
         />

@@ -1,8 +1,7 @@
 export { Lanes } from './Lanes.tsx';
 export { meaningOf } from './meaning.ts';
 export { padIn } from './padOf.ts';
-export { proofInWords } from './proofInWords.ts';
-export { proofOf, worksOn } from './repairOn.ts';
+export { FollowUpRemarks } from './FollowUps.tsx';
 export { SameTestsTable } from './SameTestsTable.tsx';
 export { RecordTable } from './RecordTable.tsx';
 export { selectInHand, sheetSlice, sheetStorage } from './sheetSlice.ts';

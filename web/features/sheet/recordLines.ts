@@ -1,8 +1,7 @@
 import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
-import { isTarget, type MachineState } from '@lettura/core/machine/places';
-import { formatPressure } from '@lettura/core/measure/quantity';
+import { isTarget } from '@lettura/core/machine/places';
 import type { Fit } from '@lettura/core/judge/expectation';
-import { briefState, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { meaningOf } from './meaning.ts';
@@ -55,15 +54,6 @@ const fitInRecord = (reading: Reading, { caseFile }: RecordedSheet, units: Units
       ? meaningOf(reading, caseFile, units).fit
       : undefined
     : undefined;
-
-/** The state with the setting of a pump, which tells one step from the next. */
-function conditionsInWords(state: MachineState, units: Units): string {
-  const { stimulus } = state;
-  if (stimulus?.kind !== 'pump') return briefState(state);
-  const { kpaAboveAmbient } = stimulus;
-  const size = formatPressure(Math.abs(kpaAboveAmbient), kpaAboveAmbient < 0 ? units.vacuum : units.absolute);
-  return `${briefState(state)}, ${size}${kpaAboveAmbient < 0 ? ' vacuum' : ''}`;
-}
 
 const takersOf = (reading: Reading, instruments: readonly Instrument[]): string[] =>
   instrumentsNamed(reading).flatMap((id) => instruments.find((one) => one.id === id)?.name ?? []);

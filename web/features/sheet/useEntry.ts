@@ -2,6 +2,7 @@ import { say } from '@lettura/core/measure/message';
 import { isTakenReading, type NewReading, type WorkDone } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
 import { keyOn, sameTarget, spotOf, type ProbePoint, type Target } from '@lettura/core/machine/places';
+import type { FollowUp } from '@lettura/core/record/followUp';
 import type { ObservationId } from '@lettura/core/record/observation';
 import type { Problem } from '@lettura/core/measure/problem';
 import {
@@ -14,7 +15,7 @@ import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 } from 'uuid';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
-import { placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
+import { followUpInWords, placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import { readingQueued } from '../outbox/index.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
@@ -193,6 +194,11 @@ export function useEntry(sheet: Sheet) {
       ...done
     }: Omit<WorkDone, 'id' | 'jobId' | 'takenAt' | 'enteredText' | 'kind'> & { text: string }) {
       record({ kind: 'work', ...done }, text.slice(0, MOST_LETTERS), []);
+    },
+    /** Codes, readiness or the road after the work. */
+    enterFollowUp(followUp: FollowUp) {
+      const text = followUpInWords({ followUp }).slice(0, MOST_LETTERS);
+      record({ kind: 'follow-up', followUp }, text, []);
     },
     /** Volts or ohms between two points, in a state of its own. */
     enterBetween(

@@ -1,0 +1,59 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Reading } from '@lettura/contract';
+import type { FollowedUp } from '@lettura/core/judge/checks';
+import type { FollowUp } from '@lettura/core/record/followUp';
+import { dayAndTime, followUpInWords, placeInWords } from '../../ui/inWords.ts';
+import { Said } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
+import { OnRecord } from './OnRecord.tsx';
+import { FollowUpForm } from './FollowUpForm.tsx';
+
+export interface FollowUpsProps {
+  jobId: string;
+  followed: FollowedUp;
+  /** On record and not taken back, oldest first. */
+  made: readonly Extract<Reading, { kind: 'follow-up' }>[];
+  disabled: boolean;
+  onFollowUp: (followUp: FollowUp) => void;
+  onCleared: () => void;
+  onTakeBack: (reading: Reading) => void;
+}
+
+/** What codes, readiness and the road say of the repair, and what was looked at. */
+export function FollowUps({ followed, made, onTakeBack, ...form }: FollowUpsProps) {
+  return (
+    <Box component="section" aria-label={t('ui-sheet.codes-readiness-road')}>
+      <Typography variant="h2">{t('ui-sheet.codes-readiness-road')}</Typography>
+      <FollowUpRemarks followed={followed} />
+      <OnRecord
+        label={t('ui-sheet.looked-at-since')}
+        lines={made}
+        nameOf={placeInWords}
+        onTakeBack={onTakeBack}
+      >
+        {(one) => (
+          <>
+            <strong>{placeInWords(one)}</strong>: {followUpInWords(one)} · {dayAndTime(one.takenAt)}
+          </>
+        )}
+      </OnRecord>
+      <FollowUpForm {...form} />
+    </Box>
+  );
+}
+
+export const FollowUpRemarks = ({ followed: { remarks, against } }: { followed: FollowedUp }) => (
+  <Box component="ul" aria-label={t('ui-sheet.what-follow-up-says')} sx={{ pl: 2.5, my: 0.5 }}>
+    {remarks.map((remark) => (
+      <Typography
+        component="li"
+        key={JSON.stringify(remark)}
+        sx={{ fontWeight: against.includes(remark) ? 700 : 400 }}
+      >
+        {against.includes(remark) && '✕ '}
+        <Said message={remark} />
+      </Typography>
+    ))}
+  </Box>
+);
