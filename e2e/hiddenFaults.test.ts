@@ -27,17 +27,21 @@ const lowPressureJob = (codes: string): Promise<void> =>
 const leader = () =>
   standing(page).getByRole('list', { name: 'Causes, likeliest first' }).getByRole('listitem').first();
 
+const proven = () => standing(page).getByRole('heading', { name: 'Standing: proven' });
+
 /** Goes where the sheet asks and takes what the simulated instrument shows, or looks at the machine. */
 async function takeNext(): Promise<void> {
-  const look = nextReading(page).getByRole('button', { name: 'Look' });
-  if (await look.isVisible()) await look.click();
-  else {
-    await nextReading(page).getByRole('button', { name: 'Go there' }).click();
+  const onward = nextReading(page).getByRole('button', { name: /^(?:Look|Go there)$/u });
+  // Pressed and read in one: what is asked for may change between two looks at it.
+  const pressed = await onward.evaluate((button: HTMLElement) => {
+    button.click();
+    return button.textContent;
+  });
+  if (pressed === 'Go there')
     await page
       .getByRole('button', { name: /^Take( this reading)?$/u })
       .first()
       .click();
-  }
   await page.getByRole('status').filter({ hasText: 'Undo' }).waitFor();
   await page.getByRole('button', { name: 'Close' }).click();
   await section(page, 'Reading');
@@ -49,8 +53,11 @@ async function workToVerdict(): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 16; i++) {
     await weighed(page);
-    const heading = standing(page).getByRole('heading', { level: 2 });
-    if ((await heading.textContent()) === 'Standing: proven') return taken;
+    await proven()
+      .or(nextReading(page).getByRole('button', { name: /^(?:Look|Go there)$/u }))
+      .first()
+      .waitFor();
+    if (await proven().isVisible()) return taken;
     const wanted = (await nextReading(page).getByRole('heading', { level: 2 }).textContent()) ?? '';
     await takeNext();
     taken.push(wanted.replace('Next: ', ''));

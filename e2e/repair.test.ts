@@ -70,6 +70,51 @@ test('a second reading that is off is a second fault, until it is right', async 
   await expect.poll(() => proof().textContent()).toContain('Repair proven');
 });
 
+test('codes, readiness and the road are part of the proof, and what is back takes it away', async () => {
+  await section(page, 'Repair');
+  const says = page.getByRole('list', { name: 'What codes, readiness and road say' });
+  const press = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  expect(await says.textContent()).toContain('No road test since the work.');
+  await press('Codes cleared now');
+  await says.getByText('Codes were cleared, and not read again since.').waitFor();
+  const codes = page.getByLabel('Codes stored now (none: leave it empty)');
+  await codes.fill('P01');
+  await press('Put these codes on record');
+  await page.getByRole('alert').filter({ hasText: 'P0106 P0122' }).waitFor();
+  expect(await codes.inputValue()).toBe('P01');
+  await codes.fill('p0113');
+  await press('Put these codes on record');
+  await says.getByText('Not stored before, and set since clearing: P0113.').waitFor();
+  expect(await proof().textContent()).toMatch(
+    /^Repair not proven: 3 of the 3 readings .*codes or the road speak/u,
+  );
+  await press('Codes cleared now');
+  await expect.poll(() => proof().textContent()).toContain('Repair proven');
+  await press('Put “no code stored” on record');
+  await page.getByRole('combobox', { name: 'Self-tests not finished (readiness)' }).click();
+  await page.getByRole('option', { name: 'Catalyst', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await press('Put this one as not finished on record');
+  await says.getByText('Not finished yet: catalyst. A code that needs that self-test').waitFor();
+  // The road: what is typed stays through a change of section, and what makes no sense is told.
+  await page.getByLabel('Load, %').fill('900');
+  await page.getByRole('combobox', { name: 'Road test: the complaint' }).click();
+  await page.getByRole('option', { name: 'Did not come back' }).click();
+  await press('Put the road test on record');
+  await page.getByRole('alert').filter({ hasText: '900' }).waitFor();
+  await page.getByLabel('Load, %').fill('90');
+  await page.getByLabel('Gear').fill('4');
+  await section(page, 'Record');
+  await section(page, 'Repair');
+  expect(await page.getByLabel('Load, %').inputValue()).toBe('90');
+  await press('Put the road test on record');
+  await says.getByText('Road test (load 90 %, gear 4): the complaint did not come back.').waitFor();
+  await page.getByLabel('Look again on').fill('2099-12-05');
+  await press('Set the recheck');
+  await page.getByText('5 Dec 2099').first().waitFor();
+  await noAccessibilityFault(page, { within: '[role=tabpanel]' });
+});
+
 test('the report tells the work, its proof and every verdict, and the record keeps every reading', async () => {
   await page.getByRole('link', { name: 'Report' }).click();
   const report = page.getByRole('main');
@@ -82,11 +127,27 @@ test('the report tells the work, its proof and every verdict, and the record kee
   expect(text).toContain('Engine vacuum really is low');
   expect(text).toContain('The sensor on order goes back.');
   expect(text).toContain('Repair proven: all 3 readings');
+  expect(text).toContain('No code has come back: cleared, and read once since.');
+  expect(text).toContain('the complaint did not come back');
   const rows = report.getByRole('table', { name: 'All readings' }).getByRole('row');
   // Each once, those of before and those of after.
   for (const value of ['2.26 V', '20.00 inHg vac', '13.75 inHg vac', '33 kPa abs'])
     expect(await rows.filter({ hasText: value }).count(), value).toBe(1);
   await noAccessibilityFault(page);
+  // The workshop's head stands above it, and the server sets the whole as a PDF.
+  await page.getByText('Head of the reports: name, address').click();
+  await page.getByLabel('Name of the workshop').fill('Alder <b>Street');
+  await page.getByRole('button', { name: 'Save the head' }).click();
+  await page.getByText('Contains HTML').waitFor();
+  await page.getByLabel('Name of the workshop').fill('Alder Street Garage');
+  await page.getByRole('button', { name: 'Save the head' }).click();
+  await page.getByText('Saved: it stands above every report.').waitFor();
+  await report.getByRole('banner').or(report.locator('header')).getByText('Alder Street Garage').waitFor();
+  const asked = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as PDF' }).click();
+  const paper = await asked;
+  expect(paper.suggestedFilename()).toBe('lettura-report-Larch-1-6-crew-van-7.pdf');
+  expect((await readFile(await paper.path())).subarray(0, 5).toString()).toBe('%PDF-');
   // As one page it says the same where there is no server, in the same letters.
   const begun = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as one page (HTML)' }).click();
@@ -142,6 +203,10 @@ test('all jobs go out as a file and come in again; one that is wrong is refused 
   await page.goto(app.url);
   const jobs = page.getByRole('table', { name: 'Jobs' }).getByRole('row');
   await jobs.nth(10).waitFor();
+  await page.getByRole('button', { name: 'To look at again 1' }).click();
+  await page.getByText('Look again on 5 Dec 2099').waitFor();
+  expect(await jobs.count()).toBe(2);
+  await page.getByRole('button', { name: /^All / }).click();
   const count = (await jobs.count()) - 1;
   await page.getByText('Jobs as files: keep, pass on, take in').click();
   const begun = page.waitForEvent('download');
@@ -177,4 +242,27 @@ test('work that is taken back was not done: the readings of before count again',
   await page.getByRole('button', { name: /^Take back another part replaced/u }).click();
   await pad(page, 'Reference at the sensor plug: 5.01 V').waitFor();
   expect(await page.getByRole('region', { name: 'The same tests again' }).count()).toBe(0);
+});
+
+test('a machine that only has the same name is another one, with jobs of its own', async () => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'New job' }).click();
+  await page.getByLabel('Vehicle or machine').fill('Larch 1.6 crew van 7');
+  await page.keyboard.press('Escape');
+  const which = page.getByRole('radiogroup', { name: 'A machine of this name is known: which one is it?' });
+  // Most are the same: that one is chosen until somebody says otherwise.
+  expect(await which.getByLabel(/^The one with one job, last /u).isChecked()).toBe(true);
+  await which.getByLabel('Another machine that has the same name').check();
+  await page.getByText('Two machines of one name are hard to tell apart').waitFor();
+  await noAccessibilityFault(page);
+  await page.getByLabel('Complaint').fill('no power uphill');
+  await page.getByLabel('Sensor under test').fill('Corvel MS-3');
+  await page.getByRole('option', { name: 'Corvel MS-3' }).first().click();
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await page.getByRole('region', { name: 'Next reading' }).waitFor();
+  await section(page, 'Job');
+  await page.getByRole('link', { name: 'All jobs on this machine' }).click();
+  const jobs = page.getByRole('list', { name: 'Jobs of this machine, newest first' });
+  await jobs.getByText('no power uphill').waitFor();
+  expect(await jobs.getByRole('listitem').count()).toBe(1);
 });

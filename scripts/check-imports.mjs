@@ -1,4 +1,4 @@
-// Imports point one way: core ← bench and words, and core ← contract ← server and web. Server and web never meet.
+// Imports point one way: core ← bench, and core ← contract ← words ← server and web. Server and web never meet.
 import { cruise } from 'dependency-cruiser';
 import { root } from './run.mjs';
 
@@ -21,7 +21,7 @@ const ALLOWED = {
   // Judges the weighing, so that nothing that is shipped knows it.
   strangers: ['core'],
   contract: ['core'],
-  words: ['core'],
+  words: ['core', 'contract'],
   server: ['core', 'bench', 'words', 'contract'],
   web: ['core', 'bench', 'words', 'contract'],
   e2e: ['core', 'bench', 'words', 'contract'],
