@@ -1,4 +1,4 @@
-"""The same work as importing.ts, with pandas: seconds inside the program, and the dropouts found. Argument: the file."""
+"""The same work as importing.ts, with pandas: seconds inside the program, and the dropouts found. Arguments: the file, rounds."""
 
 import sys
 import time
@@ -7,7 +7,7 @@ import numpy as np
 import pandas as pd
 
 best = np.inf
-for _ in range(3):
+for _ in range(int(sys.argv[2])):
     start = time.perf_counter()
     table = pd.read_csv(sys.argv[1])
     seconds, volts, _reference, live = (table.iloc[:, i].to_numpy(dtype=float) for i in range(4))
