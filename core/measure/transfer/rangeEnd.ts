@@ -26,20 +26,44 @@ const STILL_AIR_VOLTS = 0.05;
 export function boundOf(signalVolts: number, supplyVolts: number, profile: SensorProfile): Bound | undefined {
   const curve = curveOf(profile, supplyVolts);
   if (curve.valuesAt) return boundOfTurning(signalVolts, supplyVolts, profile);
-  const rising = curve.voltsAt(profile.highest) > curve.voltsAt(profile.lowest);
-  for (const is of ['at-or-below', 'at-or-above'] as const) {
-    const value = is === 'at-or-below' ? profile.lowest : profile.highest;
-    const outward = rising === (is === 'at-or-above') ? 1 : -1;
-    const saturates = saturationVolts(outward, supplyVolts, profile);
-    if (saturates !== undefined && outward * (signalVolts - saturates) >= -ROUNDING_VOLTS) {
-      return { is, value: curve.valueAt(saturates) };
+  for (const { is, value, outward, saturatesVolts, farthestVolts } of endsOf(supplyVolts, profile)) {
+    if (saturatesVolts !== undefined && outward * (signalVolts - saturatesVolts) >= -ROUNDING_VOLTS) {
+      return { is, value: curve.valueAt(saturatesVolts) };
     }
-    const end = curve.voltsAt(value);
-    if (outward * (signalVolts - end) > slackVolts(value, is, supplyVolts, profile) + ROUNDING_VOLTS) {
-      return { is, value };
-    }
+    if (outward * (signalVolts - farthestVolts) > ROUNDING_VOLTS) return { is, value };
   }
   return undefined;
+}
+
+interface RangeEnd extends Bound {
+  /** Towards higher volts, or lower ones. */
+  outward: 1 | -1;
+  saturatesVolts: number | undefined;
+  /** The end itself and what its tolerance may be past it. */
+  farthestVolts: number;
+}
+
+/** Thousands of signals in a row are judged at one supply, and a curve is solved for its ends by halving. */
+const lastAsked = new WeakMap<SensorProfile, { supplyVolts: number; ends: readonly RangeEnd[] }>();
+
+function endsOf(supplyVolts: number, profile: SensorProfile): readonly RangeEnd[] {
+  const last = lastAsked.get(profile);
+  if (last?.supplyVolts === supplyVolts) return last.ends;
+  const curve = curveOf(profile, supplyVolts);
+  const rising = curve.voltsAt(profile.highest) > curve.voltsAt(profile.lowest);
+  const ends = (['at-or-below', 'at-or-above'] as const).map((is): RangeEnd => {
+    const value = is === 'at-or-below' ? profile.lowest : profile.highest;
+    const outward = rising === (is === 'at-or-above') ? 1 : -1;
+    return {
+      is,
+      value,
+      outward,
+      saturatesVolts: saturationVolts(outward, supplyVolts, profile),
+      farthestVolts: curve.voltsAt(value) + outward * slackVolts(value, is, supplyVolts, profile),
+    };
+  });
+  lastAsked.set(profile, { supplyVolts, ends });
+  return ends;
 }
 
 function slackVolts(value: number, is: Bound['is'], supplyVolts: number, profile: SensorProfile): number {
