@@ -162,13 +162,17 @@ export class Explainer {
     const reads = shownBy(reading, this.#caseFile);
     // A drop along one wire counts by its size, whichever lead was where.
     const steps = reads.map((one) => scale.stepOf(one));
+    const middle = at(0.5);
+    const holds = steps.some((step) => low - NEAR_STEPS <= step && step <= high + NEAR_STEPS);
+    // Of a reading that lies at one edge "about the middle" would not be true.
+    const nearMiddle = steps.some((step) => Math.abs(step - middle) <= NEAR_STEPS);
     return {
       said:
-        high - low <= NARROW_STEPS
-          ? say('outcome.about', { value: shown(at(0.5)) })
+        high - low <= NARROW_STEPS && (nearMiddle || !holds)
+          ? say('outcome.about', { value: shown(middle) })
           : say('outcome.between', { low: shown(low), high: shown(high) }),
       steps: high - low,
-      holds: steps.some((step) => low - NEAR_STEPS <= step && step <= high + NEAR_STEPS),
+      holds,
       rulesOut:
         steps.length > 0 &&
         steps.every((step) => step < at(0.03) - NEAR_STEPS || step > at(0.97) + NEAR_STEPS),
