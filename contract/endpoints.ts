@@ -1,7 +1,17 @@
 import { z } from 'zod';
 import { feedInfo } from './feeds.ts';
 import { id } from './ids.ts';
-import { job, jobChange, jobSheet, jobSummary, machineRecord, newJob, newVerdict, verdict } from './jobs.ts';
+import {
+  job,
+  jobChange,
+  jobSheet,
+  jobSubject,
+  jobSummary,
+  machineRecord,
+  newJob,
+  newVerdict,
+  verdict,
+} from './jobs.ts';
 import { jobFile } from './jobFile.ts';
 import { knownGoodRecord } from './knownGood.ts';
 import { newReading, reading } from './readings.ts';
@@ -137,6 +147,13 @@ export const endpoints = {
     path: '/jobs/:jobId/details',
     summary: 'Change complaint, codes and history',
     body: jobChange,
+    response: job,
+  },
+  changeSubject: {
+    method: 'put',
+    path: '/jobs/:jobId/subject',
+    summary: 'Say that a job is of another machine, or of another sensor',
+    body: jobSubject,
     response: job,
   },
   deleteJob: {

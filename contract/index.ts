@@ -11,13 +11,16 @@ export {
   detailsOf,
   jobDetails,
   jobSheet,
+  jobSubject,
   jobSummary,
   machineRecord,
+  MOST_FORMER,
   MOST_MACHINE_JOBS,
   newJob,
   newVerdict,
   NOT_PROVEN,
   verdict,
+  type FormerSubject,
   type Job,
   type JobSheet,
   type JobSummary,
@@ -27,6 +30,7 @@ export {
 } from './jobs.ts';
 export { machineState } from './machineState.ts';
 export { message, saidAtTheTime } from './messages.ts';
+export { withoutPlace } from './withoutPlace.ts';
 export { openApi } from './openApi.ts';
 export { problemDetails, problemType, type ProblemDetails } from './problems.ts';
 export {

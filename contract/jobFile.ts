@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { z } from 'zod';
 import { instant } from './ids.ts';
 import { instrument } from './instruments.ts';
-import { newJob, newVerdict } from './jobs.ts';
+import { formerly, newJob, newVerdict } from './jobs.ts';
 import { instrumentsNamed, newReading } from './readings.ts';
 import { newRecording, recordingRevision } from './recordings.ts';
 import { refusal, refusalOf } from './refusal.ts';
@@ -24,7 +24,7 @@ export const jobFile = z
   .strictObject({
     format: z.literal(JOB_FILE_FORMAT),
     version: z.literal(JOB_FILE_VERSION),
-    job: newJob.extend({ deletedAt: instant.optional() }),
+    job: newJob.extend({ deletedAt: instant.optional(), formerly }),
     vehicle,
     /** In the version that the job was done with. */
     sensor,

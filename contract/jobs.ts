@@ -44,6 +44,9 @@ export const jobDetails = z.strictObject({
   displacementLitres: z.number().min(0.05).max(100).optional(),
 });
 
+/** More is no correction of a choice. */
+export const MOST_FORMER = 50;
+
 export const newJob = z.strictObject({
   id,
   vehicleId: id,
@@ -60,7 +63,19 @@ export const newJob = z.strictObject({
     })
     .optional(),
 });
-export const job = newJob.extend({ revision: z.int(), deletedAt: instant.optional() });
+/** What a job was said to be of, until it was said to be of another: nothing typed is lost by a wrong choice. */
+export const formerSubject = z.strictObject({
+  until: instant,
+  what: z.enum(['sensor', 'machine']),
+  id,
+  /** As it was called then. */
+  name: z.string().max(200),
+});
+export type FormerSubject = z.infer<typeof formerSubject>;
+/** The first to the last, left out while there are none. */
+export const formerly = z.array(formerSubject).min(1).max(MOST_FORMER).optional();
+
+export const job = newJob.extend({ revision: z.int(), deletedAt: instant.optional(), formerly });
 export type NewJob = z.infer<typeof newJob>;
 export type Job = z.infer<typeof job>;
 
@@ -85,6 +100,13 @@ export const detailsOf = ({
 
 /** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */
 export const jobChange = jobDetails.extend({ revision: z.int().min(1).max(2_147_483_646) });
+
+/** Another machine or another sensor than was chosen first; what is left out stays. */
+export const jobSubject = z.strictObject({
+  vehicleId: id.optional(),
+  sensorId: id.optional(),
+  revision: z.int().min(1).max(2_147_483_646),
+});
 
 export const NOT_PROVEN = 'not-proven';
 export const newVerdict = z.strictObject({

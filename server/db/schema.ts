@@ -2,6 +2,7 @@ import type { Companion } from '@lettura/core/measure/companion';
 import type { FamilyId } from '@lettura/core/machine/family';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import type {
+  FormerSubject,
   Instrument,
   InstrumentSort,
   Job,
@@ -97,6 +98,7 @@ export const jobTable = pgTable('job', {
   starting: jsonb().$type<NonNullable<Job['starting']>>(),
   displacementLitres: doublePrecision('displacement_litres'),
   bench: jsonb().$type<NonNullable<Job['bench']>>(),
+  formerly: jsonb().$type<readonly FormerSubject[]>().notNull().default([]),
   openedAt: instant('opened_at').notNull(),
   deletedAt: instant('deleted_at'),
   revision: integer().notNull().default(1),

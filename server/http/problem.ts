@@ -22,6 +22,7 @@ const STATUS = {
   'body-too-large': [413, 'The request is too large'],
   'damaged-recording': [422, 'The recording does not hold what it says'],
   'unknown-reference': [422, 'The request names something that does not exist'],
+  'sensor-does-not-fit': [422, 'What was read does not fit this sensor'],
   'gate-not-met': [422, 'The proof for this verdict is not complete'],
   'corrected-elsewhere': [409, 'It was corrected elsewhere'],
   'wrong-correction': [422, 'This does not correct that'],

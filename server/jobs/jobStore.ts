@@ -92,8 +92,9 @@ export const jobStore = (db: Database) => {
       });
     },
 
+    /** `formerly` comes with a job from elsewhere: none begins with it here. */
     async record(
-      given: NewJob,
+      given: NewJob & Pick<Job, 'formerly'>,
       { author }: Actor,
     ): Promise<Result<Recorded<Job>, 'id-conflict' | 'unknown-reference'>> {
       if (!(await this.partsExist(given))) {
@@ -115,6 +116,7 @@ export const jobStore = (db: Database) => {
             pins: given.pins ?? null,
             starting: given.starting ?? null,
             displacementLitres: given.displacementLitres ?? null,
+            formerly: given.formerly ?? [],
           };
           const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
           return row && toJob(row);
@@ -154,13 +156,7 @@ export const jobStore = (db: Database) => {
         })
         .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
         .returning();
-      return row
-        ? ok(toJob(row))
-        : fail(
-            'job-changed',
-            say('server.somebody-changed-job-meanwhile'),
-            say('server.look-record-now-save-yours'),
-          );
+      return row ? ok(toJob(row)) : jobChanged();
     },
 
     async setDeleted(
@@ -178,7 +174,10 @@ export const jobStore = (db: Database) => {
   };
 };
 
-const toJob = ({
+export const jobChanged = () =>
+  fail('job-changed', say('server.somebody-changed-job-meanwhile'), say('server.look-record-now-save-yours'));
+
+export const toJob = ({
   recordedAt: _recordedAt,
   author: _author,
   changedBy: _changedBy,
@@ -188,6 +187,7 @@ const toJob = ({
   displacementLitres,
   deletedAt,
   openedAt,
+  formerly,
   ...row
 }: JobRow): Job => ({
   ...row,
@@ -197,6 +197,7 @@ const toJob = ({
   ...(starting ? { starting } : {}),
   ...(displacementLitres === null ? {} : { displacementLitres }),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
+  ...(formerly.length > 0 ? { formerly: [...formerly] } : {}),
 });
 
 /** What the join gives is all of a verdict or nothing of it. */

@@ -52,7 +52,7 @@ export function technicianPages(sheet: JobSheet, facts: ReportFacts, words: Repo
 function circumstances(
   { job, sensor }: JobSheet,
   { caseFile }: ReportFacts,
-  { say: said }: ReportWords,
+  { say: said, dayAndTime }: ReportWords,
 ): Content[] {
   const starting = startingInWords(caseFile.starting);
   return [
@@ -66,6 +66,11 @@ function circumstances(
           version: verbatim(String(sensor.version)),
           source: verbatim(sensor.source),
         }),
+      ),
+    ),
+    ...(job.formerly ?? []).map(({ until, what, name }) =>
+      paragraph(
+        said(say(`ui-jobs.formerly-${what}`, { when: verbatim(dayAndTime(until)), name: verbatim(name) })),
       ),
     ),
     ...(starting.length === 0

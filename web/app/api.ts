@@ -39,7 +39,7 @@ import {
   type WorkshopChange,
   type Vehicle,
 } from '@lettura/contract';
-import type { jobChange } from '@lettura/contract';
+import type { jobChange, jobSubject } from '@lettura/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
 import { LANGUAGE } from '../ui/words.ts';
@@ -141,6 +141,11 @@ export const api = createApi({
       // After a refusal too: the text to look at is the newer one on the server.
       invalidatesTags: (_job, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
     }),
+    changeSubject: build.mutation<Job, { jobId: string; change: z.infer<typeof jobSubject> }>({
+      query: ({ jobId, change }) => ({ url: `jobs/${jobId}/subject`, method: 'PUT', body: change }),
+      responseSchema: asRead(job),
+      invalidatesTags: (_job, _error, { jobId }) => ['JobList', 'KnownGood', { type: 'Job', id: jobId }],
+    }),
     deleteJob: build.mutation<Job, string>({
       query: (jobId) => ({ url: `jobs/${jobId}`, method: 'DELETE' }),
       responseSchema: asRead(job),
@@ -193,6 +198,7 @@ export const api = createApi({
 
 export const {
   useChangeJobMutation,
+  useChangeSubjectMutation,
   useCreateInstrumentMutation,
   useChangeWorkshopMutation,
   useCreateJobMutation,

@@ -10,3 +10,4 @@ export {
   type ScanReading,
   type WireReading,
 } from './evidence.ts';
+export { lanesIn } from './lanesIn.ts';

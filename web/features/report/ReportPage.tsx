@@ -134,6 +134,11 @@ function Report({ sheet }: { sheet: Sheet }) {
               : t('ui-report.not-given'),
         })}
       </Typography>
+      {job.formerly?.map(({ until, what, name }) => (
+        <Typography key={`${until} ${what}`}>
+          {t(`ui-jobs.formerly-${what}`, { when: dayAndTime(until), name })}
+        </Typography>
+      ))}
 
       <Heading>{t('ui-report.verdict')}</Heading>
       {verdicts.length === 0 && (

@@ -24,6 +24,7 @@ import { stored } from '../../app/stored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
+import { JobSubject } from '../jobs/index.ts';
 import { PinsEditor } from '../sensors/index.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
 import { SaveJob } from '../../ui/SaveJob.tsx';
@@ -44,6 +45,8 @@ const form = z.object({
       t('ui-sheet.enter-litres-example-1-6'),
     ),
 });
+
+const COLUMN = { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 } as const;
 
 const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
@@ -130,13 +133,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
       ? t('ui-sheet.record-now', { onRecord: onRecord[name] })
       : '';
   return (
-    <Box
-      component="form"
-      aria-label={t('ui-sheet.job-details')}
-      noValidate
-      onSubmit={(event) => void handleSubmit((details) => save(details))(event)}
-      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5, maxWidth: 720 }}
-    >
+    <Box sx={{ ...COLUMN, maxWidth: 720 }}>
       <Typography variant="body2">
         {t('ui-sheet.sensor')} <strong>{sensor.name}</strong>
         {t('ui-sheet.version-makers-data-overrules-these', {
@@ -151,75 +148,84 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
       >
         {t('ui-sheet.all-of-machine')}
       </MuiLink>
-      <TextField
-        label={t('ui-sheet.complaint')}
-        multiline
-        {...register('complaint')}
-        error={!!errors.complaint}
-        helperText={refused(errors.complaint?.message) ?? theirs('complaint')}
-      />
-      <TextField
-        label={t('ui-sheet.codes-stored-pending')}
-        {...register('codes')}
-        error={!!errors.codes}
-        helperText={
-          refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
-        }
-      />
-      <CodesFold codes={job.codes} />
-      <TextField
-        label={t('ui-sheet.replaced-before-whom')}
-        multiline
-        {...register('history')}
-        helperText={theirs('history')}
-      />
-      {familyOf(sensor.family).needs === 'displacement' && (
+      <JobSubject job={job} sensor={sensor} vehicle={vehicle} />
+      <Box
+        component="form"
+        aria-label={t('ui-sheet.job-details')}
+        noValidate
+        onSubmit={(event) => void handleSubmit((details) => save(details))(event)}
+        sx={COLUMN}
+      >
         <TextField
-          label={t('ui-sheet.engine-displacement-l')}
-          {...register('litres')}
-          error={!!errors.litres}
-          helperText={refused(errors.litres?.message) ?? t('ui-sheet.flow-idle-judged')}
+          label={t('ui-sheet.complaint')}
+          multiline
+          {...register('complaint')}
+          error={!!errors.complaint}
+          helperText={refused(errors.complaint?.message) ?? theirs('complaint')}
         />
-      )}
-      <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
-        <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
-          {t('ui-sheet.plug-vehicle', { which: job.pins ? t('ui-sheet.changed-sensors-list') : '' })}
-        </Typography>
-        <Typography variant="body2" sx={{ mb: 1 }}>
-          {t('ui-sheet.diagrams-can-wrong-write-down')}
-        </Typography>
-        <PinsEditor pins={shownPins} onChange={setPins} problem={pinsProblem} />
-        {(pins ?? job.pins) && (
-          <Button color="inherit" onClick={() => setPins([...sensor.pins])}>
-            {t('ui-sheet.back-sensors-list')}
-          </Button>
-        )}
-      </Box>
-      {problem && (
-        <Alert
-          severity="error"
-          action={
-            problem.code === 'job-changed' && (
-              <Button color="inherit" onClick={takeTheirs}>
-                {t('ui-sheet.take-theirs')}
-              </Button>
-            )
+        <TextField
+          label={t('ui-sheet.codes-stored-pending')}
+          {...register('codes')}
+          error={!!errors.codes}
+          helperText={
+            refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
           }
-        >
-          <SaidProblem problem={problem} />
-        </Alert>
-      )}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-        <Button type="submit" variant="contained" disabled={isLoading}>
-          {problem?.code === 'job-changed'
-            ? t('ui-sheet.save-mine-all-same')
-            : t('ui-sheet.save-job-details')}
-        </Button>
-        {isSuccess && !formState.isDirty && pins === undefined && (
-          <span role="status">{t('ui-sheet.saved')}</span>
+        />
+        <CodesFold codes={job.codes} />
+        <TextField
+          label={t('ui-sheet.replaced-before-whom')}
+          multiline
+          {...register('history')}
+          helperText={theirs('history')}
+        />
+        {familyOf(sensor.family).needs === 'displacement' && (
+          <TextField
+            label={t('ui-sheet.engine-displacement-l')}
+            {...register('litres')}
+            error={!!errors.litres}
+            helperText={refused(errors.litres?.message) ?? t('ui-sheet.flow-idle-judged')}
+          />
         )}
-        <Box sx={{ flex: 1 }} />
-        <SaveJob jobId={job.id} machine={vehicle.name} unsent={unsent} />
+        <Box component="fieldset" sx={{ border: 1, borderColor: 'sheet.rule', borderRadius: 1, minWidth: 0 }}>
+          <Typography component="legend" sx={{ fontWeight: 700, px: 0.5 }}>
+            {t('ui-sheet.plug-vehicle', { which: job.pins ? t('ui-sheet.changed-sensors-list') : '' })}
+          </Typography>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            {t('ui-sheet.diagrams-can-wrong-write-down')}
+          </Typography>
+          <PinsEditor pins={shownPins} onChange={setPins} problem={pinsProblem} />
+          {(pins ?? job.pins) && (
+            <Button color="inherit" onClick={() => setPins([...sensor.pins])}>
+              {t('ui-sheet.back-sensors-list')}
+            </Button>
+          )}
+        </Box>
+        {problem && (
+          <Alert
+            severity="error"
+            action={
+              problem.code === 'job-changed' && (
+                <Button color="inherit" onClick={takeTheirs}>
+                  {t('ui-sheet.take-theirs')}
+                </Button>
+              )
+            }
+          >
+            <SaidProblem problem={problem} />
+          </Alert>
+        )}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+          <Button type="submit" variant="contained" disabled={isLoading}>
+            {problem?.code === 'job-changed'
+              ? t('ui-sheet.save-mine-all-same')
+              : t('ui-sheet.save-job-details')}
+          </Button>
+          {isSuccess && !formState.isDirty && pins === undefined && (
+            <span role="status">{t('ui-sheet.saved')}</span>
+          )}
+          <Box sx={{ flex: 1 }} />
+          <SaveJob jobId={job.id} machine={vehicle.name} unsent={unsent} />
+        </Box>
       </Box>
     </Box>
   );

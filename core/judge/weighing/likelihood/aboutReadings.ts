@@ -8,16 +8,6 @@ import {
 } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 
-/** The wires that a reading was taken on, with what was attached meanwhile. */
-export function lanesIn(reading: AnyEvidence): Lane[] {
-  const points = (reading.state.harness?.attachments ?? []).flatMap((one) =>
-    one.kind === 'voltage-source' ? [one.at] : [one.from, one.to],
-  );
-  if (reading.kind === 'between' || reading.kind === 'ohms') points.push(reading.from, reading.to);
-  const lanes = points.flatMap((point) => (typeof point === 'string' ? [] : [point.lane]));
-  return reading.kind === 'wire' ? [...lanes, reading.lane] : lanes;
-}
-
 /** The same spot in the same state: read again, rather than another reading. */
 export const isSameAct = (a: AnyEvidence, b: AnyEvidence): boolean =>
   sameTarget(a, b) && sameState(a.state, b.state);

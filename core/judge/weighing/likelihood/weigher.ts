@@ -1,5 +1,5 @@
 import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
-import { type AnyEvidence } from '../../../record/evidence/index.ts';
+import { lanesIn, type AnyEvidence } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
 import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import { CODE_LOOKS, isCodeLook } from '../../../record/observation/index.ts';
@@ -8,7 +8,7 @@ import { liveDataStep } from '../../../machine/family/index.ts';
 import { expectationContext, type CaseFile } from '../../checks/index.ts';
 import { isUsual, usualPriors } from '../../priors/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
-import { isOnSecondSignal, isRepeat, lanesIn, type Spoken } from './aboutReadings.ts';
+import { isOnSecondSignal, isRepeat, type Spoken } from './aboutReadings.ts';
 import { Answers, type AnswerTable, type Axis } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import {

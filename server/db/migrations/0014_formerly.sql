@@ -1,0 +1,1 @@
+ALTER TABLE "job" ADD COLUMN "formerly" jsonb DEFAULT '[]'::jsonb NOT NULL;

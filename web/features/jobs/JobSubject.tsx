@@ -1,0 +1,136 @@
+import type { Job, Sensor, Vehicle } from '@lettura/contract';
+import Alert from '@mui/material/Alert';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRef, useState } from 'react';
+import { v7 } from 'uuid';
+import {
+  useChangeSubjectMutation,
+  useCreateVehicleMutation,
+  useListJobsQuery,
+  useListSensorsQuery,
+  useListVehiclesQuery,
+} from '../../app/api.ts';
+import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
+import { Fold } from '../../ui/Fold.tsx';
+import { dayAndTime } from '../../ui/inWords.ts';
+import { SaidProblem } from '../../ui/Said.tsx';
+import { t } from '../../ui/words.ts';
+import { ANOTHER_MACHINE, knownMachines, machineChosen } from './knownMachines.ts';
+import { MachineChoice } from './MachineChoice.tsx';
+import { SensorChoice } from './SensorChoice.tsx';
+
+export interface JobSubjectProps {
+  job: Job;
+  sensor: Sensor;
+  vehicle: Vehicle;
+}
+
+/** Which machine and sensor a job was said to be of before, and a way to say that it is of others. */
+export function JobSubject({ job, sensor, vehicle }: JobSubjectProps) {
+  return (
+    <div>
+      {job.formerly && (
+        <Box
+          component="ul"
+          aria-label={t('ui-jobs.formerly')}
+          sx={{ m: 0, pl: 2.5, overflowWrap: 'anywhere' }}
+        >
+          {job.formerly.map(({ until, what, name }) => (
+            <li key={`${until} ${what}`}>
+              {t(`ui-jobs.formerly-${what}`, {
+                when: dayAndTime(until),
+                name,
+              })}
+            </li>
+          ))}
+        </Box>
+      )}
+      {!job.bench && (
+        <Fold summary={t('ui-jobs.other-subject')}>
+          <SubjectForm job={job} sensor={sensor} vehicle={vehicle} />
+        </Fold>
+      )}
+    </div>
+  );
+}
+
+function SubjectForm({ job, sensor, vehicle }: JobSubjectProps) {
+  const { data: vehicles = [] } = useListVehiclesQuery();
+  const { data: jobs = [] } = useListJobsQuery();
+  const { data: sensors = [] } = useListSensorsQuery();
+  const [name, setName] = useState(vehicle.name);
+  const [machine, setMachine] = useState(vehicle.id);
+  const [sensorId, setSensorId] = useState(sensor.id);
+  const [problem, setProblem] = useState<RequestProblem>();
+  const [createVehicle] = useCreateVehicleMutation();
+  const [changeSubject, { isLoading, isSuccess }] = useChangeSubjectMutation();
+  // The same machine at every try.
+  const newVehicleId = useRef(v7());
+  // An older version than the library offers is the job's own all the same.
+  const offered = sensors.some(({ id }) => id === sensor.id) ? sensors : [sensor, ...sensors];
+  const known = knownMachines(name, vehicles, jobs);
+  const chosen = machineChosen(known, machine);
+  const isNew = name.trim() !== '' && chosen === undefined;
+  const isSame = sensorId === sensor.id && (chosen?.id === vehicle.id || name.trim() === '');
+  const save = async () => {
+    setProblem(undefined);
+    try {
+      const of = isNew
+        ? await createVehicle({ id: newVehicleId.current, name: name.trim() }).unwrap()
+        : (chosen ?? vehicle);
+      newVehicleId.current = v7();
+      await changeSubject({
+        jobId: job.id,
+        change: {
+          vehicleId: of.id,
+          sensorId: sensorId === '' ? undefined : sensorId,
+          revision: job.revision,
+        },
+      }).unwrap();
+      setMachine(of.id);
+    } catch (error) {
+      setProblem(requestProblem(error));
+    }
+  };
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5, pt: 1 }}>
+      <Typography variant="body2">{t('ui-jobs.other-subject-keeps')}</Typography>
+      <Autocomplete
+        freeSolo
+        options={[...new Set(vehicles.map(({ name: one }) => one))]}
+        inputValue={name}
+        onInputChange={(_event, value) => setName(value)}
+        renderInput={(params) => <TextField {...params} label={t('ui-jobs.vehicle-machine')} />}
+      />
+      {known.length > (name === vehicle.name ? 1 : 0) && (
+        <MachineChoice
+          known={known}
+          value={machine === ANOTHER_MACHINE ? machine : (chosen?.id ?? '')}
+          onChoose={setMachine}
+        />
+      )}
+      <SensorChoice
+        sensors={offered}
+        sensorId={sensorId}
+        problem={undefined}
+        onChoose={setSensorId}
+        onBlur={() => {}}
+      />
+      {problem && (
+        <Alert severity="error">
+          <SaidProblem problem={problem} />
+        </Alert>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+        <Button variant="outlined" color="inherit" disabled={isSame || isLoading} onClick={() => void save()}>
+          {t('ui-jobs.say-other-subject')}
+        </Button>
+        {isSuccess && isSame && !problem && <span role="status">{t('ui-jobs.subject-changed')}</span>}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { JobSubject } from './JobSubject.tsx';
