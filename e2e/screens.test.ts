@@ -131,6 +131,30 @@ test('the report prints the verdict, the lanes and every reading', async () => {
   await page.emulateMedia({ media: 'screen' });
 });
 
+test('a job that was opened on the wrong machine and sensor is moved, and says what it was of', async () => {
+  await openDemo('Quill 1.4 pool car');
+  await section(page, 'Job');
+  await page.getByText('Wrong machine or sensor chosen?').click();
+  const change = page.getByRole('button', { name: 'Change it' });
+  expect(await change.isEnabled()).toBe(false);
+  await page.getByLabel('Vehicle or machine').fill('Quill 1.4 of the reservoir');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Sensor under test').fill('Heron B3');
+  await page.getByRole('option', { name: /^Heron B3/u }).click();
+  await change.click();
+  const formerly = page.getByRole('list', { name: 'What this job was said to be of before' });
+  await formerly.getByText('the sensor was said to be MPX4250A').waitFor();
+  await formerly.getByText('the machine was said to be Quill 1.4 pool car').waitFor();
+  await page.getByRole('heading', { name: /Quill 1\.4 of the reservoir/u }).waitFor();
+  // Back again, to the machine that is known.
+  await page.getByLabel('Vehicle or machine').fill('Quill 1.4 pool car');
+  await page.keyboard.press('Escape');
+  await page.getByRole('radio', { name: /^The one/u }).check();
+  await change.click();
+  await formerly.getByText('the machine was said to be Quill 1.4 of the reservoir').waitFor();
+  await section(page, 'Reading');
+});
+
 test('a deleted job leaves the list, and undo brings it back', async () => {
   await page.goto(app.url);
   await page.getByRole('button', { name: 'Delete Quill 1.4 pool car' }).click();

@@ -1,3 +1,4 @@
+import { deflateRawSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
@@ -86,6 +87,43 @@ test('readings of wires that the other sensor lacks are named, and keep the job 
   expect(refused).toMatchObject({ status: 422, body: { type: 'urn:lettura:problem:sensor-does-not-fit' } });
   expect(refused.body.detail).toContain('2 readings of this job (sig2 plug 0.51, scan 12)');
   expect((await sheetOf(job.id)).sensor.id).toBe(pedal.id);
+});
+
+test('a gauge and a hand pump are nothing for a pedal, and a recording was looked through for its own sensor', async () => {
+  const pumped = await openJob();
+  await read(pumped.id, {
+    state: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'pump', kpaAboveAmbient: 5 } },
+  });
+  await read(pumped.id, {
+    kind: 'gauge',
+    lane: undefined,
+    place: undefined,
+    volts: undefined,
+    tap: 'manifold',
+    pressureKpa: 4,
+    basis: 'gauge',
+  });
+  expect((await say(pumped.id, { sensorId: pedal.id, revision: 1 })).body.detail).toContain('2 readings');
+  expect((await say(pumped.id, { sensorId: sibling.id, revision: 1 })).status).toBe(200);
+  const recorded = await openJob();
+  const sent = await server.call('POST', `/jobs/${recorded.id}/recordings`, {
+    id: v7(),
+    jobId: recorded.id,
+    name: 'idle',
+    takenAt: now(),
+    source: 'import',
+    samples: 2,
+    durationSeconds: 1,
+    channels: [{ name: 'Signal', unit: 'V', use: 'signal' }],
+    findings: [],
+    marks: [],
+    note: '',
+    data: deflateRawSync(Buffer.from(Float64Array.of(0, 1, 2.5, 2.6).buffer)).toString('base64'),
+  });
+  expect(sent.status).toBe(201);
+  expect((await say(recorded.id, { sensorId: sibling.id, revision: 1 })).body.detail).toContain(
+    'a recording',
+  );
 });
 
 test('what is not known, was changed meanwhile, is for practice or was deleted, is refused', async () => {

@@ -1,4 +1,4 @@
-import type { Job, Sensor, Vehicle } from '@lettura/contract';
+import type { Job, JobSummary, Sensor, Vehicle } from '@lettura/contract';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
@@ -15,6 +15,7 @@ import {
   useListVehiclesQuery,
 } from '../../app/api.ts';
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
+import { Loading } from '../../ui/Centred.tsx';
 import { Fold } from '../../ui/Fold.tsx';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
@@ -51,17 +52,32 @@ export function JobSubject({ job, sensor, vehicle }: JobSubjectProps) {
       )}
       {!job.bench && (
         <Fold summary={t('ui-jobs.other-subject')}>
-          <SubjectForm job={job} sensor={sensor} vehicle={vehicle} />
+          <SubjectForm {...{ job, sensor, vehicle }} />
         </Fold>
       )}
     </div>
   );
 }
 
-function SubjectForm({ job, sensor, vehicle }: JobSubjectProps) {
-  const { data: vehicles = [] } = useListVehiclesQuery();
-  const { data: jobs = [] } = useListJobsQuery();
-  const { data: sensors = [] } = useListSensorsQuery();
+function SubjectForm(of: JobSubjectProps) {
+  const { data: vehicles } = useListVehiclesQuery();
+  const { data: jobs } = useListJobsQuery();
+  const { data: sensors } = useListSensorsQuery();
+  // Before the machines are known, each would be a new one.
+  return vehicles && jobs && sensors ? (
+    <KnownSubjectForm {...of} vehicles={vehicles} jobs={jobs} sensors={sensors} />
+  ) : (
+    <Loading what={t('ui-jobs.machines-and-sensors')} />
+  );
+}
+
+interface Known {
+  vehicles: readonly Vehicle[];
+  jobs: readonly JobSummary[];
+  sensors: readonly Sensor[];
+}
+
+function KnownSubjectForm({ job, sensor, vehicle, vehicles, jobs, sensors }: JobSubjectProps & Known) {
   const [name, setName] = useState(vehicle.name);
   const [machine, setMachine] = useState(vehicle.id);
   const [sensorId, setSensorId] = useState(sensor.id);
