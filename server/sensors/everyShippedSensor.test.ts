@@ -91,7 +91,7 @@ test.each(EVERY)(
             expect(expected.lowest, lane).toBeLessThanOrEqual(expected.highest);
           }
         if (!isPressure(sensor.profile.measures)) continue;
-        for (const kpa of pumpSteps(sensor.profile, kpaAbs, 'inHg', 10)) {
+        for (const kpa of pumpSteps(caseFile, kpaAbs, 'inHg', 10)) {
           const { expected } = pumpPoint(caseFile, kpa, COMMON_VACUUM_GAUGE);
           if (expected) expect(expected.highest).toBeLessThanOrEqual((volts ?? 5.1) + 0.15);
         }

@@ -83,8 +83,9 @@ test('live data and gauge are set beside each other where no signal wire was rea
 test('a pump table expects no more volts than the supply gives, nor than the electronics can', () => {
   // MPX4115A: 5·(0.009·115 − 0.095) = 4.70 V at 115 kPa; deep vacuum asks for less than nothing.
   for (const profile of [MPX4115A, EXAMPLE_PROFILE, saturating, FLOW_PROFILE]) {
-    const context = expectationContext(exampleCase([], { profile, family: 'manifold-pressure' }));
-    for (const kpa of pumpSteps(profile, 100, 'kPa', 12)) {
+    const caseFile = exampleCase([], { profile, family: 'manifold-pressure' });
+    const context = expectationContext(caseFile);
+    for (const kpa of pumpSteps(caseFile, 100, 'kPa', 12)) {
       const band = expectedReading(
         { kind: 'wire', lane: 'signal', place: 'plug' },
         { ...koeo, stimulus: { kind: 'pump', kpaAboveAmbient: kpa } },

@@ -23,7 +23,12 @@ const tenthPerInHg: SensorProfile = {
 const caseAt = (altitudeM: number, volts: (inHg: number) => number | undefined) => {
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: altitudeM === 0 ? 101.325 : 84.56 });
   if (!ambient.ok) throw new Error(ambient.problem.code);
-  const steps = pumpSteps(tenthPerInHg, ambient.value.pressureKpaAbs, 'inHg', 10);
+  const steps = pumpSteps(
+    exampleCase([], { profile: tenthPerInHg }),
+    ambient.value.pressureKpaAbs,
+    'inHg',
+    10,
+  );
   const readings = steps.flatMap((kpa, i) => {
     const v = volts(-kpa / toKpa(1, 'inHg'));
     return v === undefined
@@ -74,9 +79,20 @@ test('a ten-point sweep is judged point by point: the two points past the bend d
 
 test('steps of a gauge sensor run upwards, in round numbers of the unit', () => {
   const gauge: SensorProfile = { ...tenthPerInHg, measures: 'gauge-pressure', lowest: 0, highest: 200 };
-  expect(pumpSteps(gauge, 101, 'kPa', 10)).toEqual([0, 25, 50, 75, 100, 125, 150, 175, 200]);
-  const psi = pumpSteps(gauge, 101, 'psi', 6).map((kpa) => Math.round(kpa / toKpa(1, 'psi')));
+  const pumped = exampleCase([], { profile: gauge });
+  expect(pumpSteps(pumped, 101, 'kPa', 10)).toEqual([0, 25, 50, 75, 100, 125, 150, 175, 200]);
+  const psi = pumpSteps(pumped, 101, 'psi', 6).map((kpa) => Math.round(kpa / toKpa(1, 'psi')));
   expect(psi).toEqual([0, 5, 10, 15, 20, 25]);
+});
+
+test('boost is pumped up from ambient, although its sensor counts from nothing, and no farther than a hand pump goes', () => {
+  const absolute: SensorProfile = { ...tenthPerInHg, lowest: 50, highest: 300 };
+  const up = (profile: SensorProfile) => exampleCase([], { profile, family: 'boost-pressure' });
+  expect(pumpSteps(up(absolute), 101, 'kPa', 6)).toEqual([0, 25, 50, 75, 100, 125]);
+  const steps = pumpSteps(up({ ...absolute, highest: 600 }), 101, 'kPa', 5);
+  expect(steps).toEqual([0, 50, 100, 150, 200]);
+  const points = steps.map((kpa) => pumpPoint(up(absolute), kpa, COMMON_VACUUM_GAUGE));
+  expect(points.every(({ expected }) => expected === undefined || expected.lowest >= 0)).toBe(true);
 });
 
 test('settings on record stay in the table when the steps change, each once', () => {

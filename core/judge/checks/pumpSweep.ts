@@ -1,10 +1,10 @@
 import { say } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
+import { isPumpedDown } from '../../machine/family/index.ts';
 import { type MachineState } from '../../machine/places/index.ts';
 import { expectedReading, type Expectation } from '../expectation/index.ts';
 import { fail, type Result } from '../../measure/problem/index.ts';
 import { fromKpa, toKpa, type PressureUnit } from '../../measure/quantity/index.ts';
-import type { SensorProfile } from '../../measure/transfer/index.ts';
 import {
   compareValues,
   gaugeTerms,
@@ -21,19 +21,28 @@ import { valueOfSignal } from './sensorValue.ts';
 
 /** Deeper than this a hand pump gets slow, and its gauge ends soon (common practice). */
 const DEEPEST_VACUUM_KPA = toKpa(25, 'inHg');
+/** More is hard work on a hand pump, and near what its hose stands (common practice). */
+const MOST_PUMPED_UP_KPA = 200;
+
+/** What is pumped: its family says which way. */
+export type Pumped = Pick<CaseFile, 'family' | 'profile'>;
 
 /**
  * Pump settings in even steps of a round number in the reader's unit, from ambient to the end of what the sensor and
- * a hand pump can do: downwards for an absolute sensor, upwards for the others. kPa above ambient, minus for vacuum.
+ * a hand pump can do: down for an absolute sensor, up for the others and for boost. kPa above ambient, minus for vacuum.
  */
 export function pumpSteps(
-  { measures, lowest, highest }: SensorProfile,
+  { family, profile: { measures, lowest, highest } }: Pumped,
   ambientKpaAbs: number,
   unit: PressureUnit,
   points: number,
 ): number[] {
-  const down = measures === 'absolute-pressure';
-  const farthestKpa = down ? Math.min(DEEPEST_VACUUM_KPA, ambientKpaAbs - lowest) : highest;
+  const down = isPumpedDown(family, measures);
+  const farthestKpa = down
+    ? Math.min(DEEPEST_VACUUM_KPA, ambientKpaAbs - lowest)
+    : measures === 'absolute-pressure'
+      ? Math.min(MOST_PUMPED_UP_KPA, highest - ambientKpaAbs)
+      : highest;
   if (!(farthestKpa > 0)) return [];
   const step = toKpa(roundStep(fromKpa(farthestKpa, unit) / (points - 1)), unit);
   const count = Math.min(points, Math.floor(farthestKpa / step + 1e-9) + 1);

@@ -1,7 +1,7 @@
 import { say, withoutRepeats, type Message } from '../../measure/message/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import { expectedReading } from '../expectation/index.ts';
-import { canBePumped, familyOf } from '../../machine/family/index.ts';
+import { canBePumped, isPumpedDown, familyOf } from '../../machine/family/index.ts';
 import type { PressureUnit } from '../../measure/quantity/index.ts';
 import { cautionsFor } from '../cautions/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -64,10 +64,10 @@ export function sweepGuides(
         step(say('checks.rest-again'), AT_REST),
       ]),
     );
-  const down = profile.measures === 'absolute-pressure';
-  if (canBePumped(family) && (!down || ambient)) {
+  const down = isPumpedDown(family, profile.measures);
+  if (canBePumped(family) && (profile.measures !== 'absolute-pressure' || ambient)) {
     const unit = down ? vacuum : absolute;
-    const steps = pumpSteps(profile, ambient?.pressureKpaAbs ?? 0, unit, PUMP_POINTS);
+    const steps = pumpSteps(caseFile, ambient?.pressureKpaAbs ?? 0, unit, PUMP_POINTS);
     guides.push(
       guide(
         'pump',

@@ -33,6 +33,8 @@ export interface FamilySpec {
   notes: readonly TradeNote[];
   /** Whether a hand pump can be put on it. */
   pumped: boolean;
+  /** It works above ambient: a hand pump presses on it, although an absolute one counts from nothing. */
+  pumpedUp?: true;
   /** Where the machine itself drives the quantity away from its resting value; left out where it cannot. */
   moves?: MachineState;
   /** Names of what is done to it in that state, and of nothing done; left out where nothing is but the engine run. */
@@ -114,6 +116,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
       { at: 'signal', says: say('families.reading-stuck-above-5-v') },
     ],
     pumped: true,
+    pumpedUp: true,
     moves: REVS_HELD,
     // Without load a turbocharger hardly moves.
     mustMove: false,

@@ -3,7 +3,7 @@ export { expectedValue, withTolerance } from './expectedValue.ts';
 export { FAMILIES, familyOf, isLinked, isVacuumGauged, type FamilySpec } from './families.ts';
 export { FAMILY_IDS, type FamilyId } from './familyIds.ts';
 export { liveDataStep } from './liveDataStep.ts';
-export { canBePumped, movedState, mustMove } from './movedState.ts';
+export { canBePumped, isPumpedDown, movedState, mustMove } from './movedState.ts';
 export type { ExpectationFault, ValueBand, ValueContext } from './valueBand.ts';
 export { NOTE_STEPS, type NoteStep, type TradeNote } from './tradeNote.ts';
 export { notesAt, notesReplacing } from './tradeNotes.ts';

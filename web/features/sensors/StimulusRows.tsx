@@ -6,7 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Sensor } from '@lettura/contract';
-import { canBePumped } from '@lettura/core/machine/family';
+import { canBePumped, isPumpedDown } from '@lettura/core/machine/family';
 import { formatValue, isPressure, shownUnit } from '@lettura/core/measure/quantity';
 import { pairDeviation } from '@lettura/core/measure/positionPair';
 import { NUMERALS } from '../../app/theme.ts';
@@ -29,15 +29,16 @@ function titleOf({ family, profile: { measures } }: Sensor): string {
 
 /** What it should read as the stimulus goes up: a pump table for pressures, travel or flow for the others. */
 export function StimulusRows({ sensor, surroundings, units }: TableProps) {
-  const { profile, companion } = sensor;
+  const { family, profile, companion } = sensor;
   const { measures, nominalReferenceVolts } = profile;
   const { ambient, sensorCelsius } = surroundings;
   const absolute = measures === 'absolute-pressure';
   if (absolute && !ambient) return null;
-  const rows = stimulusTable(profile, ambient?.pressureKpaAbs ?? 0, units, sensorCelsius);
+  const rows = stimulusTable(sensor, ambient?.pressureKpaAbs ?? 0, units, sensorCelsius);
   const pumped = isPressure(measures);
   const pair = companion?.kind === 'second-track' ? companion.pair : undefined;
-  const unit = absolute ? units.vacuum : shownUnit(measures, units.absolute);
+  const down = isPumpedDown(family, measures);
+  const unit = down ? units.vacuum : shownUnit(measures, units.absolute);
   return (
     <Box>
       <Typography variant="h3" component="h3">
@@ -50,7 +51,7 @@ export function StimulusRows({ sensor, surroundings, units }: TableProps) {
       >
         <TableHead>
           <TableRow>
-            <TableCell align="right">{absolute ? t('ui-sensors.of-vacuum', { unit }) : unit}</TableCell>
+            <TableCell align="right">{down ? t('ui-sensors.of-vacuum', { unit }) : unit}</TableCell>
             {absolute && <TableCell align="right">{t('ui-sensors.absolute')}</TableCell>}
             <TableCell align="right">{t('ui-sensors.signal')}</TableCell>
             <TableCell align="right">{t('ui-sensors.from-to')}</TableCell>

@@ -16,7 +16,7 @@ const tenthPerInHg: SensorProfile = {
 };
 const units = { absolute: 'kPa', vacuum: 'inHg' } as const;
 const rows = (profile: SensorProfile, ambient: number) =>
-  stimulusTable(profile, ambient, units).map(({ setting, volts }) => [
+  stimulusTable({ family: 'manifold-pressure', profile }, ambient, units).map(({ setting, volts }) => [
     Number(setting.toFixed(3)),
     Number(volts.toFixed(2)),
   ]);
@@ -53,7 +53,7 @@ test('a throttle has travel for its stimulus, in even steps over its range', () 
     highest: 100,
     tolerance: { form: 'plus-minus', plusMinus: 2 },
   };
-  const table = stimulusTable(throttle, 0, units);
+  const table = stimulusTable({ family: 'throttle', profile: throttle }, 0, units);
   expect(table.map(({ setting }) => setting)).toEqual([0, 12.5, 25, 37.5, 50, 62.5, 75, 87.5, 100]);
   expect(table[4]).toMatchObject({ volts: 2.4 });
   expect((table[4]?.highestVolts ?? 0) - (table[4]?.lowestVolts ?? 0)).toBeCloseTo(0.12, 9); // ±2 % of 30 mV each

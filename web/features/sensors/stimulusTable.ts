@@ -1,6 +1,7 @@
 import { fromKpa, toShown, type PressureUnit } from '@lettura/core/measure/quantity';
-import { pumpSteps } from '@lettura/core/judge/checks';
-import { curveOf, toleranceAt, type SensorProfile } from '@lettura/core/measure/transfer';
+import { isPumpedDown } from '@lettura/core/machine/family';
+import { pumpSteps, type Pumped } from '@lettura/core/judge/checks';
+import { curveOf, toleranceAt } from '@lettura/core/measure/transfer';
 
 export interface StimulusRow {
   /** As set on the pump, or as the arm or the air stands, in the reader's unit. */
@@ -20,11 +21,12 @@ const OTHER_POINTS = 9;
  * the sensor counts from nothing; travel or flow over the range for the others.
  */
 export function stimulusTable(
-  profile: SensorProfile,
+  sensor: Pumped,
   ambientKpaAbs: number,
   units: { absolute: PressureUnit; vacuum: PressureUnit },
   sensorCelsius?: number,
 ): StimulusRow[] {
+  const { family, profile } = sensor;
   const curve = curveOf(profile, profile.nominalReferenceVolts);
   const { measures, lowest, highest } = profile;
   const row = (setting: number, value: number): StimulusRow => {
@@ -43,10 +45,10 @@ export function stimulusTable(
     measures === 'gauge-pressure' ||
     measures === 'differential-pressure'
   ) {
-    const down = measures === 'absolute-pressure';
+    const down = isPumpedDown(family, measures);
     const unit = down ? units.vacuum : units.absolute;
-    return pumpSteps(profile, ambientKpaAbs, unit, PUMP_POINTS).map((kpa) =>
-      row(Math.abs(fromKpa(kpa, unit)), (down ? ambientKpaAbs : 0) + kpa),
+    return pumpSteps(sensor, ambientKpaAbs, unit, PUMP_POINTS).map((kpa) =>
+      row(Math.abs(fromKpa(kpa, unit)), (measures === 'absolute-pressure' ? ambientKpaAbs : 0) + kpa),
     );
   }
   return Array.from({ length: OTHER_POINTS }, (_, i) => {

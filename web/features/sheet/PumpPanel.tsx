@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Instrument } from '@lettura/contract';
+import { isPumpedDown } from '@lettura/core/machine/family';
 import type { MachineState } from '@lettura/core/machine/places';
 import { formatValue, fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import {
@@ -43,11 +44,11 @@ export interface PumpPanelProps {
 
 /** A pump sweep, step by step: what each setting should read, what it read, and whether sensor and pump agree. */
 export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPanelProps) {
-  const { ambient, profile } = caseFile;
-  const down = profile.measures === 'absolute-pressure';
+  const { ambient, family, profile } = caseFile;
+  const down = isPumpedDown(family, profile.measures);
   const unit = down ? units.vacuum : units.absolute;
-  const chosen = usePumpSteps(profile, ambient?.pressureKpaAbs ?? 0, unit);
-  if (down && !ambient) {
+  const chosen = usePumpSteps(caseFile, ambient?.pressureKpaAbs ?? 0, unit);
+  if (profile.measures === 'absolute-pressure' && !ambient) {
     return <Typography>{t('ui-sheet.give-ambient-pressure-first-every')}</Typography>;
   }
   const points = pumpSettings(caseFile, chosen.steps).map((kpa) =>

@@ -1,6 +1,6 @@
-import { pumpSteps } from '@lettura/core/judge/checks';
+import { pumpSteps, type Pumped } from '@lettura/core/judge/checks';
+import { isPumpedDown } from '@lettura/core/machine/family';
 import { toKpa, type PressureUnit } from '@lettura/core/measure/quantity';
-import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { useState } from 'react';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
@@ -26,7 +26,8 @@ export interface PumpSteps {
 }
 
 /** The settings of a pump table: in even steps, or those of the gauge in hand. */
-export function usePumpSteps(profile: SensorProfile, ambientKpaAbs: number, unit: PressureUnit): PumpSteps {
+export function usePumpSteps(sensor: Pumped, ambientKpaAbs: number, unit: PressureUnit): PumpSteps {
+  const { family, profile } = sensor;
   const [kept, setKept] = useState(() => ({ unit, ...keptFor(unit).load() }));
   const now = kept.unit === unit ? kept : { unit, ...keptFor(unit).load() };
   const keep = (change: Partial<Pick<PumpSteps, 'choice' | 'text'>>) => {
@@ -34,7 +35,7 @@ export function usePumpSteps(profile: SensorProfile, ambientKpaAbs: number, unit
     keptFor(unit).save({ choice, text });
     setKept({ unit, choice, text });
   };
-  const down = profile.measures === 'absolute-pressure';
+  const down = isPumpedDown(family, profile.measures);
   // Nobody pumps below nothing, nor a sensor to bits.
   const mostKpa = down ? ambientKpaAbs : 2 * profile.highest;
   const written = ownSteps(now.text)?.map((step) => toKpa(step, unit));
@@ -47,7 +48,7 @@ export function usePumpSteps(profile: SensorProfile, ambientKpaAbs: number, unit
     steps:
       now.choice === 'own'
         ? (own ?? []).map((kpa) => (down && kpa > 0 ? -kpa : kpa))
-        : pumpSteps(profile, ambientKpaAbs, unit, Number(now.choice)),
+        : pumpSteps(sensor, ambientKpaAbs, unit, Number(now.choice)),
     isUnreadable: now.choice === 'own' && own === undefined,
   };
 }

@@ -12,7 +12,15 @@ import {
   type Spot,
 } from '../../../machine/places/index.ts';
 import { observationOf, observationsFor, type ObservationId } from '../../../record/observation/index.ts';
-import { canBePumped, familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
+import {
+  canBePumped,
+  familyOf,
+  isLinked,
+  isPumpedDown,
+  movedState,
+  type FamilyId,
+} from '../../../machine/family/index.ts';
+import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** A reading that could be taken next. */
@@ -37,23 +45,27 @@ const VALVE_OPEN: MachineState = {
 
 /** Half way of what a hand does to the sensor itself, past whatever hose or linkage is before it. */
 export function handState({ family, profile }: { family: FamilyId; profile: SensorProfile }) {
-  const { measures, lowest, highest } = profile;
+  const { measures } = profile;
   if (isLinked(family))
     return { ...KOEO, stimulus: { kind: 'held', percent: 50 } } as const satisfies MachineState;
   if (!canBePumped(family)) return undefined;
-  // Half of what a hand pump can do: down from ambient for an absolute sensor, up for the others.
-  const kpaAboveAmbient = measures === 'absolute-pressure' ? -40 : (highest - Math.max(0, lowest)) / 2;
-  return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient) } } as const;
+  return pumpedBy(0.5, isPumpedDown(family, measures) ? -40 : undefined, profile);
 }
 
 /** A second place of the same hand: what bends, stops or sticks on its way shows between two. */
 export function fartherHandState({ family, profile }: { family: FamilyId; profile: SensorProfile }) {
-  const { measures, lowest, highest } = profile;
+  const { measures } = profile;
   if (isLinked(family))
     return { ...KOEO, stimulus: { kind: 'held', percent: 80 } } as const satisfies MachineState;
   if (!canBePumped(family)) return undefined;
-  const kpaAboveAmbient = measures === 'absolute-pressure' ? -65 : 0.8 * (highest - Math.max(0, lowest));
-  return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: Math.round(kpaAboveAmbient) } } as const;
+  return pumpedBy(0.8, isPumpedDown(family, measures) ? -65 : undefined, profile);
+}
+
+/** Down from ambient by what a hand pump can do, else up by a share of what the sensor is made for. */
+function pumpedBy(share: number, downKpa: number | undefined, { measures, lowest, highest }: SensorProfile) {
+  const from = measures === 'absolute-pressure' ? SEA_LEVEL_KPA : Math.max(0, lowest);
+  const kpaAboveAmbient = Math.round(downKpa ?? share * (highest - from));
+  return { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient } } as const satisfies MachineState;
 }
 
 const KEY_OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
