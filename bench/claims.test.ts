@@ -133,6 +133,11 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
         if (agrees) expect(within, sentence).toBe(true);
         else expect(lowest < read.value && read.value < highest, sentence).toBe(false);
       }
+      // What is said to be worth one more look is what is asked for next.
+      const look = /one more look is cheap and may change the mind: (?<look>.*?)\.?$/u.exec(
+        weighing.verdict.sentence,
+      )?.groups?.['look'];
+      if (look) expect(weighing.next[0]?.title.toLowerCase(), letter).toBe(look.toLowerCase());
       for (const { answers, title } of weighing.next) {
         // As many as there are, each with a meaning of its own.
         expect(new Set(answers.map(({ outcome }) => outcome)).size, title).toBe(answers.length);

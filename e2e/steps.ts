@@ -7,6 +7,8 @@ export interface NewJob {
   complaint: string;
   sensor: string;
   codes?: string;
+  /** Asked for where the sensor is a flow meter. */
+  litres?: string;
   ambient?: {
     source: 'Barometer here' | 'Altitude' | 'Weather report';
     pressure?: string;
@@ -45,6 +47,7 @@ export async function openJob(page: Page, url: string, job: NewJob): Promise<voi
   if (job.codes) await page.getByLabel('Codes, stored or pending').fill(job.codes);
   await page.getByLabel('Sensor under test').fill(job.sensor);
   await page.getByRole('option', { name: job.sensor }).first().click();
+  if (job.litres) await page.getByLabel(/^Engine displacement/u).fill(job.litres);
   if (job.ambient) {
     const { source, pressure, altitude } = job.ambient;
     await page.getByRole('button', { name: source }).click();

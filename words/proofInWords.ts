@@ -41,7 +41,7 @@ const named = (readings: readonly Evidence[], words: RecordWords) => ({
   names: verbatim(
     readings
       .slice(0, MOST_NAMED)
-      .map((reading) => `${words.place(reading)}, ${words.state(reading.state)}`)
+      .map((reading) => `${words.place(reading)}, ${words.conditions(reading.state)}`)
       .join('; '),
   ),
   more: Math.max(0, readings.length - MOST_NAMED),

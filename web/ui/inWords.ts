@@ -23,7 +23,8 @@ export const conditionsInWords = (state: MachineState, units: Units): string =>
   inUnits(units).conditions(state);
 export const ambientSourceInWords = (given: AmbientSource, units: Units): string =>
   inUnits(units).ambient(given);
-export const proofInWords = (proof: ProvenRepair): string => said(proofSaid(proof, anyUnits));
+export const proofInWords = (proof: ProvenRepair, units: Units): string =>
+  said(proofSaid(proof, inUnits(units)));
 /** What a place should read, in the instrument's own basis: a gauge is expected in vacuum, live data in absolute. */
 export const expectationInWords = (
   expectation: Expectation,

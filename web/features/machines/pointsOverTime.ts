@@ -2,7 +2,7 @@ import { standingReadings, type JobSheet, type Reading } from '@lettura/contract
 import { spotOf } from '@lettura/core/machine/places';
 import { fromKpa, toShown } from '@lettura/core/measure/quantity';
 import { unitInWords } from '../../ui/unitInWords.ts';
-import { briefState, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 
 type Measured = Extract<Reading, { kind: 'wire' | 'between' | 'ohms' | 'gauge' | 'scan' }>;
@@ -41,7 +41,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
         key,
         sensor: sensor.name,
         place: placeInWords(reading),
-        state: briefState(reading.state),
+        state: conditionsInWords(reading.state, units),
         unit,
         readings: [],
       };

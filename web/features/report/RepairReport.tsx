@@ -36,7 +36,7 @@ export function RepairReport({ sheet, units }: { sheet: Sheet; units: Units }) {
       {proof && (
         <>
           <Heading>{t('ui-report.proof-of-repair')}</Heading>
-          <Typography sx={{ fontWeight: 700 }}>{proofInWords(proof)}</Typography>
+          <Typography sx={{ fontWeight: 700 }}>{proofInWords(proof, units)}</Typography>
           <SameTestsTable {...{ proof, units }} ambient={sheet.caseFile.ambient} disabled />
         </>
       )}

@@ -7,7 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { beforeAndAfter, type CaseFile } from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { enInWords } from '../../ui/numbersInWords.ts';
 import { t } from '../../ui/words.ts';
@@ -32,7 +32,7 @@ export function BeforeAfterTable({ caseFile, units }: { caseFile: CaseFile; unit
           {pairs.map(({ before, after, comparison }) => (
             <TableRow key={before.id}>
               <TableCell component="th" scope="row">
-                {placeInWords(before)}, {briefState(before.state)}
+                {placeInWords(before)}, {conditionsInWords(before.state, units)}
               </TableCell>
               <Numeral>{valueInWords(before, units)}</Numeral>
               <Numeral>{valueInWords(after, units)}</Numeral>

@@ -59,7 +59,7 @@ export function RepairPanel({
         <Box component="section" aria-label={t('ui-sheet.same-tests-again')}>
           <Typography variant="h2">{t('ui-sheet.same-tests-again')}</Typography>
           <Typography role="status" sx={{ fontWeight: 600, my: 0.5 }}>
-            {proofInWords(proof)}
+            {proofInWords(proof, units)}
           </Typography>
           <SameTestsTable {...{ proof, units, disabled, onRepeat }} ambient={sheet.caseFile.ambient} />
           {works.some(({ work }) => work === 'sensor-replaced') && <TradeNotes notes={notes} />}

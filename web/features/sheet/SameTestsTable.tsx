@@ -7,7 +7,7 @@ import type { Ambient } from '@lettura/core/measure/quantity';
 import type { Evidence } from '@lettura/core/record/evidence';
 import { NUMERALS } from '../../app/theme.ts';
 import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
-import { briefState, expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
@@ -42,7 +42,7 @@ function Row({
   disabled,
   onRepeat,
 }: Omit<SameTestsTableProps, 'proof'> & { row: RepeatedReading }) {
-  const where = `${placeInWords(before)}, ${briefState(before.state)}`;
+  const where = `${placeInWords(before)}, ${conditionsInWords(before.state, units)}`;
   return (
     <Box
       component="li"

@@ -16,7 +16,7 @@ import { complaintSaid } from '@lettura/core/record/code';
 import { wiringFor } from '@lettura/core/machine/wiring';
 import { useMemo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
-import { briefState, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { StartingFields } from './StartingFields.tsx';
 import { toggled } from './toggled.ts';
@@ -105,7 +105,7 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
               }
               label={[
                 `${placeInWords(reading)}: ${valueInWords(reading, units)}`,
-                ...('state' in reading ? [briefState(reading.state)] : []),
+                ...('state' in reading ? [conditionsInWords(reading.state, units)] : []),
               ].join(', ')}
             />
           ))}

@@ -4,6 +4,7 @@ import { disagreements, type CaseFile, type Remark } from '../../checks/index.ts
 import type { CauseClass } from '../../priors/index.ts';
 import { tellsNothing } from './answerMeanings.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
+import type { Candidate } from '../outlook/candidates.ts';
 import type { Decision } from '../posterior/decisions.ts';
 import { lanesOfCause } from '../posterior/cause.ts';
 import { remedySaid, titleSaid } from '../posterior/causeSaid.ts';
@@ -101,20 +102,23 @@ export function* weighInStages(
   const nothingRead = weighed.readings.every(isCode);
   const bare = shown.map(({ decision, share }) => causeOf(decision, share, first));
   const wrong = disagreements(caseFile);
-  const view = (stage: JobWeighing['stage'], judgement: Judgement, causes: WeighedCause[]): JobWeighing => ({
-    stage,
-    causes: nothingRead ? [] : causes,
-    verdict: nothingRead
-      ? { decided: false, sentence: say('proof.nothing-read') }
-      : stage === 'ranked'
-        ? { decided: false, sentence: say('verdict.looking') }
-        : verdictOn(judgement, caseFile, wrong),
-    gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
-    next: worthAsking(judgement, caseFile),
-    doubtful: [],
-    disagreements: wrong,
-    overturns: nothingRead ? undefined : overturns(judgement, caseFile),
-  });
+  const view = (stage: JobWeighing['stage'], judgement: Judgement, causes: WeighedCause[]): JobWeighing => {
+    const asked = worthAsking(judgement, caseFile);
+    return {
+      stage,
+      causes: nothingRead ? [] : causes,
+      verdict: nothingRead
+        ? { decided: false, sentence: say('proof.nothing-read') }
+        : stage === 'ranked'
+          ? { decided: false, sentence: say('verdict.looking') }
+          : verdictOn(judgement, caseFile, wrong, asked[0]?.suggestion.candidate),
+      gate: nothingRead ? [] : judgement.gate.map(({ label, state }) => ({ label, state })),
+      next: asked.map(({ next }) => next),
+      doubtful: [],
+      disagreements: wrong,
+      overturns: nothingRead ? undefined : overturns(judgement, caseFile),
+    };
+  };
 
   const found: Suggestion[] = [];
   yield view('ranked', judgementOn(first, found), bare);
@@ -138,11 +142,14 @@ export function* weighInStages(
 }
 
 /** The best ones; one whose every answer would leave all as it is is not asked for. */
-function worthAsking({ suggestions, decisions }: Judgement, caseFile: CaseFile): NextReading[] {
-  const worth: NextReading[] = [];
+function worthAsking(
+  { suggestions, decisions }: Judgement,
+  caseFile: CaseFile,
+): { suggestion: Suggestion; next: NextReading }[] {
+  const worth: { suggestion: Suggestion; next: NextReading }[] = [];
   for (const suggestion of suggestions) {
     const next = nextReading(suggestion, decisions, caseFile);
-    if (suggestion.forGate || !tellsNothing(next.answers)) worth.push(next);
+    if (suggestion.forGate || !tellsNothing(next.answers)) worth.push({ suggestion, next });
     if (worth.length === MOST_SUGGESTED) break;
   }
   return worth;
@@ -164,17 +171,25 @@ function causeOf(decision: Decision, share: number, standing: Standing): Weighed
 }
 
 /** What a verdict may say on these readings, without the search for the next one: what guards the record. */
-function verdictOn(judgement: Judgement, caseFile: CaseFile, wrong: readonly Remark[]): Verdict {
+function verdictOn(
+  judgement: Judgement,
+  caseFile: CaseFile,
+  wrong: readonly Remark[],
+  asked: Candidate | undefined,
+): Verdict {
   const { id, cause, class: sort } = judgement.ranked[0]!.decision;
-  if (judgement.verdict !== 'decided') return { decided: false, sentence: whyNotYet(judgement, caseFile) };
+  if (judgement.verdict !== 'decided')
+    return { decided: false, sentence: whyNotYet(judgement, caseFile, asked) };
   if (sort === 'nothing' && wrong.length > 0)
     return { decided: false, sentence: say('verdict.something-wrong', { remark: wrong[0]!.sentence }) };
   const sentence = say('verdict.decided', { title: titleSaid(cause), remedy: remedySaid(cause) });
   return { decided: true, cause: id, class: sort, sentence };
 }
 
-function whyNotYet(judgement: Judgement, caseFile: CaseFile): Message {
-  const { ranked, placeShare, classes, gate, verdict, suggestions, misfits } = judgement;
+/** @param asked what is shown as the next reading; undefined where none is worth asking for */
+function whyNotYet(judgement: Judgement, caseFile: CaseFile, asked: Candidate | undefined): Message {
+  const { ranked, placeShare, classes, gate, misfits } = judgement;
+  const cannotTell = judgement.verdict === 'cannot-tell' || asked === undefined;
   if (misfits.length > 0)
     return say('verdict.none-explains-these', {
       readings: list(
@@ -190,16 +205,15 @@ function whyNotYet(judgement: Judgement, caseFile: CaseFile): Message {
   const [missing, refuted] = [labelled('missing'), labelled('refuted')];
   if (refuted[0]) return say('verdict.refuted', { title, item: refuted[0] });
   if (missing.length > 0) return say('verdict.still-to-show', { title, items: list(missing, 'semicolons') });
-  const look = suggestions[0]?.candidate;
-  if (verdict !== 'cannot-tell' && look && placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE)
+  if (!cannotTell && placeShare >= PLACE_SHARE && classes[0]!.share >= PLACE_SHARE)
     return say('verdict.one-more-look', {
       title,
-      look: candidateSaid(look),
-      isQuestion: look.target.kind === 'observation',
+      look: candidateSaid(asked),
+      isQuestion: asked.target.kind === 'observation',
     });
   const second = ranked[1];
   if (!second) return say('verdict.leads-alone', { title });
-  return say(verdict === 'cannot-tell' ? 'verdict.cannot-tell' : 'verdict.also-explains', {
+  return say(cannotTell ? 'verdict.cannot-tell' : 'verdict.also-explains', {
     title,
     second: titleSaid(second.decision.cause),
   });

@@ -29,7 +29,8 @@ const SHARPNESS: Record<PlainLookId, Sharpness> = {
   hose: { isOf: kind('hose'), found: 0.88, imagined: 0.03 },
   'hose-routing': { isOf: kind('hoses-swapped'), found: 0.95, imagined: 0.02 },
   arm: { isOf: kind('linkage'), found: 0.93, imagined: 0.03 },
-  duct: { isOf: kind('unmetered-air'), found: 0.88, imagined: 0.03 },
+  // A gap or a split is seen, or the body gives way under the hand: hardly ever imagined.
+  duct: { isOf: kind('unmetered-air'), found: 0.88, imagined: 0.015 },
   stumbles: { isOf: kind('restricted-passages'), found: 0.92, imagined: 0.06 },
   'code-fed': { isOf: kind('digital-part'), found: 0.9, imagined: 0.02 },
   'part-number': { isOf: ({ class: sort }) => sort === 'wrong-part', found: 0.95, imagined: 0.01 },
