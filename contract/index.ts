@@ -103,7 +103,7 @@ export {
   type StandingReading,
   type WorkDone,
 } from './episodes.ts';
-export { followedOn, followUpsOn, proofOf, worksOn, type ProvenRepair } from './repair.ts';
+export { followedOn, followUpsOn, isMended, proofOf, worksOn, type ProvenRepair } from './repair.ts';
 export {
   MOST_PICTURE_LETTERS,
   workshop,

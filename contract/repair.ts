@@ -43,3 +43,7 @@ export function proofOf(record: JobRecord): ProvenRepair | undefined {
   const followed = followedOn(record);
   return { ...proof, followed, end: repairEnd(proof.outcome, followed) };
 }
+
+/** Whether the work has done what it was for. */
+export const isMended = (proof: ProvenRepair | undefined): boolean =>
+  proof?.end === 'proven' || proof?.end === 'borne-out';

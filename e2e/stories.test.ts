@@ -119,6 +119,8 @@ test('boost that sticks under load: cleaned it is still bad, replaced it is prov
   await choose(page, 'Put “all finished” on record');
   await expect.poll(() => proof().textContent()).toContain('Repair proven');
   const told = await report();
+  // What is proven is not called unproven a few lines on.
+  expect(told).toContain('The repair is proven; that nothing else is wrong is not proven by these readings.');
   for (const text of [
     'Sensor',
     'part cleaned: port of the sensor',

@@ -1,4 +1,5 @@
 import {
+  isMended,
   isWithdrawn,
   lanesOf,
   lastEpisode,
@@ -121,7 +122,11 @@ function beforeAndAfter({ proof, caseFile }: ReportFacts, { say: said, record }:
   ];
 }
 
-function whatReadingsSay({ weighing, caseFile }: ReportFacts, { say: said, title }: ReportWords): Content[] {
+function whatReadingsSay(
+  { weighing, caseFile, proof }: ReportFacts,
+  { say: said, title }: ReportWords,
+): Content[] {
+  const mended = isMended(proof);
   const [leader] = weighing.causes;
   const reasons = leader
     ? [
@@ -130,7 +135,10 @@ function whatReadingsSay({ weighing, caseFile }: ReportFacts, { say: said, title
       ]
     : [];
   return [
-    heading(said(say('ui-report.readings-say'))),
+    heading(said(say(mended ? 'ui-report.anything-else' : 'ui-report.readings-say'))),
+    ...(mended && !weighing.verdict.decided
+      ? [paragraph(said(say('ui-report.nothing-else-not-proven')))]
+      : []),
     paragraph(said(weighing.verdict.sentence), true),
     ...weighing.disagreements.map(({ sentence }) => paragraph(`✕ ${said(sentence)}`, true)),
     ...bullets(weighing.gate.map(({ label, state }) => `${GATE_SIGNS[state]} ${title(label)}`)),

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { isWithdrawn } from '@lettura/contract';
+import { isMended, isWithdrawn, proofOf } from '@lettura/contract';
 import {
   ENGINE_STATES,
   isTarget,
@@ -18,7 +18,13 @@ import { Link, useParams } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import { briefState, ambientSourceInWords, causeInWords, dayAndTime, upperFirst } from '../../ui/inWords.ts';
+import {
+  ambientSourceInWords,
+  causeInWords,
+  conditionsInWords,
+  dayAndTime,
+  upperFirst,
+} from '../../ui/inWords.ts';
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sheet/index.ts';
@@ -56,6 +62,7 @@ function Report({ sheet }: { sheet: Sheet }) {
   const isLooking = weighing?.verdict.sentence.code === 'verdict.looking';
   const [leader] = weighing?.causes ?? [];
   const starting = startingInWords(caseFile.starting);
+  const repaired = isMended(proofOf(sheet));
   const paper = useRef<HTMLElement>(null);
   useEffect(() => {
     document.title = t('ui-report.page', { name: vehicle.name });
@@ -156,11 +163,12 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       <RepairReport sheet={sheet} units={units} />
 
-      <Heading>{t('ui-report.readings-say')}</Heading>
+      <Heading>{t(repaired ? 'ui-report.anything-else' : 'ui-report.readings-say')}</Heading>
       <Typography>
         {weighing && !isLooking ? (
           <>
-            {!weighing.verdict.decided && t('ui-report.not-proven-yet')}{' '}
+            {!weighing.verdict.decided &&
+              t(repaired ? 'ui-report.nothing-else-not-proven' : 'ui-report.not-proven-yet')}{' '}
             <Said message={weighing.verdict.sentence} />
           </>
         ) : (
@@ -199,7 +207,7 @@ function Report({ sheet }: { sheet: Sheet }) {
 
       {statesRead(sheet).map((state) => (
         <Box key={valueSaid(stateSaid(state))} sx={{ breakInside: 'avoid' }}>
-          <Heading>{upperFirst(briefState(state))}</Heading>
+          <Heading>{upperFirst(conditionsInWords(state, units))}</Heading>
           <Lanes
             caseFile={caseFile}
             lanes={lanes}
