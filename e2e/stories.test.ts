@@ -4,6 +4,7 @@ import {
   choose,
   enter,
   nextReading,
+  noAccessibilityFault,
   openJob,
   reportWeighed,
   section,
@@ -278,6 +279,14 @@ test('two wires cut in one loom: one mended, the other is uncovered, mended too,
     codes: 'P0107',
     sensor: 'Corvel MS-3 manifold pressure',
   });
+  // Before the first reading there is a plan, and a price for whoever was taught another beginning.
+  const plan = page.getByRole('region', { name: 'Plan' });
+  await plan.getByRole('list', { name: 'What is suspected' }).getByRole('listitem').first().waitFor();
+  expect(await plan.textContent()).toMatch(/about [\d.]+ min in all, have at hand: multimeter/u);
+  await plan.getByRole('combobox', { name: 'I would rather begin with' }).click();
+  await page.getByRole('option', { name: 'a gauge or a hand pump' }).click();
+  await plan.getByText(/^Signal at .*For what it tells, it costs .* the best of the plan\.$/u).waitFor();
+  await noAccessibilityFault(page, { within: '[aria-label="Plan"]' });
   for (const text of [
     'ref plug 0.00',
     'ret plug 12mV',

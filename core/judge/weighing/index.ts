@@ -41,4 +41,5 @@ export {
   type Verdict,
   type WeighedCause,
 } from './explanation/weighJob.ts';
+export { SCHOOL_IDS, type Beginning, type Plan, type SchoolId } from './explanation/plan.ts';
 export type { CauseClass } from '../priors/index.ts';

@@ -5,15 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Place } from '@lettura/core/machine/places';
 import type { FamilyId } from '@lettura/core/machine/family';
-import { list } from '@lettura/core/measure/message';
-import {
-  toolSaid,
-  toolsFor,
-  type JobWeighing,
-  type NextReading,
-  type Reach,
-  type Reaches,
-} from '@lettura/core/judge/weighing';
+import type { JobWeighing, NextReading, Plan, Reach, Reaches } from '@lettura/core/judge/weighing';
 import { memo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -21,6 +13,8 @@ import { briefState, upperFirst } from '../../ui/inWords.ts';
 import { useAltKey } from '../../ui/useAltKey.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked, type LookedProps } from './Looked.tsx';
+import { PlanPanel } from './PlanPanel.tsx';
+import { TakeAlong } from './TakeAlong.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { titled, t } from '../../ui/words.ts';
@@ -42,14 +36,21 @@ export const NextReadingPanel = memo(function NextReadingPanel(props: NextReadin
   return (
     <Box component="section" aria-label={t('ui-sheet.next-reading')}>
       {first ? <Best {...props} next={first} /> : <NothingNext weighing={weighing} />}
+      {weighing?.plan && <PlanPanel plan={weighing.plan} next={weighing.next} onGo={props.onGo} />}
       {weighing && (
-        <More {...props} all={weighing.next} others={others.filter((next) => next !== undefined)} />
+        <More
+          {...props}
+          plan={weighing.plan}
+          all={weighing.next}
+          others={others.filter((next) => next !== undefined)}
+        />
       )}
     </Box>
   );
 });
 
 function More({
+  plan,
   all,
   others,
   family,
@@ -57,10 +58,14 @@ function More({
   onLooked,
   look,
   ...reach
-}: NextReadingPanelProps & { all: readonly NextReading[]; others: readonly NextReading[] }) {
+}: NextReadingPanelProps & {
+  plan: Plan | undefined;
+  all: readonly NextReading[];
+  others: readonly NextReading[];
+}) {
   return (
     <Fold summary={t('ui-sheet.other-readings-looks-hard-reach')}>
-      <TakeAlong next={all} />
+      {!plan && <TakeAlong next={all} />}
       <Box
         component="ul"
         aria-label={t('ui-sheet.also-worth-reading')}
@@ -75,21 +80,6 @@ function More({
       <AnyLook {...{ family, onLooked, look }} />
       <HardToReach {...reach} />
     </Fold>
-  );
-}
-
-/** For whoever walks to the machine: what all of these need, and how long they take together. */
-function TakeAlong({ next }: { next: readonly NextReading[] }) {
-  const tools = toolsFor(next);
-  if (tools.length === 0) return null;
-  return (
-    <Typography variant="body2" sx={{ py: 0.5 }}>
-      {t('ui-sheet.take-along', {
-        count: next.length,
-        minutes: next.reduce((sum, { minutes }) => sum + minutes, 0),
-        tools: list(tools.map(toolSaid)),
-      })}
-    </Typography>
   );
 }
 

@@ -22,6 +22,7 @@ import {
   type Suggestion,
 } from '../gate/judgement.ts';
 import { kindsWithin } from '../posterior/kindsWithin.ts';
+import { planOf, type Plan } from './plan.ts';
 import { readingSaid } from './readingSaid.ts';
 import { candidateSaid, nextReading, type NextReading } from './nextReading.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
@@ -63,6 +64,8 @@ export interface JobWeighing {
   disagreements: Remark[];
   /** What would overturn the leading cause. */
   overturns: Message | undefined;
+  /** Before the first reading: what is suspected, and where to begin. */
+  plan?: Plan;
 }
 
 const WORTH_EXPLAINING = 0.01;
@@ -117,6 +120,7 @@ export function* weighInStages(
       doubtful: [],
       disagreements: wrong,
       overturns: nothingRead ? undefined : overturns(judgement, caseFile),
+      ...(nothingRead && stage !== 'ranked' ? { plan: planOf(judgement, caseFile) } : {}),
     };
   };
 
