@@ -22,9 +22,11 @@ const zero = () => 0;
 const EFFORT: Record<EngineState, number> = {
   'key-off': 0,
   koeo: 0,
+  cranking: 0.02,
   idle: 0.1,
   'held-revs': 0.4,
   'snap-open': 0.9,
+  'under-load': 0.8,
 };
 
 const manifoldKpaAbs = (engine: EngineState, { ambientKpaAbs, idleKpaAbs }: Surroundings): number => {
@@ -32,11 +34,14 @@ const manifoldKpaAbs = (engine: EngineState, { ambientKpaAbs, idleKpaAbs }: Surr
     case 'key-off':
     case 'koeo':
       return ambientKpaAbs;
+    case 'cranking':
+      return ambientKpaAbs - 6;
     case 'idle':
       return idleKpaAbs;
     case 'held-revs':
       return idleKpaAbs - 3;
     case 'snap-open':
+    case 'under-load':
       return ambientKpaAbs - 4;
   }
 };
@@ -50,7 +55,10 @@ export const barometer: Quantity = (_state, { ambientKpaAbs }) => ambientKpaAbs;
 
 export const boost: Quantity = unlessPumped(({ engine }, { ambientKpaAbs, individual }) => {
   if (stopped(engine)) return ambientKpaAbs;
-  return ambientKpaAbs + (engine === 'idle' ? individual : (60 + 10 * individual) * EFFORT[engine]);
+  return (
+    ambientKpaAbs +
+    (engine === 'idle' || engine === 'cranking' ? individual : (60 + 10 * individual) * EFFORT[engine])
+  );
 }, ambient);
 
 export const filter: Quantity = unlessPumped(
@@ -68,7 +76,7 @@ export const exhaustFlow: Quantity = unlessPumped(
 export const throttle: Quantity = ({ engine, stimulus }, { individual }) => {
   if (stimulus?.kind === 'full-travel') return 99;
   if (stimulus?.kind === 'held') return stimulus.percent;
-  return stopped(engine) ? 1 : (5 + individual) * (1 + 16 * (EFFORT[engine] - 0.1));
+  return stopped(engine) || engine === 'cranking' ? 1 : (5 + individual) * (1 + 16 * (EFFORT[engine] - 0.1));
 };
 
 /** The pedal and a flap at rest stay where they are until somebody moves them. */
@@ -80,9 +88,11 @@ export const movedByHand: Quantity = ({ stimulus }, { individual }) => {
 const REVS: Record<EngineState, number> = {
   'key-off': 0,
   koeo: 0,
+  cranking: 220,
   idle: 800,
   'held-revs': 2000,
   'snap-open': 2800,
+  'under-load': 3000,
 };
 
 const ZERO_CELSIUS_KELVIN = 273.15;

@@ -57,7 +57,15 @@ function electrics(draw: Draw, volts: readonly [number, number]) {
   };
 }
 
-const revving = { 'key-off': 0, koeo: 0, idle: 0.12, 'held-revs': 0.45, 'snap-open': 1 } as const;
+const revving = {
+  'key-off': 0,
+  koeo: 0,
+  cranking: 0.02,
+  idle: 0.12,
+  'held-revs': 0.45,
+  'snap-open': 1,
+  'under-load': 0.9,
+} as const;
 const isStopped = ({ engine }: MachineState) => engine === 'key-off' || engine === 'koeo';
 
 /** A pressure sensor by its family. */
@@ -130,6 +138,8 @@ function pressureSensor(
     const effort = revving[state.engine];
     if (family === 'manifold-pressure') {
       if (isStopped(state)) return kpaAbs;
+      if (state.engine === 'cranking') return kpaAbs - 12 * strong;
+      if (state.engine === 'under-load') return kpaAbs - 9 * strong;
       if (state.engine === 'snap-open') return kpaAbs - 8 * (1 - strong) - 1;
       return state.engine === 'idle' ? idle : idle - 6 * strong;
     }
@@ -250,7 +260,9 @@ function airMeter(draw: Draw, machine: Draw, { kpaAbs, celsius }: Weather): Stra
           ? grams(2200, idleKpa)
           : engine === 'snap-open'
             ? grams(2800, kpaAbs - 4)
-            : 0,
+            : engine === 'under-load'
+              ? grams(3200, kpaAbs - 6)
+              : 0,
     atRest: 0,
   };
 }

@@ -83,7 +83,7 @@ test.each(LANES.flatMap((lane) => PLACES.map((place) => [lane, place] as const))
       const states = laneSegments(caseFile, lane).map(({ state }) => state);
       const band = soundSupply(lane, {
         nominalReferenceVolts: caseFile.profile.nominalReferenceVolts,
-        running: false,
+        battery: 'stopped',
       });
       // One reading finds no fault between two others, and a wire without a fixed voltage is not judged by one.
       expect(states).not.toContain('faulty');

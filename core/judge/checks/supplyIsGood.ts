@@ -1,5 +1,5 @@
 import { soundSupply } from '../../machine/limits/index.ts';
-import { running, type Lane } from '../../machine/places/index.ts';
+import { batteryState, type Lane } from '../../machine/places/index.ts';
 import type { WireReading } from '../../record/evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { readingLimitVolts } from './readingLimit.ts';
@@ -14,7 +14,7 @@ export function supplyIsGood(
   caseFile: Pick<CaseFile, 'profile' | 'meter'>,
 ): boolean | undefined {
   const { nominalReferenceVolts } = caseFile.profile;
-  const band = soundSupply(lane, { nominalReferenceVolts, running: running(reading.state) });
+  const band = soundSupply(lane, { nominalReferenceVolts, battery: batteryState(reading.state) });
   if (!band) return undefined;
   const slack = readingLimitVolts(reading, caseFile);
   const tooHigh = lane !== 'battery-feed' && reading.volts > band.highest + slack;

@@ -1,7 +1,13 @@
 import { fixed, say, type Message } from '../../measure/message/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
-import { keyOn, running, type Lane, type MachineState, type Target } from '../../machine/places/index.ts';
+import {
+  batteryState,
+  keyOn,
+  type Lane,
+  type MachineState,
+  type Target,
+} from '../../machine/places/index.ts';
 import {
   expectedValue,
   withTolerance,
@@ -101,6 +107,12 @@ export function whyNoExpectation(target: Target, state: MachineState, context: E
     : say('expectation.give-ambient-pressure-first-expected');
 }
 
+const FEED_SAID = {
+  stopped: say('expectation.battery-voltage-loaded-element'),
+  cranking: say('expectation.starter-pulls-battery-down'),
+  running: say('expectation.alternator-charges-battery-voltage-under'),
+} as const;
+
 function expectedVolts(
   lane: Lane,
   state: MachineState,
@@ -110,7 +122,7 @@ function expectedVolts(
   if (isMotor(lane)) return undefined;
   const sound = soundSupply(lane, {
     nominalReferenceVolts: profile.nominalReferenceVolts,
-    running: running(state),
+    battery: batteryState(state),
   });
   if (sound && (lane === 'return' || lane === 'second-return')) {
     return volts(
@@ -126,12 +138,7 @@ function expectedVolts(
       say('expectation.key-off-nothing-feeds-wire'),
     );
   if (sound && lane === 'battery-feed') {
-    return volts(
-      sound,
-      running(state)
-        ? say('expectation.alternator-charges-battery-voltage-under')
-        : say('expectation.battery-voltage-loaded-element'),
-    );
+    return volts(sound, FEED_SAID[batteryState(state)]);
   }
   if (lane === 'second-signal') return secondSignal(state, context);
   if (sound) {

@@ -19,7 +19,10 @@ export interface PressureBand {
 }
 
 /** What the manifold should hold in a state, before anything is probed. */
-export function expectedManifoldPressure(engine: EngineState, ambientKpaAbs: number): PressureBand {
+export function expectedManifoldPressure(
+  engine: Exclude<EngineState, 'under-load'>,
+  ambientKpaAbs: number,
+): PressureBand {
   const ambient = fixed(ambientKpaAbs, 1, 'kPa');
   switch (engine) {
     case 'key-off':
@@ -28,6 +31,12 @@ export function expectedManifoldPressure(engine: EngineState, ambientKpaAbs: num
         lowestKpaAbs: ambientKpaAbs,
         highestKpaAbs: ambientKpaAbs,
         reason: say('families.engine-stopped-manifold-holds-ambient', { ambient }),
+      };
+    case 'cranking':
+      return {
+        lowestKpaAbs: ambientKpaAbs - 20,
+        highestKpaAbs: ambientKpaAbs,
+        reason: say('families.starter-draws-little-vacuum', { ambient }),
       };
     case 'idle':
       return {

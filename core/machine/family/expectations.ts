@@ -38,13 +38,22 @@ export const alwaysAmbient: Expects = (_state, context) =>
 
 export const inManifold: Expects = ({ engine }, { ambient }) => {
   if (!ambient) return needsAmbient();
+  if (engine === 'under-load') return underLoad();
   const { lowestKpaAbs, highestKpaAbs, reason } = expectedManifoldPressure(engine, ambient.pressureKpaAbs);
   return band(lowestKpaAbs, highestKpaAbs, reason);
 };
 
+/** What the engine has to do, and whether it is boosted, is the maker's and the road's affair. */
+const underLoad = () =>
+  fail(
+    'makers-data',
+    say('families.under-load-depends-on-engine'),
+    say('families.compare-under-load-with-maker'),
+  );
+
 export const boosted: Expects = ({ engine }, context) => {
   if (isStopped(engine)) return atAmbient(context, 0, 0, say('families.engine-stopped-there-no-boost'));
-  if (engine === 'idle') {
+  if (engine === 'cranking' || engine === 'idle') {
     return atAmbient(context, -5, 5, say('families.unloaded-engine-idle-makes-next'));
   }
   return fail(
@@ -57,7 +66,9 @@ export const boosted: Expects = ({ engine }, context) => {
 /** Common practice says zero at rest and rising with revs; how far is from memory, for a clean filter. */
 export const acrossFilter: Expects = ({ engine }, { profile }) => {
   if (isStopped(engine)) return band(0, 0, say('families.no-gas-flows-through-filter'));
-  if (engine === 'idle') return band(0, 3, say('families.clean-filter-holds-back-little'));
+  if (engine === 'cranking' || engine === 'idle')
+    return band(0, 3, say('families.clean-filter-holds-back-little'));
+  if (engine === 'under-load') return underLoad();
   return band(0.5, Math.min(15, profile.highest), say('families.rises-revs-clean-filter-stays'));
 };
 
@@ -102,8 +113,11 @@ export const pedalRests = moved((_state, context) =>
 export const throttleRests = moved(({ engine }, context) => {
   const { lowest, highest } = context.profile;
   switch (engine) {
+    case 'under-load':
+      return band(lowest, highest, say('families.may-stand-anywhere-under-load'));
     case 'snap-open':
       return band(lowest + 0.6 * (highest - lowest), highest, say('families.throttle-snapped-open'));
+    case 'cranking':
     case 'idle':
     case 'held-revs':
       return band(

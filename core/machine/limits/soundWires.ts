@@ -21,6 +21,8 @@ export const SAME_WIRE_VOLTS = 0.05;
 /** Battery voltage at a loaded feed. Above it the wire is sound, and the battery or its charging is not. */
 export const FEED_VOLTS = {
   stopped: { lowest: 11, highest: 13.2 },
+  /** Below that a 12 V battery or its starter is looked at first (common practice). */
+  cranking: { lowest: 9.6, highest: 12.9 },
   running: { lowest: 12, highest: 15.5 },
 } as const;
 /** Where an open input goes, off the reference and off ground: by the unit's pull-up, by that of a thermistor, by its pull-down. */
@@ -51,7 +53,7 @@ export interface VoltBand {
  */
 export function soundSupply(
   lane: Lane,
-  { nominalReferenceVolts, running }: { nominalReferenceVolts: number; running: boolean },
+  { nominalReferenceVolts, battery }: { nominalReferenceVolts: number; battery: keyof typeof FEED_VOLTS },
 ): VoltBand | undefined {
   switch (lane) {
     case 'reference':
@@ -64,7 +66,7 @@ export function soundSupply(
     case 'second-return':
       return { lowest: -NORMAL_RETURN_VOLTS, highest: NORMAL_RETURN_VOLTS };
     case 'battery-feed':
-      return running ? FEED_VOLTS.running : FEED_VOLTS.stopped;
+      return FEED_VOLTS[battery];
     case 'signal':
     case 'second-signal':
     case 'motor-plus':

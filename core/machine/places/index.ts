@@ -20,6 +20,7 @@ export {
 } from './lanes.ts';
 export {
   ENGINE_STATES,
+  batteryState,
   keyOn,
   movesSensorItself,
   PLUG_STATES,

@@ -1,7 +1,15 @@
 import type { GaugeAccuracy, Instrument } from '../../measure/uncertainty/index.ts';
 import { sameHarness, type HarnessWork } from './harnessWork.ts';
 
-export const ENGINE_STATES = ['key-off', 'koeo', 'idle', 'held-revs', 'snap-open'] as const;
+export const ENGINE_STATES = [
+  'key-off',
+  'koeo',
+  'cranking',
+  'idle',
+  'held-revs',
+  'snap-open',
+  'under-load',
+] as const;
 export type EngineState = (typeof ENGINE_STATES)[number];
 
 export const PLUG_STATES = ['connected', 'unplugged'] as const;
@@ -35,7 +43,11 @@ export interface MachineState {
 }
 
 export const keyOn = (state: MachineState): boolean => state.engine !== 'key-off';
+/** It turns, whatever turns it: belts and fans do as well. */
 export const running = (state: MachineState): boolean => keyOn(state) && state.engine !== 'koeo';
+/** What is done to the battery: left alone, pulled down by the starter, or charged by the alternator. */
+export const batteryState = (state: MachineState): 'stopped' | 'cranking' | 'running' =>
+  !running(state) ? 'stopped' : state.engine === 'cranking' ? 'cranking' : 'running';
 
 /** What drives the sensor, whatever its plug does. */
 export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;

@@ -21,9 +21,11 @@ import { valueSaid, t } from '../../ui/words.ts';
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': t('ui-sheet.key-off'),
   koeo: t('ui-sheet.key-engine-off'),
+  cranking: t('ui-sheet.cranking'),
   idle: t('ui-sheet.idle'),
   'held-revs': t('ui-sheet.revs-held'),
   'snap-open': t('ui-sheet.snap-open'),
+  'under-load': t('ui-sheet.under-load'),
 };
 
 export interface StateBarProps {

@@ -22,9 +22,11 @@ import { said, t } from '../../ui/words.ts';
 const BRIEF_ENGINE: Record<EngineState, string> = {
   'key-off': t('ui-sheet.key-off-2'),
   koeo: t('ui-sheet.koeo'),
+  cranking: t('ui-sheet.cranking-2'),
   idle: t('ui-sheet.idle-2'),
   'held-revs': t('ui-sheet.revs-held-2'),
   'snap-open': t('ui-sheet.snap'),
+  'under-load': t('ui-sheet.load'),
 };
 
 /** What a pad shows, wherever it is drawn. */

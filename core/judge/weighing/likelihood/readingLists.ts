@@ -1,5 +1,5 @@
-import { isPlain, type AnyEvidence, type BetweenReading } from '../../../record/evidence/index.ts';
-import { keyOn } from '../../../machine/places/index.ts';
+import { isPlain, lanesIn, type AnyEvidence, type BetweenReading } from '../../../record/evidence/index.ts';
+import { batteryState, keyOn } from '../../../machine/places/index.ts';
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
@@ -35,6 +35,9 @@ export function readingLists(
   answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>,
 ): Lists | undefined {
   const { profile, family } = caseFile;
+  // What the starter leaves of the battery says how it is, and nothing of this circuit.
+  if (batteryState(reading.state) === 'cranking' && lanesIn(reading).includes('battery-feed'))
+    return undefined;
   switch (reading.kind) {
     case 'gauge': {
       const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);

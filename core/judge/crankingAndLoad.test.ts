@@ -1,0 +1,47 @@
+import { inWords } from '@lettura/words';
+import { expect, test } from 'vitest';
+import { EXAMPLE_PROFILE, exampleCase, FLOW_PROFILE } from './checks/exampleCase.ts';
+import { expectationContext } from './checks/index.ts';
+import { supplyIsGood } from './checks/supplyIsGood.ts';
+import { expectedReading, whyNoExpectation } from './expectation/index.ts';
+import { weighJob } from './weighing/index.ts';
+import { FAMILY_IDS } from '../machine/family/index.ts';
+import type { EngineState, MachineState } from '../machine/places/index.ts';
+
+const at = (engine: EngineState): MachineState => ({ engine, plug: 'connected' });
+const signal = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
+const feed = { kind: 'wire', lane: 'battery-feed', place: 'plug' } as const;
+
+test('cranking and under load each family says what to expect, or why it cannot', () => {
+  for (const family of FAMILY_IDS)
+    for (const engine of ['cranking', 'under-load'] as const) {
+      const context = expectationContext(exampleCase([], { family }));
+      const expected = expectedReading(signal, at(engine), context);
+      if (expected) expect(expected.lowest, family).toBeLessThanOrEqual(expected.highest);
+      else expect(inWords(whyNoExpectation(signal, at(engine), context)), family).toMatch(/\w{3}/u);
+    }
+});
+
+test('the starter leaves the manifold near ambient; under load it is not said where it stands', () => {
+  const context = expectationContext(exampleCase([]));
+  // 5·(0.0078·P + 0.02): 80 and 100 kPa.
+  expect(expectedReading(signal, at('cranking'), context)!.lowest).toBeLessThan(3.22);
+  expect(expectedReading(signal, at('cranking'), context)!.highest).toBeGreaterThan(4);
+  expect(expectedReading(signal, at('under-load'), context)).toBeUndefined();
+  expect(inWords(whyNoExpectation(signal, at('under-load'), context))).toContain('under load');
+});
+
+test('10 V on the feed of a flow meter is as it should be while it cranks, low while it idles, and accuses nobody', () => {
+  const flow = { family: 'air-flow', profile: FLOW_PROFILE, displacementLitres: 1.6 } as const;
+  const read = (engine: EngineState) => ({ ...feed, id: engine, state: at(engine), volts: 10 });
+  expect(supplyIsGood('battery-feed', read('cranking'), exampleCase([], flow))).toBe(true);
+  expect(supplyIsGood('battery-feed', read('idle'), exampleCase([], flow))).toBe(false);
+  const lanes = ['reference', 'signal', 'return', 'battery-feed'] as const;
+  const shares = (readings: ReturnType<typeof read>[]) =>
+    weighJob(exampleCase(readings, flow), lanes).causes.map(({ cause, share }) => [cause, share.toFixed(6)]);
+  const sound = { ...signal, id: 's', state: at('koeo'), volts: 0.95 };
+  expect(shares([sound as never, read('cranking')])).toEqual(shares([sound as never]));
+  expect(
+    expectedReading(feed, at('cranking'), expectationContext(exampleCase([], { profile: EXAMPLE_PROFILE }))),
+  ).toMatchObject({ lowest: 9.6 });
+});
