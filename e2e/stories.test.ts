@@ -90,7 +90,7 @@ test('boost that sticks under load: cleaned it is still bad, replaced it is prov
     sensor: 'Heron B3 boost, absolute',
   });
   for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 1.27']) await enter(page, text);
-  await choose(page, 'Revs held');
+  await choose(page, 'Under load');
   await enter(page, 'sig plug 1.27');
   await enter(page, 'gauge 40 kPa gauge');
   await choose(page, 'Key on, engine off');

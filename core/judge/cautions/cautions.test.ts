@@ -38,3 +38,11 @@ test('a running filter warns of regeneration, fans are named, and a moved loom b
   const moved = { attachments: [], neighboursOff: [], wiggled: true };
   expect(inWords(cautionsFor(signal, { ...running, harness: moved })).join(' ')).toContain('airbag');
 });
+
+test('under load whoever drives does not read; cranking, the gear is out', () => {
+  const signal = { kind: 'wire', lane: 'signal', place: 'plug' } as const;
+  const at = (engine: 'under-load' | 'cranking') =>
+    inWords(cautionsFor(signal, { engine, plug: 'connected' })).join(' ');
+  expect(at('under-load')).toMatch(/belts.*whoever drives does not read/u);
+  expect(at('cranking')).toMatch(/belts.*out of gear/u);
+});

@@ -3,6 +3,9 @@ import { running, type MachineState, type Target } from '../../machine/places/in
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 
 const ENGINE_RUNS = say('cautions.engine-running-hands-leads-sleeves');
+/** On the road, or against the brakes of a test bench. */
+const UNDER_LOAD = say('cautions.under-load-one-drives-another-reads');
+const CRANKS = say('cautions.cranking-out-of-gear');
 const PROBES_APART = say('cautions.keep-probe-off-neighbouring-terminal');
 const HIGH_PRESSURE = say('cautions.no-gauge-hose-fuel-rail');
 const REFRIGERANT = say('cautions.no-gauge-hose-refrigerant-circuit');
@@ -20,6 +23,8 @@ export function cautionsFor(target: Target, state: MachineState, family?: Family
     ...(gauge && hazards.includes('high-pressure') ? [HIGH_PRESSURE] : []),
     ...(gauge && hazards.includes('refrigerant') ? [REFRIGERANT] : []),
     ...(running(state) ? [ENGINE_RUNS] : []),
+    ...(state.engine === 'under-load' ? [UNDER_LOAD] : []),
+    ...(state.engine === 'cranking' ? [CRANKS] : []),
     ...(running(state) && hazards.includes('regeneration') ? [REGENERATION] : []),
     ...(!running(state) && hazards.includes('hot-exhaust') && (gauge || state.stimulus) ? [HOT_EXHAUST] : []),
     ...(nearReference ? [PROBES_APART] : []),
