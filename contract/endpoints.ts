@@ -10,6 +10,7 @@ import {
   machineRecord,
   newJob,
   newVerdict,
+  sensorRecord,
   verdict,
 } from './jobs.ts';
 import { jobFile } from './jobFile.ts';
@@ -67,6 +68,12 @@ export const endpoints = {
     path: '/sensors/:sensorId/known-good',
     summary: 'What was read with this version of a sensor on machines that were proven good',
     response: knownGoodRecord,
+  },
+  getSensorRecord: {
+    method: 'get',
+    path: '/sensors/:sensorId/jobs',
+    summary: 'One sensor with the newest jobs on it, in whatever version, and how many there are in all',
+    response: sensorRecord,
   },
   importSensors: {
     method: 'post',

@@ -14,6 +14,7 @@ export {
   jobSubject,
   jobSummary,
   machineRecord,
+  sensorRecord,
   MOST_FORMER,
   MOST_MACHINE_JOBS,
   newJob,
@@ -26,6 +27,7 @@ export {
   type JobSummary,
   type JobVerdict,
   type MachineRecord,
+  type SensorRecord,
   type NewJob,
 } from './jobs.ts';
 export { machineState } from './machineState.ts';

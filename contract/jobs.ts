@@ -159,3 +159,11 @@ export const machineRecord = z.strictObject({
   jobsInAll: z.int(),
 });
 export type MachineRecord = z.infer<typeof machineRecord>;
+
+/** What this workshop has read with one sensor, in whatever version: its jobs, newest first, without those that were deleted. */
+export const sensorRecord = z.strictObject({
+  sensor,
+  jobs: z.array(jobSheet).max(MOST_MACHINE_JOBS),
+  jobsInAll: z.int(),
+});
+export type SensorRecord = z.infer<typeof sensorRecord>;

@@ -186,6 +186,28 @@ test('the page of the machine has its jobs, what was done, and each point before
   await noAccessibilityFault(page);
 });
 
+test('all readings with its sensor stand beside those on other machines, each with the last word on it', async () => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Sensors' }).click();
+  await page.getByRole('link', { name: /^Corvel MS-3 manifold pressure/u }).click();
+  await page.getByRole('link', { name: 'All readings with it' }).click();
+  await page.getByText('2 jobs with this sensor, in whatever version; practice left out').waitFor();
+  await page.getByRole('combobox', { name: 'Point, state and sensor' }).click();
+  await page
+    .getByRole('option', { name: /^Reference at the sensor plug, key on, engine off: 2 readings/u })
+    .click();
+  const rows = page
+    .getByRole('table', { name: /^Readings of Reference at the sensor plug/u })
+    .getByRole('row');
+  const told = (await rows.allTextContents()).join(' ');
+  expect(told).toMatch(
+    /21 mV.*Marsh Lane station: Reference wire.*5\.01 V.*crew van 7: Engine vacuum really is low/su,
+  );
+  // What was done on one of them is no line between the others.
+  expect(told).not.toContain('timing belt');
+  await noAccessibilityFault(page);
+});
+
 test('what was read on it since is known good on another machine with the same sensor', async () => {
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Marsh Lane station' }).click();

@@ -21,6 +21,39 @@ test('ships at least 16 invented sensors over all families, and four published d
   expect([...new Set(sensors.map(({ family }) => family))].sort()).toEqual([...FAMILY_IDS].sort());
 });
 
+test('the readings with a sensor are found over its versions, without practice and deleted jobs', async () => {
+  const first = base();
+  await server.call('POST', '/sensors', first);
+  const next = { ...first, id: v7(), replaces: first.id, notes: 'again' };
+  expect((await server.call('POST', '/sensors', next)).status).toBe(201);
+  const vehicleId = v7();
+  await server.call('POST', '/vehicles', { id: vehicleId, name: 'Quill 1.4 pool car' });
+  const open = async (sensorId: string, over: object = {}) => {
+    const job = {
+      id: v7(),
+      vehicleId,
+      sensorId,
+      complaint: 'stalls',
+      codes: [],
+      history: '',
+      openedAt: new Date().toISOString(),
+      ...over,
+    };
+    expect((await server.call('POST', '/jobs', job)).status).toBe(201);
+    return job.id;
+  };
+  const kept = [await open(first.id), await open(next.id)];
+  await open(next.id, { bench: { caseLetter: 'A', seed: 1 } });
+  await server.call('DELETE', `/jobs/${await open(first.id)}`);
+  for (const id of [first.id, next.id]) {
+    const { body } = await server.call('GET', `/sensors/${id}/jobs`);
+    expect(body.sensor.id).toBe(id);
+    expect(body.jobsInAll).toBe(2);
+    expect(body.jobs.map((sheet: { job: { id: string } }) => sheet.job.id).sort()).toEqual([...kept].sort());
+  }
+  expect((await server.call('GET', `/sensors/${v7()}/jobs`)).status).toBe(404);
+});
+
 test('a changed sensor is a new version: the list has the new one, a job keeps the old', async () => {
   const first = base();
   await server.call('POST', '/sensors', first);

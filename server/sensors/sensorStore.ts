@@ -27,6 +27,9 @@ export const sensorFromRow = ({ companion, ...row }: Row): Sensor => ({
   ...(companion ? { companion } : {}),
 });
 
+export const noSuchSensor = () =>
+  fail('not-found', say('server.there-no-such-sensor'), say('server.go-back-library-choose-one'));
+
 export const sensorStore = (db: Database) => {
   const find = async (id: string): Promise<Sensor | undefined> => {
     const [row] = await db.select(sensorColumns).from(sensorTable).where(eq(sensorTable.id, id));
@@ -45,12 +48,7 @@ export const sensorStore = (db: Database) => {
 
     async versions(id: string): Promise<Result<Sensor[], 'not-found'>> {
       const one = await find(id);
-      if (!one)
-        return fail(
-          'not-found',
-          say('server.there-no-such-sensor'),
-          say('server.go-back-library-choose-one'),
-        );
+      if (!one) return noSuchSensor();
       const rows = await db
         .select(sensorColumns)
         .from(sensorTable)

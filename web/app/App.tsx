@@ -23,6 +23,7 @@ const SweepPage = screen(() => import('../features/sweeps/SweepPage.tsx'));
 const SweepsPage = screen(() => import('../features/sweeps/SweepsPage.tsx'));
 const SheetPage = screen(() => import('../features/sheet/SheetPage.tsx'));
 const MachinePage = screen(() => import('../features/machines/MachinePage.tsx'));
+const SensorRecordPage = screen(() => import('../features/machines/SensorRecordPage.tsx'));
 const ReferencePage = screen(() => import('../features/reference/ReferencePage.tsx'));
 const ReportPage = screen(() => import('../features/report/ReportPage.tsx'));
 
@@ -59,6 +60,7 @@ export function App() {
                   path="/sensors/:sensorId/copy"
                   element={<SensorFormPage key="copy" purpose="copy" />}
                 />
+                <Route path="/sensors/:sensorId/readings" element={<SensorRecordPage />} />
                 <Route path="/instruments" element={<InstrumentsPage />} />
                 <Route path="/sensors/:sensorId?" element={<SensorsPage />} />
                 <Route path="/reference/:calculator?" element={<ReferencePage />} />

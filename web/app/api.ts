@@ -14,6 +14,7 @@ import {
   recordingInfo,
   recordingRevision,
   sensor,
+  sensorRecord,
   vehicle,
   verdict,
   workshop,
@@ -35,6 +36,7 @@ import {
   type RecordingRevision,
   type Sensor,
   type SensorFile,
+  type SensorRecord,
   type Workshop,
   type WorkshopChange,
   type Vehicle,
@@ -93,6 +95,12 @@ export const api = createApi({
       responseSchema: asRead(machineRecord),
       // Whatever is done on any job may be of this machine.
       providesTags: ['Vehicle', 'JobList'],
+    }),
+    sensorRecord: build.query<SensorRecord, string>({
+      query: (sensorId) => `sensors/${sensorId}/jobs`,
+      responseSchema: asRead(sensorRecord),
+      // Whatever is done on any job may be with this sensor.
+      providesTags: ['Sensor', 'JobList'],
     }),
     sensorVersions: build.query<Sensor[], string>({
       query: (sensorId) => `sensors/${sensorId}`,
@@ -204,6 +212,7 @@ export const {
   useCreateJobMutation,
   useImportSensorsMutation,
   useListInstrumentsQuery,
+  useSensorRecordQuery,
   useSensorVersionsQuery,
   useCreateSensorMutation,
   useCreateVehicleMutation,

@@ -62,7 +62,7 @@ export default function MachinePage() {
           <Typography variant="h2" sx={{ mb: 1 }}>
             {t('ui-machines.points-over-time')}
           </Typography>
-          <PointsOverTime jobs={jobs} />
+          <PointsOverTime jobs={jobs} along="machine" />
         </Box>
       </Box>
     </Box>

@@ -6,7 +6,14 @@ import { dayAndClock } from '../../ui/inWords.ts';
 import type { PointOverTime } from './pointsOverTime.ts';
 
 /** One point over time: reading after reading, at equal distances, since days without any would leave nothing to see. */
-export default function PointChart({ point: { place, state, unit, readings } }: { point: PointOverTime }) {
+export default function PointChart({
+  point: { place, state, unit, readings },
+  isOneMachine,
+}: {
+  point: PointOverTime;
+  /** Else no line leads from one machine to the next. */
+  isOneMachine: boolean;
+}) {
   const { palette } = useTheme();
   const rows = readings.map(({ takenAt, value }) => ({ when: dayAndClock(takenAt), value }));
   return (
@@ -27,7 +34,7 @@ export default function PointChart({ point: { place, state, unit, readings } }: 
           <Line
             dataKey="value"
             stroke={palette.primary.main}
-            strokeWidth={2}
+            strokeWidth={isOneMachine ? 2 : 0}
             dot={{ r: 5, fill: palette.primary.main }}
             isAnimationActive={false}
           />

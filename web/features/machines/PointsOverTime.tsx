@@ -14,20 +14,29 @@ import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
 import { Loading } from '../../ui/Centred.tsx';
-import { dayAndTime, workInWords } from '../../ui/inWords.ts';
+import { causeInWords, dayAndTime, workInWords } from '../../ui/inWords.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { t } from '../../ui/words.ts';
 import { pointsOverTime, type PointOverTime } from './pointsOverTime.ts';
 
 const PointChart = lazy(() => import('./PointChart.tsx'));
 
-/** What each point has read from job to job, with the work that was done in between. */
-export function PointsOverTime({ jobs }: { jobs: readonly JobSheet[] }) {
+/** Of one machine, with the work that was done in between; or of one sensor on all machines, where one reading is worth seeing. */
+export type Along = 'machine' | 'sensor';
+const FEWEST: Record<Along, number> = { machine: 2, sensor: 1 };
+
+/** What each point has read from job to job. */
+export function PointsOverTime({ jobs, along }: { jobs: readonly JobSheet[]; along: Along }) {
   const units = useSelector(selectUnits);
-  const points = useMemo(() => pointsOverTime(jobs, units), [jobs, units]);
+  const points = useMemo(() => pointsOverTime(jobs, units, FEWEST[along]), [jobs, units, along]);
   const [chosen, setChosen] = useState('');
   const point = points.find(({ key }) => key === chosen) ?? points[0];
-  if (!point) return <Typography>{t('ui-machines.nothing-read-twice')}</Typography>;
+  if (!point)
+    return (
+      <Typography>
+        {t(along === 'machine' ? 'ui-machines.nothing-read-twice' : 'ui-machines.nothing-read-with-it')}
+      </Typography>
+    );
   return (
     <>
       <TextField
@@ -45,15 +54,24 @@ export function PointsOverTime({ jobs }: { jobs: readonly JobSheet[] }) {
         ))}
       </TextField>
       <Suspense fallback={<Loading what={t('ui-machines.plot')} />}>
-        <PointChart point={point} />
+        <PointChart point={point} isOneMachine={along === 'machine'} />
       </Suspense>
-      <TimeTable point={point} jobs={jobs} />
+      <TimeTable {...{ point, jobs, along }} />
     </>
   );
 }
 
-function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSheet[] }) {
-  const works = jobs.flatMap(({ job, readings }) =>
+function TimeTable({
+  point,
+  jobs,
+  along,
+}: {
+  point: PointOverTime;
+  jobs: readonly JobSheet[];
+  along: Along;
+}) {
+  const hasJobs = along === 'sensor' || jobs.length > 1;
+  const works = (along === 'machine' ? jobs : []).flatMap(({ job, readings }) =>
     standingReadings(readings)
       .filter((one) => one.kind === 'work')
       .map((work) => ({
@@ -77,7 +95,11 @@ function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSh
           <TableRow>
             <TableCell>{t('ui-machines.when')}</TableCell>
             <TableCell align="right">{t('ui-machines.read')}</TableCell>
-            {jobs.length > 1 && <TableCell>{t('ui-machines.job')}</TableCell>}
+            {hasJobs && (
+              <TableCell>
+                {t(along === 'machine' ? 'ui-machines.job' : 'ui-machines.machine-and-word')}
+              </TableCell>
+            )}
           </TableRow>
         </TableHead>
         <TableBody>
@@ -85,10 +107,13 @@ function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSh
             <TableRow key={id}>
               <TableCell>{dayAndTime(takenAt)}</TableCell>
               {isWork ? <TableCell sx={{ fontWeight: 700 }}>{words}</TableCell> : <Numeral>{words}</Numeral>}
-              {jobs.length > 1 && (
+              {hasJobs && (
                 <TableCell>
                   <MuiLink component={Link} to={`/jobs/${jobId}`} sx={{ color: 'text.primary' }}>
-                    {jobs.find(({ job }) => job.id === jobId)?.job.complaint}
+                    {nameOf(
+                      jobs.find(({ job }) => job.id === jobId)!,
+                      along,
+                    )}
                   </MuiLink>
                 </TableCell>
               )}
@@ -99,3 +124,12 @@ function TimeTable({ point, jobs }: { point: PointOverTime; jobs: readonly JobSh
     </Box>
   );
 }
+
+/** On its machine a job is known by what was wrong; beside others by its machine, and by the last word on it. */
+const nameOf = ({ job, vehicle, verdicts }: JobSheet, along: Along): string =>
+  along === 'machine'
+    ? job.complaint
+    : t('ui-machines.machine-with-word', {
+        machine: vehicle.name,
+        word: verdicts.length > 0 ? causeInWords(verdicts.at(-1)!.cause) : t('ui-machines.no-verdict'),
+      });

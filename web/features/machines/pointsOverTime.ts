@@ -28,8 +28,10 @@ export interface PointOverTime {
   readings: readonly PointReading[];
 }
 
-/** Every point that was read more than once, those read most often first. What was corrected or taken back is left out. */
-export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOverTime[] {
+/**
+ * Every point that was read so often at least, those read most often first. What was corrected or taken back is left out.
+ */
+export function pointsOverTime(jobs: readonly JobSheet[], units: Units, fewest = 2): PointOverTime[] {
   const points = new Map<string, Omit<PointOverTime, 'readings'> & { readings: PointReading[] }>();
   for (const { job, sensor, readings } of jobs)
     for (const reading of standingReadings(readings)) {
@@ -50,7 +52,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units): PointOv
       point.readings.push({ id, jobId: job.id, takenAt, value, words: valueInWords(reading, units) });
     }
   return [...points.values()]
-    .filter(({ readings }) => readings.length > 1)
+    .filter(({ readings }) => readings.length >= fewest)
     .map((point) => ({
       ...point,
       readings: point.readings.sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id)),

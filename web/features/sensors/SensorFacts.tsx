@@ -78,6 +78,9 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/change`}>
           {t('ui-sensors.change')}
         </Button>
+        <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/readings`}>
+          {t('ui-sensors.readings-with-it')}
+        </Button>
         <Button variant="outlined" color="inherit" component={Link} to={`/sensors/${sensor.id}/copy`}>
           {t('ui-sensors.duplicate')}
         </Button>
