@@ -10,9 +10,11 @@ import type { SimulatedMachine } from './simulatedMachine.ts';
 const SHOWS: Record<Exclude<PlainLookId, 'code-fed'>, (fault: Fault) => boolean> = {
   'plug-contacts': ({ kind, site }) => kind.class === 'wire' && isInPlug(site.at),
   hose: ({ kind }) => kind.id === 'hose',
+  'hose-holds': ({ kind }) => kind.id === 'hose',
   'hose-routing': ({ kind }) => kind.id === 'hoses-swapped',
   arm: ({ kind }) => kind.id === 'linkage',
   duct: ({ kind }) => kind.id === 'unmetered-air',
+  element: ({ kind }) => kind.id === 'sensor-gain',
   stumbles: ({ kind }) => kind.id === 'restricted-passages',
   'part-number': ({ kind }) => kind.class === 'wrong-part',
 };

@@ -19,9 +19,11 @@ export interface Observation {
 export const OBSERVATION_IDS = [
   'plug-contacts',
   'hose',
+  'hose-holds',
   'hose-routing',
   'arm',
   'duct',
+  'element',
   'stumbles',
   'part-number',
   'code-low',
@@ -52,6 +54,14 @@ const ALL: Record<
     minutes: 3,
     with: 'hose',
   },
+  'hose-holds': {
+    question: say('looks.hose-holds-pump'),
+    yes: say('looks.it-holds'),
+    no: say('looks.it-falls'),
+    how: say('looks.plug-far-end-pump-hose'),
+    minutes: 4,
+    with: 'hose',
+  },
   'hose-routing': {
     question: say('looks.each-hose-own-port'),
     yes: say('looks.each-own'),
@@ -74,6 +84,15 @@ const ALL: Record<
     no: say('looks.air-gets-past'),
     how: say('looks.engine-off-press-body-home'),
     minutes: 3,
+    with: 'unmetered-air',
+  },
+  element: {
+    question: say('looks.hot-element-clean'),
+    yes: say('looks.clean'),
+    no: say('looks.oil-dust-fluff'),
+    how: say('looks.meter-out-look-against-light'),
+    minutes: 5,
+    // Only what is flowed through has one.
     with: 'unmetered-air',
   },
   stumbles: {

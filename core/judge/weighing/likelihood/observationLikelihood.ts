@@ -27,10 +27,14 @@ const SHARPNESS: Record<PlainLookId, Sharpness> = {
     imagined: 0.05,
   },
   hose: { isOf: kind('hose'), found: 0.88, imagined: 0.03 },
+  // A blocked hose holds as well as a sound one.
+  'hose-holds': { isOf: kind('hose'), found: 0.6, imagined: 0.02 },
   'hose-routing': { isOf: kind('hoses-swapped'), found: 0.95, imagined: 0.02 },
   arm: { isOf: kind('linkage'), found: 0.93, imagined: 0.03 },
   // A gap or a split is seen, or the body gives way under the hand: hardly ever imagined.
   duct: { isOf: kind('unmetered-air'), found: 0.88, imagined: 0.015 },
+  // Dirt that counts is mostly seen; an old element reads low without any.
+  element: { isOf: kind('sensor-gain'), found: 0.6, imagined: 0.05 },
   stumbles: { isOf: kind('restricted-passages'), found: 0.92, imagined: 0.06 },
   'code-fed': { isOf: kind('digital-part'), found: 0.9, imagined: 0.02 },
   'part-number': { isOf: ({ class: sort }) => sort === 'wrong-part', found: 0.95, imagined: 0.01 },
