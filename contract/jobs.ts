@@ -42,6 +42,8 @@ export const jobDetails = z.strictObject({
   starting: startingWeights.optional(),
   /** Of the engine, where the vehicle's entry does not say it: a flow meter is judged by it. */
   displacementLitres: z.number().min(0.05).max(100).optional(),
+  /** Somebody knows that it was no good machine, whatever was proven: its readings are not counted as known good. */
+  notAsKnownGood: z.literal(true).optional(),
 });
 
 /** More is no correction of a choice. */
@@ -89,6 +91,7 @@ export const detailsOf = ({
   pins,
   starting,
   displacementLitres,
+  notAsKnownGood,
 }: Job): JobDetails => ({
   complaint,
   codes,
@@ -96,6 +99,7 @@ export const detailsOf = ({
   ...(pins && { pins }),
   ...(starting && { starting }),
   ...(displacementLitres !== undefined && { displacementLitres }),
+  ...(notAsKnownGood && { notAsKnownGood }),
 });
 
 /** `revision` is the one the change was made from: a change made elsewhere meanwhile is not overwritten. */

@@ -38,6 +38,8 @@ test('what was read on a machine on which nothing was wrong is known good; witho
   const good = provenGood(sheet(readings, [['nothing', 10]]))!;
   expect(good.provenBy).toBe('nothing-wrong');
   expect(good.readings.map(({ id }) => id)).toEqual([uuid(2), uuid(3), uuid(4)]);
+  // Somebody knows better.
+  expect(provenGood(sheet(readings, [['nothing', 10]], { notAsKnownGood: true }))).toBeUndefined();
   const later = provenGood(sheet([...readings, wire(12, { volts: 4.6 })], [['nothing', 10]]))!;
   expect(later.readings.map(({ id }) => id)).toEqual(good.readings.map(({ id }) => id));
   const back: Reading = {

@@ -28,13 +28,14 @@ export type KnownGoodRecord = z.infer<typeof knownGoodRecord>;
 
 /**
  * The readings of a job that were taken on a machine that is proven good: all since its last work, where that is proven, or
- * those on which the last word is that nothing is wrong. A simulated machine proves nothing.
+ * those on which the last word is that nothing is wrong. A simulated machine proves
+ * nothing, nor does a job that somebody has left out.
  */
 export function provenGood(
   sheet: JobSheet,
 ): { provenBy: 'nothing-wrong' | 'repair'; readings: TakenReading[] } | undefined {
   // A code or a complaint that is back takes back whatever was proven.
-  if (sheet.job.bench || followedOn(sheet).against.length > 0) return undefined;
+  if (sheet.job.bench || sheet.job.notAsKnownGood || followedOn(sheet).against.length > 0) return undefined;
   const episodes = episodesOf(sheet.readings);
   const present = episodes.at(-1) ?? episodes[0];
   const readings = present.readings.filter(isTakenReading);

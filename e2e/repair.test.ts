@@ -221,6 +221,27 @@ test('what was read on it since is known good on another machine with the same s
   await noAccessibilityFault(page, { within: '[role=tabpanel]' });
 });
 
+test('a job that is left out by hand is known good no more, until it is taken in again', async () => {
+  const leaveOut = async (isOut: boolean) => {
+    await page.goto(app.url);
+    await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).click();
+    await section(page, 'Job');
+    await page.getByRole('checkbox', { name: /^Leave this job out/u }).setChecked(isOut);
+    await page.getByRole('button', { name: 'Save job details' }).click();
+    await page.getByRole('status').filter({ hasText: 'Saved' }).waitFor();
+    await page.goto(app.url);
+    await page.getByRole('link', { name: 'Marsh Lane station' }).click();
+    await page.getByRole('button', { name: 'Idle', exact: true }).click();
+    await pad(page, 'Gauge at the manifold').click();
+  };
+  const good = page.getByText('This workshop, on machines proven good');
+  await leaveOut(true);
+  await page.waitForLoadState('networkidle');
+  expect(await good.count()).toBe(0);
+  await leaveOut(false);
+  await good.waitFor();
+});
+
 test('all jobs go out as a file and come in again; one that is wrong is refused with its place', async () => {
   await page.goto(app.url);
   const jobs = page.getByRole('table', { name: 'Jobs' }).getByRole('row');

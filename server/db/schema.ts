@@ -97,6 +97,7 @@ export const jobTable = pgTable('job', {
   /** Left out while they are the usual ones. */
   starting: jsonb().$type<NonNullable<Job['starting']>>(),
   displacementLitres: doublePrecision('displacement_litres'),
+  notAsKnownGood: boolean('not_as_known_good').notNull().default(false),
   bench: jsonb().$type<NonNullable<Job['bench']>>(),
   formerly: jsonb().$type<readonly FormerSubject[]>().notNull().default([]),
   openedAt: instant('opened_at').notNull(),

@@ -117,6 +117,7 @@ export const jobStore = (db: Database) => {
             starting: given.starting ?? null,
             displacementLitres: given.displacementLitres ?? null,
             formerly: given.formerly ?? [],
+            notAsKnownGood: given.notAsKnownGood ?? false,
           };
           const [row] = await db.insert(jobTable).values(values).onConflictDoNothing().returning();
           return row && toJob(row);
@@ -152,6 +153,7 @@ export const jobStore = (db: Database) => {
           pins: details.pins ?? null,
           starting: details.starting ?? null,
           displacementLitres: details.displacementLitres ?? null,
+          notAsKnownGood: details.notAsKnownGood ?? false,
           revision: sql`${jobTable.revision} + 1`,
         })
         .where(and(eq(jobTable.id, jobId), eq(jobTable.revision, revision)))
@@ -188,6 +190,7 @@ export const toJob = ({
   deletedAt,
   openedAt,
   formerly,
+  notAsKnownGood,
   ...row
 }: JobRow): Job => ({
   ...row,
@@ -197,6 +200,7 @@ export const toJob = ({
   ...(starting ? { starting } : {}),
   ...(displacementLitres === null ? {} : { displacementLitres }),
   ...(deletedAt ? { deletedAt: deletedAt.toISOString() } : {}),
+  ...(notAsKnownGood ? { notAsKnownGood } : {}),
   ...(formerly.length > 0 ? { formerly: [...formerly] } : {}),
 });
 

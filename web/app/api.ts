@@ -147,7 +147,7 @@ export const api = createApi({
       query: ({ jobId, change }) => ({ url: `jobs/${jobId}/details`, method: 'PUT', body: change }),
       responseSchema: asRead(job),
       // After a refusal too: the text to look at is the newer one on the server.
-      invalidatesTags: (_job, _error, { jobId }) => ['JobList', { type: 'Job', id: jobId }],
+      invalidatesTags: (_job, _error, { jobId }) => ['JobList', 'KnownGood', { type: 'Job', id: jobId }],
     }),
     changeSubject: build.mutation<Job, { jobId: string; change: z.infer<typeof jobSubject> }>({
       query: ({ jobId, change }) => ({ url: `jobs/${jobId}/subject`, method: 'PUT', body: change }),

@@ -2,6 +2,8 @@ import { familyOf } from '@lettura/core/machine/family';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -63,6 +65,7 @@ export interface JobPanelProps {
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
 export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
   const [pins, setPins] = useState<Pin[]>();
+  const [leftOut, setLeftOut] = useState<boolean>();
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
   const pinsProblem = checkedPins.success ? undefined : refused(checkedPins.error.issues[0]?.message);
@@ -108,11 +111,13 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
         ...details,
         displacementLitres: displacement.ok ? displacement.value : undefined,
         pins: own ? undefined : checkedPins.data,
+        notAsKnownGood: (leftOut ?? job.notAsKnownGood) ? true : undefined,
         revision: job.revision,
       },
     });
     if ('error' in saved) return;
     setPins(undefined);
+    setLeftOut(undefined);
     kept.clear();
     reset({
       complaint: details.complaint,
@@ -123,6 +128,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
   };
   const takeTheirs = () => {
     setPins(undefined);
+    setLeftOut(undefined);
     kept.clear();
     forget();
     reset(onRecord, { keepDirtyValues: false });
@@ -200,6 +206,18 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
             </Button>
           )}
         </Box>
+        {!job.bench && (
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={leftOut ?? job.notAsKnownGood ?? false}
+                onChange={({ target }) => setLeftOut(target.checked)}
+              />
+            }
+            label={t('ui-sheet.not-as-known-good')}
+            sx={{ minHeight: 48 }}
+          />
+        )}
         {problem && (
           <Alert
             severity="error"
@@ -220,7 +238,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
               ? t('ui-sheet.save-mine-all-same')
               : t('ui-sheet.save-job-details')}
           </Button>
-          {isSuccess && !formState.isDirty && pins === undefined && (
+          {isSuccess && !formState.isDirty && pins === undefined && leftOut === undefined && (
             <span role="status">{t('ui-sheet.saved')}</span>
           )}
           <Box sx={{ flex: 1 }} />

@@ -1,0 +1,1 @@
+ALTER TABLE "job" ADD COLUMN "not_as_known_good" boolean DEFAULT false NOT NULL;
