@@ -72,12 +72,13 @@ const VIEWS = [
     },
   ],
   [
-    'flow',
+    'plan',
     LAPTOP,
     async (page) => {
-      await page.getByRole('link', { name: 'Eastfen pump 2' }).click();
-      await page.getByRole('button', { name: 'Idle', exact: true }).click();
-      await page.getByRole('tab', { name: 'Compare', exact: true }).click();
+      await page.getByRole('link', { name: 'Tolland 95 tractor' }).click();
+      await page.getByRole('combobox', { name: 'I would rather begin with' }).click();
+      await page.getByRole('option', { name: 'the plug off' }).click();
+      await page.getByRole('button', { name: 'Begin here' }).scrollIntoViewIfNeeded();
     },
   ],
   ['wires', LAPTOP, findTheWires],
