@@ -47,7 +47,8 @@ const read = (jobId: string, over: object) =>
     ...over,
   });
 const say = (jobId: string, change: object) => server.call('PUT', `/jobs/${jobId}/subject`, change);
-const sheetOf = async (jobId: string) => (await server.call('GET', `/jobs/${jobId}`)).body;
+const sheetOf = async (jobId: string) =>
+  (await server.call('GET', `/jobs/${jobId}`)).body as Record<string, any>;
 
 test('a job moves to the sibling of its sensor and to another machine; both stay noted, and what was read stays', async () => {
   const job = await openJob();

@@ -8,16 +8,16 @@ import {
   type CaseFile,
 } from '@lettura/core/judge/checks';
 import { expectedReading } from '@lettura/core/judge/expectation';
-import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
 import { weighJob } from '@lettura/core/judge/weighing';
 import { movedState } from '@lettura/core/machine/family';
 import { NORMAL_RETURN_VOLTS } from '@lettura/core/machine/limits';
 import type { MachineState } from '@lettura/core/machine/places';
 import { ambientFrom, isPressure } from '@lettura/core/measure/quantity';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import type { Evidence, WireReading } from '@lettura/core/record/evidence';
 import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
+import { exampleCase } from '../../core/judge/checks/exampleCase.ts';
 import { SHIPPED_SENSORS } from './shippedSensors.ts';
 
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
@@ -43,21 +43,8 @@ const read = (id: string, lane: WireReading['lane'], volts: number, state = KOEO
 function caseOf({ family, profile, companion }: Shipped, kpaAbs: number, readings: Evidence[]): CaseFile {
   const ambient = ambientFrom({ source: 'barometer', stationKpaAbs: kpaAbs });
   if (!ambient.ok) throw new Error(ambient.problem.code);
-  return {
-    family,
-    profile,
-    companion,
-    ambient: ambient.value,
-    readings,
-    isolation: [],
-    observations: [],
-    codes: [],
-    starting: USUAL_WEIGHTS,
-    sweeps: [],
-    displacementLitres: 1.6,
-    meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
-  };
+  const of = { family, profile, companion, ambient: ambient.value, displacementLitres: 1.6 };
+  return exampleCase(readings, of);
 }
 
 /** Nothing in it is half a number or half a sentence. */
