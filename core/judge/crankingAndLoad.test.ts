@@ -1,7 +1,8 @@
 import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { EXAMPLE_PROFILE, exampleCase, FLOW_PROFILE } from './checks/exampleCase.ts';
-import { expectationContext } from './checks/index.ts';
+import { expectationContext, findingsIn } from './checks/index.ts';
+import { valueOfSignal } from './checks/sensorValue.ts';
 import { supplyIsGood } from './checks/supplyIsGood.ts';
 import { expectedReading, whyNoExpectation } from './expectation/index.ts';
 import { weighJob } from './weighing/index.ts';
@@ -44,4 +45,18 @@ test('10 V on the feed of a flow meter is as it should be while it cranks, low w
   expect(
     expectedReading(feed, at('cranking'), expectationContext(exampleCase([], { profile: EXAMPLE_PROFILE }))),
   ).toMatchObject({ lowest: 9.6 });
+});
+
+test('a reference that the starter pulls down is the reference of nothing else, and accuses no wire', () => {
+  const reference = { ...signal, lane: 'reference', id: 'r', state: at('cranking'), volts: 4.3 } as const;
+  const sound = { ...signal, id: 's', state: at('koeo'), volts: 4 } as const;
+  const [with_, without] = [exampleCase([reference, sound]), exampleCase([sound])];
+  expect(valueOfSignal(with_, sound)).toEqual(valueOfSignal(without, sound));
+  expect(findingsIn(with_).findings.map(({ code }) => code)).toEqual(
+    findingsIn(without).findings.map(({ code }) => code),
+  );
+  const lanes = ['reference', 'signal', 'return'] as const;
+  const shares = (of: typeof with_) =>
+    weighJob(of, lanes).causes.map(({ cause, share }) => [cause, share.toFixed(6)]);
+  expect(shares(with_)).toEqual(shares(without));
 });

@@ -1,6 +1,6 @@
 import { say, type Message } from '../../measure/message/index.ts';
 import { latestWire, type AnyEvidence } from '../../record/evidence/index.ts';
-import { keyOn, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
+import { isSteady, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
 import { dropIsSmall, dropOver } from './stretches.ts';
@@ -27,7 +27,7 @@ export function supplyCheck(caseFile: CaseFile, lanes: readonly Lane[]): SupplyS
       caseFile.readings,
       lane,
       place,
-      (other) => keyOn(other) && other.plug === state.plug,
+      (other) => isSteady(other) && other.plug === state.plug,
     );
     const outcome = reading ? (supplyIsGood(lane, reading, caseFile) ? 'good' : 'bad') : 'open';
     return { spot: { kind: 'wire', lane, place }, state, proves, reading, outcome };

@@ -1,13 +1,13 @@
 import { say, volts } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
-import { keyOn, placeSaid, type MachineState, type Place } from '../../machine/places/index.ts';
+import { isSteady, placeSaid, type MachineState, type Place } from '../../machine/places/index.ts';
 import { FLOATING_RETURN_VOLTS, MISSING_REFERENCE_VOLTS } from '../../machine/limits/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
 import { finding, type Finding, type Remark } from './finding.ts';
 
-const loaded = (state: MachineState) => keyOn(state) && state.plug === 'connected';
-const plugOff = (state: MachineState) => keyOn(state) && state.plug === 'unplugged';
+const loaded = (state: MachineState) => isSteady(state) && state.plug === 'connected';
+const plugOff = (state: MachineState) => isSteady(state) && state.plug === 'unplugged';
 
 export function supplyFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings = [

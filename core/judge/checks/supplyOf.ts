@@ -1,5 +1,5 @@
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
-import { isReturn, keyOn, type Lane, type MachineState } from '../../machine/places/index.ts';
+import { isReturn, isSteady, type Lane, type MachineState } from '../../machine/places/index.ts';
 import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../../machine/limits/index.ts';
 import type { WireInput } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -25,7 +25,8 @@ export function supplyOf(
       readings,
       lane,
       'plug',
-      (other) => other.plug === 'connected' && (engineMatters ? other.engine === state.engine : keyOn(other)),
+      (other) =>
+        other.plug === 'connected' && (engineMatters ? other.engine === state.engine : isSteady(other)),
     );
   const reading = loaded(true) ?? loaded(false);
   if (reading) return { reading, input: { volts: reading.volts, meter: reading.meter ?? meter } };

@@ -21,6 +21,7 @@ export {
 export {
   ENGINE_STATES,
   batteryState,
+  isSteady,
   keyOn,
   movesSensorItself,
   PLUG_STATES,

@@ -49,6 +49,9 @@ export const running = (state: MachineState): boolean => keyOn(state) && state.e
 export const batteryState = (state: MachineState): 'stopped' | 'cranking' | 'running' =>
   !running(state) ? 'stopped' : state.engine === 'cranking' ? 'cranking' : 'running';
 
+/** The key is on and the starter lets the supply alone. */
+export const isSteady = (state: MachineState): boolean => keyOn(state) && state.engine !== 'cranking';
+
 /** What drives the sensor, whatever its plug does. */
 export type Drive = Pick<MachineState, 'engine' | 'stimulus'>;
 

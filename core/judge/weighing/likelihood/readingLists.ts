@@ -1,5 +1,5 @@
 import { isPlain, lanesIn, type AnyEvidence, type BetweenReading } from '../../../record/evidence/index.ts';
-import { batteryState, keyOn } from '../../../machine/places/index.ts';
+import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts';
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
@@ -20,6 +20,8 @@ import {
 } from './readingLikelihood.ts';
 import type { WeighedReading } from '../hypotheses/weighedCase.ts';
 
+const SIGNALS: readonly Lane[] = ['signal', 'second-signal'];
+
 type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
 
 /**
@@ -35,8 +37,8 @@ export function readingLists(
   answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>,
 ): Lists | undefined {
   const { profile, family } = caseFile;
-  // What the starter leaves of the battery says how it is, and nothing of this circuit.
-  if (batteryState(reading.state) === 'cranking' && lanesIn(reading).includes('battery-feed'))
+  // What the starter leaves of a supply says how the battery is, and nothing of this circuit.
+  if (batteryState(reading.state) === 'cranking' && lanesIn(reading).some((lane) => !SIGNALS.includes(lane)))
     return undefined;
   switch (reading.kind) {
     case 'gauge': {
