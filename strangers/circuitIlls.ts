@@ -22,7 +22,7 @@ const brokenWire = (wire: Lane, stretch: Stretch, ohms: number, name: string): I
     (cause.of === 'wire' && cause.wire === wire && cause.joint === joint(stretch)) ||
     (cause.of === 'two-wires-open' && cause.joint === joint(stretch) && cause.wires.includes(wire)),
   addedOhms: { [`${wire}:${stretch}`]: ohms },
-  ...(stretch === 'contact' ? { shows: 'plug-contacts' as const } : {}),
+  ...(stretch === 'contact' ? { shows: ['plug-contacts'] as const } : {}),
 });
 
 const resistance: IllMaker = (draw, { wires }) =>

@@ -39,7 +39,8 @@ export interface Ill {
   quantity?: (value: number, resting: number, state: MachineState) => number;
   /** Where a gauge at the source sees it as well. */
   isAtSource?: boolean;
-  shows?: ObservationId;
+  /** What a look at it would find. */
+  shows?: readonly ObservationId[];
 }
 
 /** Undefined for a machine that cannot have it. */

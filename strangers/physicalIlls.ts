@@ -8,7 +8,7 @@ const weakened =
     of: Cause['of'],
     families: readonly FamilyId[],
     [least, most]: readonly [number, number],
-    seen: Pick<Ill, 'shows' | 'isAtSource'>,
+    seen: (reaches: number) => Pick<Ill, 'shows' | 'isAtSource'>,
   ): IllMaker =>
   (draw, { family }) => {
     if (!families.includes(family)) return undefined;
@@ -18,7 +18,7 @@ const weakened =
       class: 'physical',
       isAt: (cause) => cause.of === of,
       quantity: (value, resting) => resting + reaches * (value - resting),
-      ...seen,
+      ...seen(reaches),
     };
   };
 
@@ -28,12 +28,20 @@ const HOSED = [
   'filter-differential',
   'exhaust-flow-differential',
 ] as const;
-const hose = weakened('hose', HOSED, [0, 0.75], { shows: 'hose' });
-const pastIt = weakened('unmetered-air', ['air-flow'], [0.2, 0.8], { shows: 'duct' });
-const passages = weakened('restricted-passages', ['exhaust-flow-differential'], [0, 0.35], {
-  shows: 'stumbles',
-});
-const lowVacuum = weakened('low-vacuum', ['manifold-pressure'], [0.45, 0.78], { isAtSource: true });
+/** What lets next to nothing through is blocked, and a blocked hose holds the pump as a sound one does. */
+const hose = weakened('hose', HOSED, [0, 0.75], (reaches) => ({
+  shows: reaches < BLOCKED_BELOW ? ['hose'] : ['hose', 'hose-holds'],
+}));
+const BLOCKED_BELOW = 0.1;
+const pastIt = weakened('unmetered-air', ['air-flow'], [0.2, 0.8], () => ({
+  shows: ['duct'],
+}));
+const passages = weakened('restricted-passages', ['exhaust-flow-differential'], [0, 0.35], () => ({
+  shows: ['stumbles'],
+}));
+const lowVacuum = weakened('low-vacuum', ['manifold-pressure'], [0.45, 0.78], () => ({
+  isAtSource: true,
+}));
 
 const swapped: IllMaker = (_draw, { family }) =>
   family.endsWith('differential')
@@ -42,7 +50,7 @@ const swapped: IllMaker = (_draw, { family }) =>
         class: 'physical',
         isAt: ({ of }) => of === 'hoses-swapped',
         quantity: (value, resting) => 2 * resting - value,
-        shows: 'hose-routing',
+        shows: ['hose-routing'],
       }
     : undefined;
 const arm: IllMaker = (draw, { body, profile }) => {
@@ -55,7 +63,7 @@ const arm: IllMaker = (draw, { body, profile }) => {
     class: 'physical',
     isAt: ({ of }) => of === 'linkage',
     quantity: (value, resting) => (reaches === 0 ? lies : resting + reaches * (value - resting)),
-    shows: 'arm',
+    shows: ['arm'],
   };
 };
 

@@ -89,7 +89,7 @@ const wrongPart: IllMaker = (draw, { body }) => {
     class: 'wrong-part',
     isAt: ({ of }) => of === 'wrong-part',
     element: (share) => factor * share + foot,
-    shows: 'part-number',
+    shows: ['part-number'],
   };
 };
 

@@ -183,7 +183,7 @@ export class StrangeTechnician {
     if (observation === 'code-low') return isDue(complains.low);
     if (observation === 'code-high') return isDue(complains.high);
     if (observation === 'code-supply') return isDue(complains.supply);
-    return isDue(this.#one.ill.shows === observation);
+    return isDue(this.#one.ill.shows?.includes(observation) ?? false);
   }
 
   /** There and back by hand, two hundred samples a second. */
