@@ -23,6 +23,7 @@ const STATUS = {
   'damaged-recording': [422, 'The recording does not hold what it says'],
   'unknown-reference': [422, 'The request names something that does not exist'],
   'sensor-does-not-fit': [422, 'What was read does not fit this sensor'],
+  'moved-too-often': [422, 'The job was moved too often'],
   'gate-not-met': [422, 'The proof for this verdict is not complete'],
   'corrected-elsewhere': [409, 'It was corrected elsewhere'],
   'wrong-correction': [422, 'This does not correct that'],

@@ -1,4 +1,5 @@
 import { deflateRawSync } from 'node:zlib';
+import { MOST_FORMER } from '@lettura/contract';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
@@ -139,6 +140,21 @@ test('what is not known, was changed meanwhile, is for practice or was deleted, 
   );
   await server.call('DELETE', `/jobs/${job.id}`);
   expect((await say(job.id, { sensorId: sibling.id, revision: 1 })).status).toBe(410);
+});
+
+test('a job that was moved as often as can be noted stays where it is, and forgets none of them', async () => {
+  const job = await openJob();
+  for (let moved = 0; moved < MOST_FORMER; moved++)
+    await say(job.id, { sensorId: (moved % 2 === 0 ? sibling : first).id, revision: moved + 1 });
+  const refused = await say(job.id, { sensorId: sibling.id, revision: MOST_FORMER + 1 });
+  expect(refused).toMatchObject({
+    status: 422,
+    body: {
+      type: 'urn:lettura:problem:moved-too-often',
+      detail: expect.stringContaining(`${MOST_FORMER} times`),
+    },
+  });
+  expect((await sheetOf(job.id)).job.formerly).toHaveLength(MOST_FORMER);
 });
 
 test('saved as a file and taken in elsewhere, what the job was of before goes with it', async () => {

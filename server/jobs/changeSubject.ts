@@ -19,7 +19,7 @@ import { sensorStore } from '../sensors/sensorStore.ts';
 import { jobChanged, toJob } from './jobStore.ts';
 import { openJobIn, type JobFault, type JobRow } from './openJob.ts';
 
-type Refused = JobFault | 'job-changed' | 'unknown-reference' | 'sensor-does-not-fit';
+type Refused = JobFault | 'job-changed' | 'unknown-reference' | 'sensor-does-not-fit' | 'moved-too-often';
 
 /** Says that a job is of another machine or sensor. What it was of before stays on the job, and so does all that was read. */
 export async function changeSubject(
@@ -49,12 +49,19 @@ export async function changeSubject(
     former.push({ until, what: 'machine', id: before.vehicleId, name: replaced?.name ?? '' });
   }
   if (former.length === 0) return ok(toJob(before));
+  const formerly = [...before.formerly, ...former];
+  if (formerly.length > MOST_FORMER)
+    return fail(
+      'moved-too-often',
+      say('server.moved-too-often', { count: before.formerly.length }),
+      say('server.open-new-job-for-sensor'),
+    );
   const [row] = await db
     .update(jobTable)
     .set({
       ...(vehicleId && { vehicleId }),
       ...(sensorId && { sensorId }),
-      formerly: [...before.formerly, ...former].slice(-MOST_FORMER),
+      formerly,
       changedBy,
       revision: sql`${jobTable.revision} + 1`,
     })
