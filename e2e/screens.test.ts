@@ -141,6 +141,17 @@ test('a job that was opened on the wrong machine and sensor is moved, and says w
   await page.keyboard.press('Escape');
   await page.getByLabel('Sensor under test').fill('Heron B3');
   await page.getByRole('option', { name: /^Heron B3/u }).click();
+  // What is not saved yet outlives a look at something else.
+  const leftOut = page.getByRole('checkbox', { name: /known.good/u });
+  await leftOut.check();
+  await page.getByRole('button', { name: 'Add a terminal' }).click();
+  await page.getByLabel('Colour').fill('grey');
+  await section(page, 'Reading');
+  await section(page, 'Job');
+  expect(await leftOut.isChecked()).toBe(true);
+  expect(await page.getByLabel('Colour').inputValue()).toBe('grey');
+  expect(await page.getByLabel('Vehicle or machine').inputValue()).toBe('Quill 1.4 of the reservoir');
+  await leftOut.uncheck();
   await change.click();
   const formerly = page.getByRole('list', { name: 'What this job was said to be of before' });
   await formerly.getByText('the sensor was said to be MPX4250A').waitFor();

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import {
   useChangeSubjectMutation,
   useCreateVehicleMutation,
@@ -15,6 +16,8 @@ import {
   useListVehiclesQuery,
 } from '../../app/api.ts';
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
+import { stored } from '../../app/stored.ts';
+import { useStored } from '../../app/useStored.ts';
 import { Loading } from '../../ui/Centred.tsx';
 import { Fold } from '../../ui/Fold.tsx';
 import { dayAndTime } from '../../ui/inWords.ts';
@@ -51,7 +54,10 @@ export function JobSubject({ job, sensor, vehicle }: JobSubjectProps) {
         </Box>
       )}
       {!job.bench && (
-        <Fold summary={t('ui-jobs.other-subject')}>
+        <Fold
+          summary={t('ui-jobs.other-subject')}
+          startsOpen={Object.keys(draftOf(job.id).load()).length > 0}
+        >
           <SubjectForm {...{ job, sensor, vehicle }} />
         </Fold>
       )}
@@ -71,6 +77,15 @@ function SubjectForm(of: JobSubjectProps) {
   );
 }
 
+/** What is being chosen outlives a change of section and a reload; what is not touched is the job's own. */
+const subjectDraft = z.object({
+  name: z.string().optional(),
+  machine: z.string().optional(),
+  sensorId: z.string().optional(),
+});
+const UNTOUCHED: z.infer<typeof subjectDraft> = {};
+const draftOf = (jobId: string) => stored(`lettura.subject-draft.${jobId}`, subjectDraft, UNTOUCHED);
+
 interface Known {
   vehicles: readonly Vehicle[];
   jobs: readonly JobSummary[];
@@ -78,9 +93,9 @@ interface Known {
 }
 
 function KnownSubjectForm({ job, sensor, vehicle, vehicles, jobs, sensors }: JobSubjectProps & Known) {
-  const [name, setName] = useState(vehicle.name);
-  const [machine, setMachine] = useState(vehicle.id);
-  const [sensorId, setSensorId] = useState(sensor.id);
+  const [draft, setDraft, forget] = useStored(draftOf(job.id), UNTOUCHED);
+  const { name = vehicle.name, machine = vehicle.id, sensorId = sensor.id } = draft;
+  const change = (part: typeof draft) => setDraft({ ...draft, ...part });
   const [problem, setProblem] = useState<RequestProblem>();
   const [createVehicle] = useCreateVehicleMutation();
   const [changeSubject, { isLoading, isSuccess }] = useChangeSubjectMutation();
@@ -107,7 +122,7 @@ function KnownSubjectForm({ job, sensor, vehicle, vehicles, jobs, sensors }: Job
           revision: job.revision,
         },
       }).unwrap();
-      setMachine(of.id);
+      forget();
     } catch (error) {
       setProblem(requestProblem(error));
     }
@@ -119,21 +134,21 @@ function KnownSubjectForm({ job, sensor, vehicle, vehicles, jobs, sensors }: Job
         freeSolo
         options={[...new Set(vehicles.map(({ name: one }) => one))]}
         inputValue={name}
-        onInputChange={(_event, value) => setName(value)}
+        onInputChange={(_event, value) => change({ name: value })}
         renderInput={(params) => <TextField {...params} label={t('ui-jobs.vehicle-machine')} />}
       />
       {known.length > (name === vehicle.name ? 1 : 0) && (
         <MachineChoice
           known={known}
           value={machine === ANOTHER_MACHINE ? machine : (chosen?.id ?? '')}
-          onChoose={setMachine}
+          onChoose={(id) => change({ machine: id })}
         />
       )}
       <SensorChoice
         sensors={offered}
         sensorId={sensorId}
         problem={undefined}
-        onChoose={setSensorId}
+        onChoose={(id) => change({ sensorId: id })}
         onBlur={() => {}}
       />
       {problem && (

@@ -1,16 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
+import { useStored } from '../../app/useStored.ts';
 import { t } from '../../ui/words.ts';
 
 const known = stored('lettura.first-steps-known', z.boolean(), false);
 
 /** The first readings of whoever is new here; put away once and for all by who knows them. */
 export function FirstSteps() {
-  const [isKnown, setKnown] = useState(() => known.load());
+  const [isKnown, setKnown] = useStored(known, false);
   if (isKnown) return null;
   return (
     <Box
@@ -26,14 +26,7 @@ export function FirstSteps() {
         <li>{t('ui-sheet.first-probe')}</li>
         <li>{t('ui-sheet.first-type')}</li>
       </Typography>
-      <Button
-        size="small"
-        onClick={() => {
-          known.save(true);
-          setKnown(true);
-        }}
-        sx={{ minHeight: 48 }}
-      >
+      <Button size="small" onClick={() => setKnown(true)} sx={{ minHeight: 48 }}>
         {t('ui-sheet.first-known')}
       </Button>
     </Box>

@@ -13,6 +13,7 @@ import {
   type FollowUpId,
 } from '@lettura/core/record/followUp';
 import { useState, type ReactNode } from 'react';
+import { useStored } from '../../app/useStored.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
 import { said, t, upperFirst } from '../../ui/words.ts';
 import {
@@ -45,13 +46,10 @@ export function FollowUpForm({
   onFollowUp: (followUp: FollowUp) => void;
   onCleared: () => void;
 }) {
-  const kept = followUpDraftOf(jobId);
-  const [draft, setDraft] = useState(() => kept.load());
+  const [draft, setDraft] = useStored(followUpDraftOf(jobId), EMPTY_FOLLOW_UP);
   const [refused, setRefused] = useState<{ what: FollowUpId; problem: Problem }>();
   const change = (part: Partial<FollowUpDraft>) => {
-    const next = { ...draft, ...part };
-    setDraft(next);
-    kept.save(next);
+    setDraft({ ...draft, ...part });
     setRefused(undefined);
   };
   const record = (what: FollowUpId) => {

@@ -10,19 +10,20 @@ import Typography from '@mui/material/Typography';
 import {
   detailsOf,
   jobDetails,
+  PIN_WIRES,
   pins as pinsSchema,
   type Job,
-  type Pin,
   type Sensor,
   type Vehicle,
 } from '@lettura/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { stored } from '../../app/stored.ts';
+import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
@@ -54,6 +55,15 @@ const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
   stored(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
 
+/** The plug and the tick as they are being changed: nothing of it is checked before it is saved. */
+const besides = z.object({
+  pins: z.array(z.object({ terminal: z.string(), wire: z.enum(PIN_WIRES), colour: z.string() })).optional(),
+  leftOut: z.boolean().optional(),
+});
+type Besides = z.infer<typeof besides>;
+const NOTHING: Besides = {};
+const besidesDraft = (jobId: string) => stored(`lettura.job-besides-draft.${jobId}`, besides, NOTHING);
+
 export interface JobPanelProps {
   job: Job;
   sensor: Sensor;
@@ -64,8 +74,7 @@ export interface JobPanelProps {
 
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
 export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
-  const [pins, setPins] = useState<Pin[]>();
-  const [leftOut, setLeftOut] = useState<boolean>();
+  const [{ pins, leftOut }, setBesides, forgetBesides] = useStored(besidesDraft(job.id), NOTHING);
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
   const pinsProblem = checkedPins.success ? undefined : refused(checkedPins.error.issues[0]?.message);
@@ -116,8 +125,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
       },
     });
     if ('error' in saved) return;
-    setPins(undefined);
-    setLeftOut(undefined);
+    forgetBesides();
     kept.clear();
     reset({
       complaint: details.complaint,
@@ -127,8 +135,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
     });
   };
   const takeTheirs = () => {
-    setPins(undefined);
-    setLeftOut(undefined);
+    forgetBesides();
     kept.clear();
     forget();
     reset(onRecord, { keepDirtyValues: false });
@@ -199,9 +206,13 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
           <Typography variant="body2" sx={{ mb: 1 }}>
             {t('ui-sheet.diagrams-can-wrong-write-down')}
           </Typography>
-          <PinsEditor pins={shownPins} onChange={setPins} problem={pinsProblem} />
+          <PinsEditor
+            pins={shownPins}
+            onChange={(changed) => setBesides({ pins: changed, leftOut })}
+            problem={pinsProblem}
+          />
           {(pins ?? job.pins) && (
-            <Button color="inherit" onClick={() => setPins([...sensor.pins])}>
+            <Button color="inherit" onClick={() => setBesides({ pins: [...sensor.pins], leftOut })}>
               {t('ui-sheet.back-sensors-list')}
             </Button>
           )}
@@ -211,7 +222,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
             control={
               <Checkbox
                 checked={leftOut ?? job.notAsKnownGood ?? false}
-                onChange={({ target }) => setLeftOut(target.checked)}
+                onChange={({ target }) => setBesides({ pins, leftOut: target.checked })}
               />
             }
             label={t('ui-sheet.not-as-known-good')}

@@ -4,12 +4,13 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { NOT_PROVEN, type JobVerdict } from '@lettura/contract';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { GuessPanel } from './GuessPanel.tsx';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { useRecordVerdictMutation } from '../../app/api.ts';
 import { stored } from '../../app/stored.ts';
+import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
 import { useWeighed } from '../weighing/index.ts';
@@ -36,12 +37,7 @@ const verdictNotes = (jobId: string) => stored(`lettura.verdict-note.${jobId}`, 
 export function VerdictPanel({ jobId, family, triedOn, verdicts, revealed }: VerdictPanelProps) {
   const weighed = useWeighed();
   const weighing = triedOn ? undefined : weighed.weighing;
-  const kept = verdictNotes(jobId);
-  const [note, setText] = useState(() => kept.load());
-  const setNote = (text: string) => {
-    setText(text);
-    kept.save(text);
-  };
+  const [note, setNote] = useStored(verdictNotes(jobId), '');
   const [record, { error, isLoading }] = useRecordVerdictMutation();
   const verdict = weighing?.verdict;
   const leader = weighing?.causes[0];

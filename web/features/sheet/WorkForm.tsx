@@ -8,6 +8,7 @@ import type { Message } from '@lettura/core/measure/message';
 import { useState } from 'react';
 import { z } from 'zod';
 import { stored } from '../../app/stored.ts';
+import { useStored } from '../../app/useStored.ts';
 import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { said, t, upperFirst } from '../../ui/words.ts';
 
@@ -53,14 +54,9 @@ export function WorkForm({
   disabled: boolean;
   onWork: (work: WorkToRecord) => void;
 }) {
-  const kept = draftOf(jobId);
-  const [draft, setDraft] = useState(() => kept.load());
+  const [draft, setDraft, forget] = useStored(draftOf(jobId), EMPTY);
   const [asked, setAsked] = useState(false);
-  const change = (part: Partial<Draft>) => {
-    const next = { ...draft, ...part };
-    setDraft(next);
-    kept.save(next);
-  };
+  const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
   const record = () => {
     if (draft.work === '') {
       setAsked(true);
@@ -72,8 +68,7 @@ export function WorkForm({
       ...Object.fromEntries(filled.map((field) => [field, draft[field].trim()])),
       text: [said(workSaid(draft.work)), ...filled.map((field) => draft[field].trim())].join(', '),
     });
-    kept.clear();
-    setDraft(EMPTY);
+    forget();
     setAsked(false);
   };
   const field = (name: Field) => (
