@@ -17,7 +17,13 @@ import { jobFile } from './jobFile.ts';
 import { knownGoodRecord } from './knownGood.ts';
 import { newReading, reading } from './readings.ts';
 import { instrument, newInstrument } from './instruments.ts';
-import { newRecording, recordingInfo, recordingRevision, recordingWithNumbers } from './recordings.ts';
+import {
+  newRecording,
+  recordingInfo,
+  recordingPictures,
+  recordingRevision,
+  recordingWithNumbers,
+} from './recordings.ts';
 import { sensorFile } from './sensorFile.ts';
 import { newSensor, sensor } from './sensors.ts';
 import { newVehicle, vehicle } from './vehicles.ts';
@@ -203,6 +209,12 @@ export const endpoints = {
     path: '/recordings/:recordingId',
     summary: 'One recording with its numbers',
     response: recordingWithNumbers,
+  },
+  drawRecording: {
+    method: 'get',
+    path: '/recordings/:recordingId/pictures',
+    summary: 'A recording as pictures for a report, one a channel; none where it is too long to be drawn',
+    response: recordingPictures,
   },
   reviseRecording: {
     method: 'post',

@@ -57,10 +57,12 @@ export {
   type FeedStatus,
 } from './feeds.ts';
 export {
+  isTooLongToDraw,
   isWithdrawn,
   MOST_RECORDING_BYTES,
   newRecording,
   recordingInfo,
+  recordingPictures,
   recordingRevision,
   recordingWithNumbers,
   type NewRecording,

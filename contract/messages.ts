@@ -12,7 +12,7 @@ const amount = z.number();
 const quantity = z.union([
   z.strictObject({ volts: amount }),
   z.strictObject({ ohms: amount }),
-  z.strictObject({ kpa: amount, as: z.literal('fine').optional() }),
+  z.strictObject({ kpa: amount, as: z.enum(['fine', 'vacuum']).optional() }),
   z.strictObject({
     value: amount,
     measures: z.enum(MEASURAND_NAMES),

@@ -85,6 +85,17 @@ export const isWithdrawn = ({ revision }: Pick<RecordingInfo, 'revision'>): bool
 export const recordingWithNumbers = recordingInfo.extend({ data: z.base64().max(MOST_RECORDING_BYTES) });
 export type RecordingWithNumbers = z.infer<typeof recordingWithNumbers>;
 
+/** Longer ones are looked at in the program: they would hold up whoever else wants a report. Moments and channels together. */
+export const MOST_NUMBERS_DRAWN = 12_000_000;
+export const isTooLongToDraw = ({
+  samples,
+  channels,
+}: Pick<RecordingInfo, 'samples' | 'channels'>): boolean =>
+  samples * (channels.length + 1) > MOST_NUMBERS_DRAWN;
+
+/** A recording as it is printed: SVG, one a channel and in their order; none where it is too long to be drawn. */
+export const recordingPictures = z.strictObject({ pictures: z.array(z.string()).max(MOST_CHANNELS) });
+
 export const newRecording = recordingWithNumbers
   .omit({ revision: true })
   .refine(({ samples, channels }) => samples * (channels.length + 1) <= MOST_NUMBERS, {

@@ -127,10 +127,12 @@ test('boost that sticks under load: cleaned it is still bad, replaced it is prov
     'part cleaned: port of the sensor',
     'sensor replaced, old part B3-11, new part B3-12',
     'Repair proven',
+    'Pump tableStateExpectedValueSensor against pump',
     'No code has come back',
     'Road test (load 90 %): the complaint did not come back.',
   ])
     expect(told).toContain(text);
+  expect(told).toMatch(/50\.0 kPa[\d.]+ to [\d.]+ V2\.12 V✓ agrees/u);
 });
 
 test('a filter sensor that reads too high: its hoses are sound; the new one is relearned, and ohms of old and new stand side by side', async () => {

@@ -2,6 +2,7 @@ import { truncateSync, writeFileSync } from 'node:fs';
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { RecordingInfo } from '@lettura/contract';
 import { afterAll, expect, test } from 'vitest';
 import { opened } from './application.ts';
 import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
@@ -213,5 +214,14 @@ test('the simulated sensor is swept, and its dead spot told with the place', asy
     .getByRole('link', { name: 'Slow travel, up and down' })
     .waitFor();
   await noAccessibilityFault(page);
+  // On the report of its job each channel is drawn.
+  const kept = (await (await fetch(`${app.url}/api/recordings`)).json()) as RecordingInfo[];
+  const { jobId, channels } = kept.find(({ name }) => name === 'Slow travel, up and down')!;
+  await page.goto(`${app.url}/jobs/${jobId}/report`);
+  const widths = () =>
+    page
+      .getByRole('img', { name: /^Slow travel, up and down, channel \d over/u })
+      .evaluateAll((images) => images.map((image) => (image as HTMLImageElement).naturalWidth > 0));
+  await expect.poll(widths).toEqual(channels.map(() => true));
   expect(complaints).toEqual([]);
 });

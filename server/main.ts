@@ -10,6 +10,7 @@ import { untilItAnswers } from './db/untilItAnswers.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { feedsOf } from './feeds/feedsOf.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
+import { endPictures } from './pictures/picturedApart.ts';
 import { endReports } from './report/printedApart.ts';
 import { endProofs } from './verdicts/proof.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
@@ -71,7 +72,8 @@ function stop(): void {
   log.info('stopping');
   stopping.abort();
   void followed.stop();
-  const end = () => void Promise.all([pool.end(), endProofs(), endReports()]).then(() => process.exit(0));
+  const end = () =>
+    void Promise.all([pool.end(), endProofs(), endReports(), endPictures()]).then(() => process.exit(0));
   server.close(end);
   server.closeIdleConnections();
   setTimeout(() => {

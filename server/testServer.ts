@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { connect, migrateToLatest } from './db/connect.ts';
 import { shipInstruments } from './instruments/shippedInstruments.ts';
+import { endPictures } from './pictures/picturedApart.ts';
 import { endReports } from './report/printedApart.ts';
 import { endProofs } from './verdicts/proof.ts';
 import { shipSensors } from './sensors/shippedSensors.ts';
@@ -54,6 +55,7 @@ export async function testServer() {
       await new Promise((resolve) => server.close(resolve));
       await endProofs();
       await endReports();
+      await endPictures();
       await pool.end();
     },
   };

@@ -25,7 +25,12 @@ const FINE_STEP_KPA = 0.02;
 export function quantityWords(quantity: Quantity, reader: Reader): string {
   if ('volts' in quantity) return voltsWords(quantity.volts, reader);
   if ('ohms' in quantity) return ohmsWords(quantity.ohms, reader);
-  if ('kpa' in quantity) return pressureWords(quantity.kpa, reader.pressureUnit, quantity.as, reader);
+  if ('kpa' in quantity) {
+    const { kpa, as } = quantity;
+    return as === 'vacuum'
+      ? pressureWords(kpa, reader.vacuumUnit ?? reader.pressureUnit, undefined, reader)
+      : pressureWords(kpa, reader.pressureUnit, as, reader);
+  }
   if ('plain' in quantity) return plainWords(quantity.plain, quantity.unit, reader);
   if ('kpaIn' in quantity)
     return withUnit(String(Number(fromKpa(quantity.kpaIn, quantity.unit).toFixed(3))), quantity.unit);

@@ -8,6 +8,8 @@ export type Language = (typeof LANGUAGES)[number];
 export interface Reader {
   language: Language;
   pressureUnit: PressureUnit;
+  /** Of vacuum, where it is another one. */
+  vacuumUnit?: PressureUnit;
 }
 
 const LOCALES: Record<Language, string> = { en: 'en-GB', 'en-XA': 'en-GB' };

@@ -2,6 +2,7 @@ import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { titleOf } from '@lettura/core/judge/weighing';
 import {
+  conditionsSaid,
   driveSaid,
   harnessSaid,
   pairSaid,
@@ -26,7 +27,7 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
-import { conditionsSaid, followUpSaid, monitorSaid } from '@lettura/core/record/followUp';
+import { roadSaid, followUpSaid, monitorSaid } from '@lettura/core/record/followUp';
 import type { Evidence } from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
@@ -62,8 +63,7 @@ export const gaugeUnit = (basis: PressureBasis, units: Units): PressureUnit =>
   basis === 'vacuum' ? units.vacuum : units.absolute;
 
 export function recordWords(language: Language, units: Units) {
-  // What a line shows of pressures is in its own unit already.
-  const words = wordsFor({ language, pressureUnit: 'kPa' });
+  const words = wordsFor({ language, pressureUnit: units.absolute, vacuumUnit: units.vacuum });
   const said = (message: Message) => words.say(message);
   const pressure = (kpa: number) => verbatim(formatPressure(kpa, units.absolute));
 
@@ -111,7 +111,7 @@ export function recordWords(language: Language, units: Units) {
             : say('ui.not-finished', { monitors: list(made.unfinished.map(monitorSaid)) }),
         );
       case 'road-test':
-        return said(say(`ui.complaint-${made.complaint}`, { conditions: conditionsSaid(made) }));
+        return said(say(`ui.complaint-${made.complaint}`, { conditions: roadSaid(made) }));
       case 'recheck':
         return day(made.onDate);
     }
@@ -183,13 +183,7 @@ export function recordWords(language: Language, units: Units) {
     ].join(', ');
 
   /** The state with the setting of a pump, which tells one step from the next. */
-  const conditions = (of: MachineState): string => {
-    const { stimulus } = of;
-    if (stimulus?.kind !== 'pump') return state(of);
-    const { kpaAboveAmbient: kpa } = stimulus;
-    const size = formatPressure(Math.abs(kpa), kpa < 0 ? units.vacuum : units.absolute);
-    return said(say('ui.state-pumped', { state: verbatim(state(of)), size: verbatim(size), below: kpa < 0 }));
-  };
+  const conditions = (of: MachineState): string => words.value(conditionsSaid(of, true));
 
   /** What a place should read, in the instrument's own basis: a gauge is expected in vacuum, live data in absolute. */
   const expectation = (expected: Expectation, target: Target, air: Ambient | undefined): string => {

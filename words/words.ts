@@ -18,7 +18,7 @@ const kept = new Map<string, Words>();
 
 /** The words of a reader; the same object for the same reader. */
 export function wordsFor(reader: Reader): Words {
-  const key = `${reader.language} ${reader.pressureUnit}`;
+  const key = `${reader.language} ${reader.pressureUnit} ${reader.vacuumUnit ?? reader.pressureUnit}`;
   const words = kept.get(key) ?? makeWords(reader);
   kept.set(key, words);
   return words;

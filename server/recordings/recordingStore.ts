@@ -50,6 +50,12 @@ function asRevised(row: Row, { channels, findings, revisedAt, withdrawn }: LastR
   return { ...info, channels, findings, revision: { revisedAt: revisedAt.toISOString(), withdrawn } };
 }
 
+/** What is on record of it, and its numbers deflated. */
+export interface KeptRecording {
+  info: RecordingInfo;
+  deflated: Buffer;
+}
+
 const noSuchRecording = () =>
   fail('not-found', say('server.there-no-such-recording'), say('server.go-back-sweeps-open-there'));
 
@@ -101,14 +107,19 @@ export const recordingStore = (db: Database) => {
       return rows.map(revisionOf);
     },
 
-    async get(id: string): Promise<Result<RecordingWithNumbers, 'not-found'>> {
+    /** What is on record of it and its numbers as they are kept, for whoever draws it. */
+    async kept(id: string): Promise<Result<KeptRecording, 'not-found'>> {
       const [info] = await revised(asc(recordingTable.sequence), eq(recordingTable.id, id));
       const [numbers] = await db
         .select({ deflated: recordingTable.deflated })
         .from(recordingTable)
         .where(eq(recordingTable.id, id));
-      if (!info || !numbers) return noSuchRecording();
-      return ok({ ...info, data: numbers.deflated.toString('base64') });
+      return info && numbers ? ok({ info, deflated: numbers.deflated }) : noSuchRecording();
+    },
+
+    async get(id: string): Promise<Result<RecordingWithNumbers, 'not-found'>> {
+      const kept = await this.kept(id);
+      return kept.ok ? ok({ ...kept.value.info, data: kept.value.deflated.toString('base64') }) : kept;
     },
 
     /** The numbers stay; what they are, and whether they count, is said anew. */

@@ -76,6 +76,11 @@ export interface Cell {
   decoration?: 'lineThrough';
 }
 
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A picture as SVG is never cut by the end of a page. */
+export const picture = (svg: string): Content => ({ svg, margin: [0, 2, 0, 4] });
+
 /** Rows under a head that is repeated on each page. */
 export function rows(
   head: readonly string[],

@@ -1,5 +1,6 @@
 import type { Workshop } from '@lettura/contract';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { deflateRawSync } from 'node:zlib';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { SHIPPED_SENSORS } from '../sensors/shippedSensors.ts';
@@ -116,6 +117,72 @@ test('page one is for the customer, the rest for the next technician, with pages
   // The letters are in the file, so that it reads the same everywhere.
   expect(letters).toMatch(/\/BaseFont \/[A-Z]{6}\+DejaVuSansCondensed\b/u);
   expect(letters.match(/\/FontFile2/gu)?.length).toBeGreaterThanOrEqual(2);
+});
+
+/** Lines and areas that are drawn, over all pages. */
+async function drawnIn(bytes: Uint8Array): Promise<number> {
+  const document = await getDocument({ data: bytes, verbosity: 0 }).promise;
+  let drawn = 0;
+  for (let number = 1; number <= document.numPages; number++) {
+    const { fnArray } = await (await document.getPage(number)).getOperatorList();
+    drawn += fnArray.filter((operator) => operator === OPS.constructPath).length;
+  }
+  return drawn;
+}
+
+test('pump steps stand in a table beside the curve, and a recording is drawn with its dropout', async () => {
+  const map = SHIPPED_SENSORS.find(({ family }) => family === 'manifold-pressure')!;
+  const job = await openTestJob(server, map.id);
+  await air(job.id);
+  const fetched = async () =>
+    new Uint8Array(await (await fetch(`${server.base}/jobs/${job.id}/report.pdf`)).arrayBuffer());
+  const without = await drawnIn(await fetched());
+  for (const kpaAboveAmbient of [0, -20, -40])
+    await reading(job.id, {
+      id: v7(),
+      volts: 4.1,
+      state: { engine: 'koeo', plug: 'connected', stimulus: { kind: 'pump', kpaAboveAmbient } },
+    });
+  const samples = 2000;
+  const values = Float64Array.from({ length: samples }, (_, i) => (i === 777 ? 0.02 : 2 + i / samples));
+  const seconds = Float64Array.from({ length: samples }, (_, i) => i / 100);
+  const kept = {
+    id: v7(),
+    jobId: job.id,
+    name: 'sweep < 5 V & more',
+    takenAt: new Date().toISOString(),
+    source: 'import',
+    channels: [{ name: 'first & "only"', unit: 'V', use: 'signal' }],
+    samples,
+    durationSeconds: 20,
+    findings: [],
+    marks: [],
+    note: '',
+    data: deflateRawSync(Buffer.concat([Buffer.from(seconds.buffer), Buffer.from(values.buffer)])).toString(
+      'base64',
+    ),
+  };
+  const sent = await server.call('POST', `/jobs/${job.id}/recordings`, kept);
+  expect(sent.status, JSON.stringify(sent.body)).toBe(201);
+  const { pages } = await pdf(job.id);
+  const all = pages.join(' ');
+  expect(all).toContain('Pump table');
+  // 40 kPa of vacuum, in the unit that was asked for, and how far off a signal is that stands still.
+  expect(all).toMatch(/11\.81 inHg vacuum 0\.91 to 1\.09 V 4\.10 V ✕ disagrees: 155\.0 kPa above, En/u);
+  // Three steps are three readings wherever they are named.
+  expect(all).toMatch(/For: Signal at the sensor plug 4\.10 V \([^)]*5\.91 inHg vacuum, plug connected\)/u);
+  expect(all).toContain('first & "only", V');
+  expect(await drawnIn(await fetched())).toBeGreaterThan(without + 10);
+
+  const drawn = await server.call('GET', `/recordings/${kept.id}/pictures`);
+  const [picture = ''] = (drawn.body as { pictures: string[] }).pictures;
+  expect(picture).toContain('<title>sweep &#60; 5 V &#38; more, first &#38; &#34;only&#34;</title>');
+  // One sample of two thousand went low: the line goes there, to the bottom of the picture.
+  const heights = [...picture.matchAll(/[ML][\d.]+ ([\d.]+)/gu)].map(([, y]) => Number(y));
+  const lowest = Math.max(...heights);
+  expect(heights.filter((y) => y === lowest)).toHaveLength(1);
+  expect(lowest).toBeGreaterThan(heights.toSorted((a, b) => b - a)[1]! + 20);
+  expect((await server.call('GET', `/recordings/${v7()}/pictures`)).status).toBe(404);
 });
 
 test('a long record makes a hundred pages while the server goes on answering', async () => {

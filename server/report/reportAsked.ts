@@ -27,6 +27,8 @@ export interface ReportAsked {
   sheet: JobSheet;
   workshop: Workshop;
   reader: ReportReader;
+  /** By the id of a recording: its pictures. One that is missing is too long to be drawn. */
+  pictures: Readonly<Record<string, string[]>>;
   /** When it is made. */
   atInstant: string;
   version: string;

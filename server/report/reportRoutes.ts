@@ -1,12 +1,14 @@
 import { say } from '@lettura/core/measure/message';
 import { fail } from '@lettura/core/measure/problem';
-import { pathParameters } from '@lettura/contract';
+import { isTooLongToDraw, isWithdrawn, pathParameters, type RecordingInfo } from '@lettura/contract';
 import type { Router } from 'express';
 import { readFileSync } from 'node:fs';
 import type { Database } from '../db/connect.ts';
 import { sendProblem } from '../http/problem.ts';
 import { jobStore } from '../jobs/jobStore.ts';
 import { workshopStore } from '../workshop/workshopStore.ts';
+import { picturedApart } from '../pictures/picturedApart.ts';
+import { recordingStore } from '../recordings/recordingStore.ts';
 import { printedApart } from './printedApart.ts';
 import { reportReader } from './reportAsked.ts';
 
@@ -27,6 +29,7 @@ export function reportRoutes(api: Router, db: Database): void {
     if (!sheet.ok) return sendProblem(res, sheet.problem);
     const bytes = await printedApart({
       sheet: sheet.value,
+      pictures: await picturesOf(sheet.value.recordings),
       workshop: await workshopStore(db).get(),
       reader: reader.data,
       atInstant: new Date().toISOString(),
@@ -34,4 +37,15 @@ export function reportRoutes(api: Router, db: Database): void {
     });
     res.type('application/pdf').send(Buffer.from(bytes));
   });
+
+  /** One after the other: the numbers of all of them at once may be more than there is room for. */
+  async function picturesOf(recordings: readonly RecordingInfo[]): Promise<Record<string, string[]>> {
+    const pictures: Record<string, string[]> = {};
+    for (const info of recordings) {
+      if (isWithdrawn(info) || isTooLongToDraw(info)) continue;
+      const kept = await recordingStore(db).kept(info.id);
+      if (kept.ok) pictures[info.id] = await picturedApart(kept.value);
+    }
+    return pictures;
+  }
 }

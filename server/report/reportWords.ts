@@ -12,7 +12,7 @@ export interface ReportWords {
 }
 
 export function reportWords({ language, absolute, vacuum, timeZone }: ReportReader): ReportWords {
-  const { say, title, value } = wordsFor({ language, pressureUnit: absolute });
+  const { say, title, value } = wordsFor({ language, pressureUnit: absolute, vacuumUnit: vacuum });
   return {
     say,
     title,

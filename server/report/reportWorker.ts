@@ -11,6 +11,7 @@ import { technicianPages } from './technicianPages.ts';
 /** In a thread of its own: a report as the bytes of a PDF file. */
 export default async function report({
   sheet,
+  pictures,
   workshop,
   reader,
   atInstant,
@@ -26,7 +27,7 @@ export default async function report({
       content: [
         ...before,
         ...customerPage(sheet, head, facts, words),
-        ...technicianPages(sheet, facts, words),
+        ...technicianPages(sheet, facts, pictures, words, reader.absolute),
       ],
       footer: (page, pages) =>
         words.say(

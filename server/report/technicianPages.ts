@@ -20,10 +20,13 @@ import {
   type MachineState,
   type Target,
 } from '@lettura/core/machine/places';
+import type { PressureUnit } from '@lettura/core/measure/quantity';
 import { list, say, verbatim, withoutRepeats } from '@lettura/core/measure/message';
 import { day } from '@lettura/words';
 import type { Content } from 'pdfmake/interfaces.js';
-import { bullets, heading, paragraph, rows, type Cell } from './paper.ts';
+import { bullets, heading, paragraph, picture, rows, upperFirst, type Cell } from './paper.ts';
+import { isPumpStep, pumpTable } from './pumpTable.ts';
+import type { ReportAsked } from './reportAsked.ts';
 import type { ReportFacts } from './reportFacts.ts';
 import type { ReportWords } from './reportWords.ts';
 
@@ -31,14 +34,21 @@ const SIGNS: Record<Fit, string> = { 'as-expected': '✓', 'at-the-edge': '≈',
 const GATE_SIGNS = { proven: '✓', missing: '○', refuted: '✕' } as const;
 
 /** Page two and on: everything that was read and what it says, for whoever works on the machine next. */
-export function technicianPages(sheet: JobSheet, facts: ReportFacts, words: ReportWords): Content[] {
+export function technicianPages(
+  sheet: JobSheet,
+  facts: ReportFacts,
+  pictures: ReportAsked['pictures'],
+  words: ReportWords,
+  unit: PressureUnit,
+): Content[] {
   const parts: Content[] = [
     ...circumstances(sheet, facts, words),
     ...verdictsInOrder(sheet, words),
     ...beforeAndAfter(facts, words),
     ...whatReadingsSay(facts, words),
     ...byState(sheet, facts, words),
-    ...recordings(sheet, words),
+    ...pumpTable(facts, words, unit),
+    ...recordings(sheet, pictures, words),
     ...instruments(sheet, words),
     ...allReadings(sheet, words),
     paragraph(words.say(say('ui-report.voltages-against-battery-negative-doubts'))),
@@ -189,22 +199,28 @@ function statesRead(standing: readonly Reading[]): MachineState[] {
   for (const one of standing)
     if (
       (one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan') &&
+      !isPumpStep(one) &&
       !states.some((known) => sameState(known, one.state))
     )
       states.push(one.state);
   return states;
 }
 
-function recordings(sheet: JobSheet, { say: said, dayAndTime }: ReportWords): Content[] {
+function recordings(
+  sheet: JobSheet,
+  pictures: ReportAsked['pictures'],
+  { say: said, dayAndTime }: ReportWords,
+): Content[] {
   // One that was withdrawn counts for nothing, and is no part of what the customer gets.
   const kept = sheet.recordings.filter((one) => !isWithdrawn(one));
   if (kept.length === 0) return [];
   const sign = { fault: '✕', note: '·' } as const;
   return [
     heading(said(say('ui-report.recordings'))),
-    ...kept.flatMap(({ name, takenAt, findings }) => [
+    ...kept.flatMap(({ id, name, takenAt, findings }) => [
       paragraph(`${name}, ${dayAndTime(takenAt)}`, true),
       ...bullets(findings.map(({ weight, sentence }) => `${sign[weight]} ${said(sentence)}`)),
+      ...(pictures[id]?.map(picture) ?? [paragraph(said(say('ui-report.too-long-to-draw')))]),
     ]),
   ];
 }
@@ -276,5 +292,3 @@ function cautionsOf({ readings, sensor }: JobSheet, { say: said }: ReportWords):
   );
   return withoutRepeats([LOOM_CAUTION, ...all]).map((caution) => paragraph(`⚠ ${said(caution)}`));
 }
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

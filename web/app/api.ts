@@ -12,6 +12,7 @@ import {
   feedInfo,
   reading,
   recordingInfo,
+  recordingPictures,
   recordingRevision,
   sensor,
   sensorRecord,
@@ -190,6 +191,13 @@ export const api = createApi({
       responseSchema: asRead(z.array(recordingInfo)),
       providesTags: ['Recording'],
     }),
+    // What a fault was found in is shaded, so another reading of it is another picture.
+    recordingPictures: build.query<string[], string>({
+      query: (recordingId) => `recordings/${recordingId}/pictures`,
+      rawResponseSchema: asRead(recordingPictures),
+      transformResponse: ({ pictures }: z.infer<typeof recordingPictures>) => pictures,
+      providesTags: ['Recording'],
+    }),
     reviseRecording: build.mutation<RecordingRevision, RecordingRevision>({
       query: (body) => ({ url: `recordings/${body.recordingId}/revisions`, method: 'POST', body }),
       responseSchema: asRead(recordingRevision),
@@ -222,6 +230,7 @@ export const {
   useListSensorsQuery,
   useListFeedsQuery,
   useListRecordingsQuery,
+  useRecordingPicturesQuery,
   useKnownGoodQuery,
   useListVehiclesQuery,
   useMachineQuery,

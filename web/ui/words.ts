@@ -20,10 +20,10 @@ function chosen(): Language {
 export const LANGUAGE: Language = chosen();
 
 /** The words of whoever reads this page in these units. */
-export const wordsIn = ({ absolute }: Pick<Units, 'absolute'>): Words =>
-  wordsFor({ language: LANGUAGE, pressureUnit: absolute });
+export const wordsIn = ({ absolute, vacuum }: Units): Words =>
+  wordsFor({ language: LANGUAGE, pressureUnit: absolute, vacuumUnit: vacuum });
 
-const withoutUnits = wordsIn({ absolute: 'kPa' });
+const withoutUnits = wordsIn({ absolute: 'kPa', vacuum: 'kPa' });
 /** What has no pressure in it, and so is the same in all units. */
 export const said = (message: Message): string => withoutUnits.say(message);
 export const titled = (message: Message): string => withoutUnits.title(message);

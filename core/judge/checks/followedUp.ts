@@ -1,5 +1,5 @@
 import { list, plain, say, verbatim, type Message } from '../../measure/message/index.ts';
-import { conditionsSaid, monitorSaid, type FollowUp } from '../../record/followUp/index.ts';
+import { roadSaid, monitorSaid, type FollowUp } from '../../record/followUp/index.ts';
 import type { RepairOutcome } from './repairProof.ts';
 
 /** Since the last work that changes what is read, oldest first. */
@@ -95,7 +95,7 @@ function ofRoad(tests: readonly Kind<'road-test'>[]) {
   const bad = tests.filter(({ complaint }) => complaint === 'still-there');
   const last = bad.at(-1) ?? tests.at(-1);
   if (!last) return { remarks: [say('follow-up.no-road-test')], against: [], isGone: false };
-  const conditions = conditionsSaid(last);
+  const conditions = roadSaid(last);
   const of = tests.length;
   const remark = {
     gone: say('follow-up.road-gone', { conditions, of }),

@@ -2,7 +2,17 @@ export { flowAgainst, litresRuleFlow, speedDensityFlow } from './airflowCheck.ts
 export { disagreements } from './disagreements.ts';
 export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { noResponse, type NoResponse } from './pumpResponse.ts';
-export { pumpPoint, pumpSettings, pumpState, pumpSteps, type Pumped, type PumpPoint } from './pumpSweep.ts';
+export { pumpStepSaid } from './pumpStepSaid.ts';
+export {
+  isPumpStepDoubtful,
+  isPumpStepOff,
+  pumpPoint,
+  pumpSettings,
+  pumpState,
+  pumpSteps,
+  type Pumped,
+  type PumpPoint,
+} from './pumpSweep.ts';
 export { speaksOfSensor } from './sweepEvidence.ts';
 export { sweepGuides, type GuideStep, type SweepGuide } from './sweepGuides.ts';
 export { trackPairIn, type PairWire, type TrackPair } from './trackPair.ts';

@@ -93,6 +93,14 @@ export interface PumpPoint {
     | undefined;
 }
 
+/** Whether a step disagrees with the pump by as much as matters. */
+export const isPumpStepOff = ({ judged }: Pick<PumpPoint, 'judged'>): boolean =>
+  judged?.ok === true && judged.value.outcome === 'disagree' && judged.value.matters;
+
+/** Off, or on a rail or without its supply: no step that the curve is to be believed by. */
+export const isPumpStepDoubtful = (point: Pick<PumpPoint, 'judged'>): boolean =>
+  isPumpStepOff(point) || point.judged?.ok === false;
+
 /**
  * One step of a pump table: what the signal should be, what it was, and whether that agrees with the pump's gauge.
  *

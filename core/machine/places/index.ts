@@ -39,6 +39,7 @@ export {
 export { GAUGE_TAPS, isTarget, sameTarget, spotOf, type GaugeTap, type Spot, type Target } from './spots.ts';
 export {
   attachmentSaid,
+  conditionsSaid,
   driveSaid,
   engineSaid,
   harnessSaid,

@@ -2,6 +2,7 @@ import {
   fixed,
   list,
   NOTHING_TO_SAY,
+  pressure,
   say,
   type Message,
   type MessageList,
@@ -27,6 +28,29 @@ export const stimulusSaid = (stimulus: Stimulus): Message =>
 /** What drives the sensor; how its plug stands is said beside it where that matters. */
 export const driveSaid = ({ engine, stimulus }: Drive): MessageList =>
   list([engineSaid(engine), ...(stimulus ? [stimulusSaid(stimulus)] : [])]);
+
+/** The same with the setting of a pump, which tells one step from the next. */
+const driveSetSaid = ({ engine, stimulus }: Drive): MessageList =>
+  stimulus?.kind === 'pump'
+    ? list([
+        engineSaid(engine),
+        say('stimulus.pump-at', {
+          size: pressure(
+            Math.abs(stimulus.kpaAboveAmbient),
+            stimulus.kpaAboveAmbient < 0 ? 'vacuum' : undefined,
+          ),
+          below: stimulus.kpaAboveAmbient < 0,
+        }),
+      ])
+    : driveSaid({ engine, ...(stimulus ? { stimulus } : {}) });
+
+/** How something was read; that the plug was connected goes without saying where `briefly`. */
+export const conditionsSaid = (state: MachineState, briefly = false): MessageList =>
+  list([
+    ...driveSetSaid(state).list,
+    ...(briefly && state.plug === 'connected' ? [] : [plugSaid(state.plug)]),
+    ...harnessSaid(state.harness).list,
+  ]);
 
 export const stateSaid = (state: MachineState): MessageList =>
   list([...driveSaid(state).list, plugSaid(state.plug), ...harnessSaid(state.harness).list]);

@@ -7,8 +7,8 @@ export type Quantity =
   | { readonly volts: number }
   /** As a meter shows them; OL past its last range. */
   | { readonly ohms: number }
-  /** Kilopascals, in the reader's unit. */
-  | { readonly kpa: number; readonly as?: 'fine' | undefined }
+  /** Kilopascals, in the reader's unit; vacuum is read in a unit of its own. */
+  | { readonly kpa: number; readonly as?: 'fine' | 'vacuum' | undefined }
   /** In the one unit that the core keeps for it. */
   | { readonly value: number; readonly measures: Measurand; readonly as?: 'fine' | 'with-basis' | undefined }
   /** A factor: `2.4 times`. */
@@ -48,7 +48,7 @@ export const volts = (value: number): Quantity => ({ volts: value });
 const OPEN_OHMS = 1e12;
 export const ohms = (value: number): Quantity => ({ ohms: Math.min(value, OPEN_OHMS) });
 export const times = (factor: number): Quantity => ({ times: factor });
-export const pressure = (kpa: number, as?: 'fine'): Quantity => (as ? { kpa, as } : { kpa });
+export const pressure = (kpa: number, as?: 'fine' | 'vacuum'): Quantity => (as ? { kpa, as } : { kpa });
 export const measured = (value: number, measures: Measurand, as?: 'fine' | 'with-basis'): Quantity =>
   as ? { value, measures, as } : { value, measures };
 export const plain = (value: number, unit?: FixedUnit): Quantity =>

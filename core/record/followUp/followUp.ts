@@ -56,7 +56,7 @@ export type FollowUpId = FollowUp['what'];
 export const followUpSaid = (what: FollowUpId): Message => say(`follow-up.${what}`);
 
 /** How it was driven, in brackets; nothing where nobody said. */
-export function conditionsSaid({
+export function roadSaid({
   loadPercent,
   revsRpm,
   gear,

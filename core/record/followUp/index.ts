@@ -1,6 +1,6 @@
 export {
   COMPLAINT_ANSWERS,
-  conditionsSaid,
+  roadSaid,
   followUpSaid,
   MONITOR_IDS,
   monitorSaid,

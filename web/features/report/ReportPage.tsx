@@ -32,6 +32,8 @@ import { Fold } from '../../ui/Fold.tsx';
 import { SavePdf } from './SavePdf.tsx';
 import { WorkshopForm } from './WorkshopForm.tsx';
 import { WorkshopHead } from './WorkshopHead.tsx';
+import { PumpReport } from './PumpReport.tsx';
+import { RecordingPictures } from './RecordingPictures.tsx';
 import { RepairReport } from './RepairReport.tsx';
 import { Heading } from './Heading.tsx';
 import { Said } from '../../ui/Said.tsx';
@@ -238,6 +240,8 @@ function Report({ sheet }: { sheet: Sheet }) {
         </Box>
       ))}
 
+      <PumpReport caseFile={caseFile} units={units} />
+
       {recordings.length > 0 && (
         <>
           <Heading>{t('ui-report.recordings')}</Heading>
@@ -247,6 +251,7 @@ function Report({ sheet }: { sheet: Sheet }) {
                 {name}, {dayAndTime(takenAt)}
               </Typography>
               <FindingList findings={findings} />
+              <RecordingPictures recordingId={id} name={name} />
             </Box>
           ))}
         </>

@@ -1,6 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { noResponse, type PumpPoint } from '@lettura/core/judge/checks';
+import { isPumpStepDoubtful, isPumpStepOff, noResponse, type PumpPoint } from '@lettura/core/judge/checks';
 import type { PressureUnit } from '@lettura/core/measure/quantity';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { Suspense } from 'react';
@@ -16,16 +16,12 @@ export interface PumpOutcomeProps {
   unit: PressureUnit;
 }
 
-/** Whether a step disagrees with the pump by as much as matters. */
-export const isOff = ({ judged }: PumpPoint): boolean =>
-  judged?.ok === true && judged.value.outcome === 'disagree' && judged.value.matters;
-
 /** What the steps read so far come to, and where they lie beside the curve; it grows as the table is filled. */
 export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcomeProps) {
   const read = points.filter(({ reading }) => reading);
   if (read.length === 0) return null;
   const judged = read.filter(({ judged: one }) => one?.ok);
-  const bad = judged.filter(isOff).length;
+  const bad = judged.filter(isPumpStepOff).length;
   const still = noResponse(points);
   const zero = profile.measures === 'absolute-pressure' ? ambientKpaAbs : 0;
   return (
@@ -60,7 +56,7 @@ export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcom
             value: zero + kpaAboveAmbient,
             volts: reading!.volts,
           }))}
-          doubtful={read.flatMap((point, i) => (isOff(point) || point.judged?.ok === false ? [i] : []))}
+          doubtful={read.flatMap((point, i) => (isPumpStepDoubtful(point) ? [i] : []))}
         />
       </Suspense>
     </Box>

@@ -8,18 +8,20 @@ import Typography from '@mui/material/Typography';
 import type { Instrument } from '@lettura/contract';
 import { isPumpedDown } from '@lettura/core/machine/family';
 import type { MachineState } from '@lettura/core/machine/places';
-import { formatValue, fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
+import { fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import {
+  isPumpStepOff,
   pumpPoint,
   pumpSettings,
   pumpState,
+  pumpStepSaid,
   type CaseFile,
   type PumpPoint,
 } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { pumpAccuracy } from './pumpInHand.ts';
-import { isOff, PumpOutcome } from './PumpOutcome.tsx';
+import { PumpOutcome } from './PumpOutcome.tsx';
 import { PumpStepsChoice } from './PumpStepsChoice.tsx';
 import { StepField } from './StepField.tsx';
 import { usePumpSteps } from './usePumpSteps.ts';
@@ -29,8 +31,7 @@ import { numberIn } from '../../ui/numberIn.ts';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
 import type { Units } from '../../ui/units.ts';
-import { enInWords } from '../../ui/numbersInWords.ts';
-import { said, t } from '../../ui/words.ts';
+import { t, wordsIn } from '../../ui/words.ts';
 import { verbatim } from '@lettura/core/measure/message';
 
 export interface PumpPanelProps {
@@ -84,7 +85,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
             <PumpRow
               key={point.kpaAboveAmbient}
               {...{ point, unit, units, caseFile, disabled, mostVolts }}
-              isAlone={isOff(point) && standsAlone(points)}
+              isAlone={isPumpStepOff(point) && standsAlone(points)}
               onEnter={(text) => onEnter(pumpedBy(pump, pumpState(point.kpaAboveAmbient)), text)}
             />
           ))}
@@ -103,7 +104,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
 /** So few of the steps off are a slip of the hand or the gauge before they are the sensor. */
 const ALONE_SHARE = 0.25;
 const standsAlone = (points: readonly PumpPoint[]): boolean =>
-  points.filter(isOff).length <= ALONE_SHARE * points.filter(({ judged }) => judged?.ok).length;
+  points.filter(isPumpStepOff).length <= ALONE_SHARE * points.filter(({ judged }) => judged?.ok).length;
 
 /** The step as it goes on record: with what showed the pressure. */
 function pumpedBy(pump: Instrument | undefined, state: MachineState): RecordedState {
@@ -134,7 +135,7 @@ function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, o
   const [text, setText] = useState('');
   const typed = numberIn(text);
   const setting = formatSetting(fromKpa(Math.abs(kpaAboveAmbient), unit));
-  const found = judged ? inWords(judged, caseFile, units) : '';
+  const found = judged ? wordsIn(units).say(pumpStepSaid(judged, caseFile.profile.measures)) : '';
   const words = isAlone ? `${found}. ${t('ui-sheet.take-step-again')}` : found;
   return (
     <TableRow>
@@ -173,23 +174,6 @@ function PumpRow({ point, unit, units, caseFile, disabled, mostVolts, isAlone, o
       <TableCell sx={WIDE_ONLY}>{words}</TableCell>
     </TableRow>
   );
-}
-
-function inWords(judged: NonNullable<PumpPoint['judged']>, { profile }: CaseFile, units: Units): string {
-  if (!judged.ok) return said(judged.problem.message);
-  const { outcome, matters, difference, en, ofBound } = judged.value;
-  if (ofBound && outcome === 'cannot-tell')
-    return t('ui-sheet.cannot-tell-sensor', { limitedBy: said(judged.value.limitedBy) });
-  const size = t('ui-sheet.off-by', {
-    atLeast: ofBound === true,
-    size: formatValue(Math.abs(difference), profile.measures, units.absolute),
-    below: difference < 0,
-    en: en === undefined ? '' : t('ui-sheet.en-2', { en: enInWords(en) }),
-  });
-  if (outcome === 'cannot-tell')
-    return t('ui-sheet.cannot-tell-limit', { size, limitedBy: said(judged.value.limitedBy) });
-  if (outcome === 'agree') return t('ui-sheet.agrees', { size });
-  return matters ? t('ui-sheet.disagrees', { size }) : t('ui-sheet.off-too-little-matter', { size });
 }
 
 /** Settings are round numbers of the unit: 2.5, not 2.50. */

@@ -3,6 +3,7 @@ export { meaningOf } from './meaning.ts';
 export { padIn } from './padOf.ts';
 export { FollowUpRemarks } from './FollowUps.tsx';
 export { SameTestsTable } from './SameTestsTable.tsx';
+export { PumpOutcome } from './PumpOutcome.tsx';
 export { RecordTable } from './RecordTable.tsx';
 export { selectInHand, sheetSlice, sheetStorage } from './sheetSlice.ts';
 export { GateList } from './StandingPanel.tsx';

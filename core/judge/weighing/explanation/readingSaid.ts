@@ -8,7 +8,7 @@ import {
   type Quantity,
 } from '../../../measure/message/index.ts';
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { stateSaid, targetSaid } from '../../../machine/places/index.ts';
+import { conditionsSaid, targetSaid } from '../../../machine/places/index.ts';
 import { observationOf, type ObservationMade } from '../../../record/observation/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
@@ -19,7 +19,7 @@ export const readingSaid = (reading: AnyEvidence, caseFile: CaseFile): Message =
   say('weighing.reading', {
     target: targetSaid(reading),
     value: valueSaid(reading, caseFile),
-    state: stateSaid(reading.state),
+    state: conditionsSaid(reading.state),
   });
 
 export const observationSaid = ({ observation, holds }: ObservationMade): Message => {

@@ -1,0 +1,82 @@
+import type { Reading } from '@lettura/contract';
+import {
+  isPumpStepDoubtful,
+  pumpPoint,
+  pumpSettings,
+  pumpStepSaid,
+  type CaseFile,
+  type PumpPoint,
+} from '@lettura/core/judge/checks';
+import type { Target } from '@lettura/core/machine/places';
+import { say, verbatim } from '@lettura/core/measure/message';
+import { measurandSaid, shownUnit, type PressureUnit } from '@lettura/core/measure/quantity';
+import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import type { Content } from 'pdfmake/interfaces.js';
+import { curvePicture } from '../pictures/curvePicture.ts';
+import { heading, picture, rows, upperFirst } from './paper.ts';
+import type { ReportFacts } from './reportFacts.ts';
+import type { ReportWords } from './reportWords.ts';
+
+/** The signal at a setting of the pump: it stands in the pump table, and needs no part of its own. */
+export const isPumpStep = (one: Reading): boolean =>
+  one.kind === 'wire' &&
+  one.lane === 'signal' &&
+  one.place === 'plug' &&
+  one.state.plug === 'connected' &&
+  one.state.stimulus?.kind === 'pump';
+
+/** What was read at each setting of the pump since the last work, as a table and beside the curve. */
+export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: PressureUnit): Content[] {
+  const { say: said, record } = words;
+  const { profile, ambient } = caseFile;
+  const points = pumpSettings(caseFile, [])
+    .map((kpa) => pumpPoint(caseFile, kpa, COMMON_VACUUM_GAUGE))
+    .filter(({ reading }) => reading);
+  if (points.length === 0) return [];
+  const zero = profile.measures === 'absolute-pressure' ? ambient?.pressureKpaAbs : 0;
+  return [
+    heading(said(say('ui-report.pump-steps'))),
+    ...rows(
+      (['ui-sheet.state', 'ui-report.expected', 'ui-sheet.value', 'ui-report.step-agreed'] as const).map(
+        (code) => said(say(code)),
+      ),
+      points.map((point) => stepRow(point, caseFile, words)),
+      ['*', 90, 60, 160],
+    ),
+    ...(zero === undefined
+      ? []
+      : [
+          picture(
+            curvePicture(
+              profile,
+              points.map((point) => ({
+                value: zero + point.kpaAboveAmbient,
+                volts: point.reading!.volts,
+                isOff: isPumpStepDoubtful(point),
+              })),
+              unit,
+              {
+                described: said(say('ui-report.curve-and-steps', { count: points.length })),
+                value: said(
+                  say('ui-report.value-axis', {
+                    measurand: measurandSaid(profile.measures),
+                    unit: verbatim(shownUnit(profile.measures, unit)),
+                  }),
+                ),
+                volts: said(say('ui-report.signal-volts')),
+              },
+            ),
+          ),
+        ]),
+  ];
+
+  function stepRow({ reading, expected, judged }: PumpPoint, of: CaseFile, by: ReportWords): string[] {
+    const target: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
+    return [
+      upperFirst(record.conditions(reading!.state)),
+      expected ? record.expectation(expected, target, of.ambient) : '',
+      record.value(reading!),
+      judged ? by.say(pumpStepSaid(judged, profile.measures)) : '',
+    ];
+  }
+}

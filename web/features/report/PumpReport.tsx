@@ -1,0 +1,64 @@
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Box from '@mui/material/Box';
+import { pumpPoint, pumpSettings, pumpStepSaid, type CaseFile } from '@lettura/core/judge/checks';
+import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import { conditionsInWords, expectationInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
+import { Said } from '../../ui/Said.tsx';
+import type { Units } from '../../ui/units.ts';
+import { t } from '../../ui/words.ts';
+import { PumpOutcome } from '../sheet/index.ts';
+import { Heading } from './Heading.tsx';
+
+/** What was read at each setting of the pump since the last work, as a table and beside the curve. */
+export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Units }) {
+  const { profile, ambient } = caseFile;
+  const points = pumpSettings(caseFile, [])
+    .map((kpa) => pumpPoint(caseFile, kpa, COMMON_VACUUM_GAUGE))
+    .filter(({ reading }) => reading);
+  if (points.length === 0) return null;
+  return (
+    <Box sx={{ breakInside: 'avoid' }}>
+      <Heading>{t('ui-report.pump-steps')}</Heading>
+      <Table size="small" aria-label={t('ui-report.pump-steps')}>
+        <TableHead>
+          <TableRow>
+            <TableCell>{t('ui-sheet.state')}</TableCell>
+            <TableCell>{t('ui-report.expected')}</TableCell>
+            <TableCell>{t('ui-sheet.value')}</TableCell>
+            <TableCell>{t('ui-report.step-agreed')}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {points.map(({ kpaAboveAmbient, expected, reading, judged }) => (
+            <TableRow key={kpaAboveAmbient}>
+              <TableCell>{upperFirst(conditionsInWords(reading!.state, units))}</TableCell>
+              <TableCell>
+                {expected &&
+                  expectationInWords(
+                    expected,
+                    { kind: 'wire', lane: 'signal', place: 'plug' },
+                    units,
+                    ambient,
+                  )}
+              </TableCell>
+              <TableCell>{valueInWords(reading!, units)}</TableCell>
+              <TableCell>{judged && <Said message={pumpStepSaid(judged, profile.measures)} />}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {(profile.measures !== 'absolute-pressure' || ambient) && (
+        <PumpOutcome
+          points={points}
+          profile={profile}
+          ambientKpaAbs={ambient?.pressureKpaAbs ?? 0}
+          unit={units.absolute}
+        />
+      )}
+    </Box>
+  );
+}
