@@ -16,6 +16,9 @@ const SHOWS: Record<Exclude<PlainLookId, 'code-fed'>, (fault: Fault) => boolean>
   duct: ({ kind }) => kind.id === 'unmetered-air',
   element: ({ kind }) => kind.id === 'sensor-gain',
   stumbles: ({ kind }) => kind.id === 'restricted-passages',
+  // What keeps the gas back in these machines is soot: their valves open.
+  'valve-holds': () => false,
+  solenoid: () => false,
   'part-number': ({ kind }) => kind.class === 'wrong-part',
 };
 

@@ -211,7 +211,9 @@ test('exhaust-gas flow: step by step until only the passages are left, freed and
   await choose(page, 'Key on, engine off');
   await look(/^Is the hose to the sensor on/u, 'Sound and clear');
   await look(/^Is each hose on its own port/u, 'Each on its own');
-  await decided('Exhaust-gas passages restricted');
+  await look(/^Is the valve’s solenoid or motor fed/u, 'Fed and switched');
+  await look(/^Does the exhaust-gas valve open/u, 'Stays shut, or falls back');
+  await decided('Exhaust-gas passages restricted, or their valve stays shut');
   await work('valve or passage freed', { 'Which part, where': 'valve and cooler' });
   await again('Signal at the sensor plug, revs held, with the valve forced open', '3.10');
   await again('Live data, revs held, with the valve forced open', '13.0 kPa');
@@ -219,7 +221,7 @@ test('exhaust-gas flow: step by step until only the passages are left, freed and
   await expect.poll(() => proof().textContent()).toContain('Repair proven');
   const told = await report();
   for (const text of [
-    'Exhaust-gas passages restricted',
+    'Exhaust-gas passages restricted, or their valve stays shut',
     'valve or passage freed: valve and cooler',
     'Repair proven',
     'No code has come back',

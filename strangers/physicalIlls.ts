@@ -36,8 +36,9 @@ const BLOCKED_BELOW = 0.1;
 const pastIt = weakened('unmetered-air', ['air-flow'], [0.2, 0.8], () => ({
   shows: ['duct'],
 }));
-const passages = weakened('restricted-passages', ['exhaust-flow-differential'], [0, 0.35], () => ({
-  shows: ['stumbles'],
+const passages = weakened('restricted-passages', ['exhaust-flow-differential'], [0, 0.35], (reaches) => ({
+  // A valve that stays shut lets nothing through; soot mostly leaves a way.
+  shows: reaches < BLOCKED_BELOW ? ['stumbles', 'valve-holds'] : ['stumbles'],
 }));
 const lowVacuum = weakened('low-vacuum', ['manifold-pressure'], [0.45, 0.78], () => ({
   isAtSource: true,

@@ -36,6 +36,9 @@ const SHARPNESS: Record<PlainLookId, Sharpness> = {
   // Dirt that counts is mostly seen; an old element reads low without any.
   element: { isOf: kind('sensor-gain'), found: 0.6, imagined: 0.05 },
   stumbles: { isOf: kind('restricted-passages'), found: 0.92, imagined: 0.06 },
+  // Either of them, or soot: each look finds its own part of what keeps the gas back.
+  'valve-holds': { isOf: kind('restricted-passages'), found: 0.35, imagined: 0.03 },
+  solenoid: { isOf: kind('restricted-passages'), found: 0.25, imagined: 0.03 },
   'code-fed': { isOf: kind('digital-part'), found: 0.9, imagined: 0.02 },
   'part-number': { isOf: ({ class: sort }) => sort === 'wrong-part', found: 0.95, imagined: 0.01 },
 };
