@@ -145,6 +145,18 @@ test('a track is measured at the sensor’s own pins, and ohms on a live circuit
   await track.fill('OL');
   await track.press('Enter');
   await page.getByText('OL: ▲ more than usual').waitFor();
+  // Fed past its plug the first track says what it should: what is wrong is not in it.
+  const alone = page.getByRole('region', { name: 'Powered by itself' });
+  const [, low = '', high = ''] =
+    /should read ([\d.]+) to ([\d.]+) V/u.exec((await alone.textContent()) ?? '') ?? [];
+  await alone.getByRole('textbox', { name: 'Signal pin, V' }).fill('0.02');
+  await alone.getByRole('button', { name: 'Save Signal pin, V' }).click();
+  await alone.getByText(/^Read: 20 mV\. Not as it should/u).waitFor();
+  await alone
+    .getByRole('textbox', { name: 'Signal pin, V' })
+    .fill(((Number(low) + Number(high)) / 2).toFixed(2));
+  await alone.getByRole('button', { name: 'Save Signal pin, V' }).click();
+  await alone.getByText(/As it should\. If it is off with the plug on/u).waitFor();
   await enter(page, 'ref2 unit plug 4.8 ohm');
   await page.getByText('Ohms with the key on mean nothing').waitFor();
 });

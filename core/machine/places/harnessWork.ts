@@ -24,6 +24,14 @@ export interface HarnessWork {
 
 export const NO_HARNESS_WORK: HarnessWork = { attachments: [], neighboursOff: [], wiggled: false };
 
+/** Whether anything is clipped onto the sensor's own pins. */
+export const isOnSensor = (work: HarnessWork | undefined): boolean =>
+  work?.attachments.some((one) =>
+    ('at' in one ? [one.at] : [one.from, one.to]).some(
+      (point) => typeof point !== 'string' && point.place === 'pin',
+    ),
+  ) ?? false;
+
 /** Left out of a state where it says nothing. */
 export const harnessOf = (work: HarnessWork): HarnessWork | undefined =>
   work.attachments.length > 0 || work.neighboursOff.length > 0 || work.wiggled ? work : undefined;

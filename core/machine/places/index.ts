@@ -1,5 +1,6 @@
 export {
   harnessOf,
+  isOnSensor,
   NO_HARNESS_WORK,
   samePoint,
   type Attachment,

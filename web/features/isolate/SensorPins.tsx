@@ -15,6 +15,7 @@ import {
 import { upperFirst } from '../../ui/inWords.ts';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
+import { SensorAlone } from './SensorAlone.tsx';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { Said } from '../../ui/Said.tsx';
 import { said, t } from '../../ui/words.ts';
@@ -80,6 +81,7 @@ export function SensorPins({
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {t('ui-isolate.plug-off-probes-sensors-own')}
       </Typography>
+      <SensorAlone {...{ caseFile, sensor, onBetween }} />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { keyOn, type HarnessWork, type MachineState } from '../../../machine/places/index.ts';
+import { isOnSensor, keyOn, type HarnessWork, type MachineState } from '../../../machine/places/index.ts';
 import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
@@ -225,8 +225,8 @@ export class Answers {
     const differs = (trueValue: number, celsius: number, reads: number): MakersDifference =>
       differenceAt(rig, () => bring(trueValue, celsius), reads, spot, effects, this.#sensor);
     const values = this.#nodeValues;
-    // With its plug off the sensor says nothing, whatever it meets.
-    const silent = state.plug === 'unplugged' && spot.kind !== 'ohms';
+    // With its plug off the sensor says nothing, whatever it meets, unless it is fed past it.
+    const silent = state.plug === 'unplugged' && spot.kind !== 'ohms' && !isOnSensor(state.harness);
     if (axis === 'celsius' || silent) {
       const nodes = axis === 'celsius' ? CELSIUS_NODES.length : QUANTITY_NODES;
       const value = axis === 'celsius' ? values[REST_NODE]! : values[0]!;
