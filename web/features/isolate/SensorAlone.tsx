@@ -46,13 +46,11 @@ export function SensorAlone({
         <Typography role="status" sx={{ fontWeight: 600 }}>
           {t('ui-isolate.by-itself-read', {
             volts: voltsInWords(volts),
-            fits: expected ? fitOf(volts, expected) : 'unknown',
+            isKnown: expected !== undefined,
+            fits: expected !== undefined && volts >= expected.lowest && volts <= expected.highest,
           })}
         </Typography>
       )}
     </Box>
   );
 }
-
-const fitOf = (volts: number, { lowest, highest }: { lowest: number; highest: number }): 'yes' | 'no' =>
-  volts >= lowest && volts <= highest ? 'yes' : 'no';
