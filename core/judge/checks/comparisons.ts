@@ -91,6 +91,7 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   };
 }
 
+/** The value without the terms of the sensor's own tolerance: what was measured, whatever the sensor should be. */
 export const withoutTolerance = ({ value, terms, bound }: MeasuredValue): MeasuredValue =>
   measuredValue(
     value,

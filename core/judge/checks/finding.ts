@@ -24,6 +24,7 @@ export interface Remark {
   readingIds: readonly string[];
 }
 
+/** A finding with the ids of the readings that it rests on. */
 export const finding = (code: FindingCode, sentence: Message, readingIds: readonly string[]): Finding => ({
   code,
   sentence,

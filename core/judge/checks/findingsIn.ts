@@ -12,6 +12,10 @@ export interface FoundInReadings {
   remarks: Remark[];
 }
 
+/**
+ * Everything that the readings of a job say by themselves, in the order of the work, with the remarks that go with
+ * it.
+ */
 export function findingsIn(caseFile: CaseFile): FoundInReadings {
   const parts = [supplyFindings, signalFindings, gaugeFindings].map((part) => part(caseFile));
   return {

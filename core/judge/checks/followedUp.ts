@@ -37,6 +37,10 @@ export function followedUp(codesBefore: readonly string[], since: readonly After
  */
 export type RepairEnd = RepairOutcome | 'contradicted' | 'borne-out';
 
+/**
+ * How a repair ends: proven by the tests and borne out by the road, or taken back by a code or a complaint that
+ * came again.
+ */
 export function repairEnd(outcome: RepairOutcome, { against, isBorneOut }: FollowedUp): RepairEnd {
   if (outcome === 'still-off' || outcome === 'something-else-off') return outcome;
   if (against.length > 0) return 'contradicted';

@@ -10,6 +10,7 @@ import { gaugeAgainstSensor } from './gaugePressure.ts';
 import { valueOfSignal } from './sensorValue.ts';
 import { signalAtRail } from './signalAtRail.ts';
 
+/** What gauges say of the engine and of the hose; a remark where a gauge cannot be read without ambient. */
 export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings: Finding[] = [];
   const remarks: Remark[] = [];

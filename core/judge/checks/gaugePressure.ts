@@ -46,5 +46,6 @@ export function gaugeAgainstSensor(
   return ok(measuredValue(value, [...terms, ambientTerm(ambient)]));
 }
 
+/** Ambient in kPa absolute, with its doubt as one term of a budget. */
 export const ambientPressure = (ambient: Ambient): MeasuredValue =>
   measuredValue(ambient.pressureKpaAbs, [ambientTerm(ambient)]);

@@ -73,6 +73,7 @@ export function pumpSettings({ readings }: Pick<CaseFile, 'readings'>, steps: re
   return settings.sort((a, b) => Math.abs(a) - Math.abs(b));
 }
 
+/** The machine with the pump at a setting, in kPa above ambient, below it with a minus. */
 export const pumpState = (kpaAboveAmbient: number): MachineState => ({
   engine: 'koeo',
   plug: 'connected',

@@ -35,6 +35,7 @@ interface Found {
   remarks: Remark[];
 }
 
+/** What the signal says at each place, against what it should be and against live data. */
 export function signalFindings(caseFile: CaseFile): Found {
   const parts = [stoppedEngine, follows, arrivesAtUnit, unplugged, liveData].map((part) => part(caseFile));
   return {

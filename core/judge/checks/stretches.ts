@@ -40,6 +40,7 @@ export const ohmsOf = (stretch: Stretch, { isolation }: CaseFile): OhmsReading |
       reading.kind === 'ohms' && !keyOn(reading.state) && !reading.state.harness && covers(stretch, reading),
   );
 
+/** Whether a voltage read along one wire is no more than a sound wire loses under load. */
 export const dropIsSmall = (reading: BetweenReading, caseFile: CaseFile): boolean =>
   Math.abs(reading.volts) <= NORMAL_RETURN_VOLTS + readingLimitVolts(reading, caseFile);
 

@@ -9,6 +9,7 @@ import { finding, type Finding, type Remark } from './finding.ts';
 const loaded = (state: MachineState) => isSteady(state) && state.plug === 'connected';
 const plugOff = (state: MachineState) => isSteady(state) && state.plug === 'unplugged';
 
+/** What reference, return and feed say at the plug and at the unit. */
 export function supplyFindings(caseFile: CaseFile): { findings: Finding[]; remarks: Remark[] } {
   const findings = [
     referenceFinding(caseFile, 'plug', loaded),
@@ -42,6 +43,7 @@ function referenceFinding(caseFile: CaseFile, place: Place, inState: (state: Mac
   );
 }
 
+/** What a reference in volts is: as it should be, low, high or missing. */
 export function referenceOutcome(
   reading: WireReading,
   caseFile: CaseFile,

@@ -57,6 +57,7 @@ interface PairVolts {
   'second-return': number;
 }
 
+/** Both tracks of a pair, compared in one state; undefined where one was not read or the sensor has one track. */
 export function trackPairIn(caseFile: CaseFile, state: MachineState): TrackPair | undefined {
   const { companion, readings, meter, profile } = caseFile;
   if (companion?.kind !== 'second-track') return undefined;

@@ -84,6 +84,7 @@ function expectedOnGauge(
   return { of: measures, lowest: lowest - doubtKpa, highest: highest + doubtKpa, reason: sentence(reason) };
 }
 
+/** Why nothing can be expected there, and what would have to be known. */
 export function whyNoExpectation(target: Target, state: MachineState, context: ExpectationContext): Message {
   if (state.harness) return say('expectation.something-attached-under-isolate-stands');
   if (state.stimulus?.kind === 'held') return say('expectation.held-somewhere-way-value-hand');

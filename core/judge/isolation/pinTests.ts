@@ -108,6 +108,7 @@ export function pinTests(sensor: IsolatedSensor): PinTest[] {
   return tests;
 }
 
+/** The newest ohms across the two pins of a test, whichever way round; undefined where there are none. */
 export const pinReading = (
   { from, to }: PinTest,
   readings: readonly AnyEvidence[],
@@ -119,6 +120,7 @@ export const pinReading = (
         (samePoint(reading.from, to) && samePoint(reading.to, from))),
   );
 
+/** Where ohms lie against what is usual; OL is high. */
 export const pinJudged = (
   { lowestOhms, highestOhms }: PinTest,
   { ohms }: OhmsReading,

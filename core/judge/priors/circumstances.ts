@@ -37,6 +37,7 @@ const CIRCUMSTANCES: Record<CircumstanceId, Circumstance> = {
   },
 };
 
+/** What a circumstance is called where it is ticked. */
 export const circumstanceWords = (id: CircumstanceId): Message => CIRCUMSTANCES[id].words;
 
 /** Of all of them together. */

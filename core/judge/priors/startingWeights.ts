@@ -15,9 +15,11 @@ export const USUAL_WEIGHTS: StartingWeights = { circumstances: [], priors: {} };
 /** A weight is no more than this, and no less than nothing: what cannot be may be ruled out. */
 export const MOST_PRIOR = 100;
 
+/** Whether nothing was changed of the weights that a family starts from. */
 export const isUsual = ({ circumstances, priors }: StartingWeights): boolean =>
   circumstances.length === 0 && Object.keys(priors).length === 0;
 
+/** What has a weight, by name. */
 export const kindName = (id: WeighedKind): Message =>
   id === NOTHING ? say('priors.nothing-wrong-now') : faultKind(id).name;
 

@@ -10,9 +10,11 @@ export const IDLE: MachineState = { engine: 'idle', plug: 'connected' };
 
 let count = 0;
 
+/** For tests: a voltage at a place of a wire. */
 export const wire = (lane: Lane, place: Place, volts: number, state = KOEO) =>
   ({ kind: 'wire', id: `w${++count}`, lane, place, volts, state }) as const satisfies AnyEvidence;
 
+/** For tests: a look that was as it should be, or not. */
 export const looked = (observation: ObservationId, holds: boolean): ObservationMade => ({
   id: `o${++count}`,
   observation,

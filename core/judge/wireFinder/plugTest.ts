@@ -23,6 +23,7 @@ export interface PlugReading {
 
 /** What a terminal turns out to be, and what is measured at it. */
 export const roleSaid = (role: Role): Message => say(`role.${role}`);
+/** What a test at an unknown terminal is called. */
 export const testSaid = (test: PlugTest): Message => say(`plug-test.${test}`);
 
 /** Minutes that a measurement takes once the plug and the key are as it needs them (common practice at best). */
@@ -34,6 +35,7 @@ export const TEST_MINUTES: Record<PlugTest, number> = {
   fed: 2.5,
 };
 
+/** What a wire does, as far as a voltage at its terminal can tell. */
 export const roleOf = (wire: Lane, hasThermistor: boolean): Role => {
   switch (wire) {
     case 'reference':

@@ -48,6 +48,7 @@ export function supplyShareOn(
       return share;
   }
 }
+/** Volts that an output stage adds on a piece of its characteristic; none on its rails. */
 export const offsetOn = (piece: number, offsetVolts: number): number =>
   (piece & 3) === FOLLOWS ? offsetVolts : 0;
 

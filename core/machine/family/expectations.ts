@@ -33,9 +33,14 @@ export function atAmbient(
   );
 }
 
+/** A barometer: ambient in every state; fails without it. */
 export const alwaysAmbient: Expects = (_state, context) =>
   atAmbient(context, 0, 0, say('families.always-reads-ambient-pressure'));
 
+/**
+ * The manifold of an engine by its state, common practice; needs ambient, and the maker where it pulls under
+ * load.
+ */
 export const inManifold: Expects = ({ engine }, { ambient }) => {
   if (!ambient) return needsAmbient();
   if (engine === 'under-load') return underLoad();
@@ -51,6 +56,7 @@ const underLoad = () =>
     say('families.compare-under-load-with-maker'),
   );
 
+/** Behind a compressor: about ambient while nothing drives it; under load only the maker knows. */
 export const boosted: Expects = ({ engine }, context) => {
   if (isStopped(engine)) return atAmbient(context, 0, 0, say('families.engine-stopped-there-no-boost'));
   if (engine === 'cranking' || engine === 'idle') {
@@ -72,6 +78,10 @@ export const acrossFilter: Expects = ({ engine }, { profile }) => {
   return band(0.5, Math.min(15, profile.highest), say('families.rises-revs-clean-filter-stays'));
 };
 
+/**
+ * Across the orifice of exhaust-gas flow: nothing while the valve is shut, the upper half of the range with it
+ * forced open (common practice).
+ */
 export const exhaustFlow: Expects = ({ engine, stimulus }, { profile }) => {
   if (stimulus?.kind === 'valve-open') {
     return band(
@@ -131,6 +141,7 @@ export const throttleRests = moved(({ engine }, context) => {
   }
 });
 
+/** Mass of air by the litres rule at idle (common practice), in g/s; needs the displacement in litres. */
 export const flowing: Expects = ({ engine }, { displacementLitres }) => {
   if (isStopped(engine)) return band(0, 0.3, say('families.no-air-moves'));
   if (engine !== 'idle') {
@@ -155,6 +166,10 @@ export const flowing: Expects = ({ engine }, { displacementLitres }) => {
   );
 };
 
+/**
+ * A rested refrigerant at the temperature of the air: its saturation pressure in kPa; needs that temperature in
+ * °C.
+ */
 export const saturated: Expects = ({ engine }, { ambient, profile, refrigerant = 'R-134a' }) => {
   if (!isStopped(engine)) {
     return fail(
@@ -199,6 +214,7 @@ export const saturated: Expects = ({ engine }, { ambient, profile, refrigerant =
 
 const RESTED_KELVIN = 2;
 
+/** Fuel rail: only the maker knows. */
 export const makersRail: Expects = () =>
   fail(
     'makers-data',
@@ -206,6 +222,7 @@ export const makersRail: Expects = () =>
     say('families.take-value-state-makers-data'),
   );
 
+/** Any other pressure: ambient while the engine stands, and nothing said else. */
 export const unknownQuantity: Expects = ({ engine }, context) =>
   isStopped(engine)
     ? atAmbient(context, 0, 0, say('families.nothing-drives-port'))

@@ -296,6 +296,7 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
   },
 };
 
+/** All facts of a family of sensors. */
 export const familyOf = (id: FamilyId): FamilySpec => FAMILIES[id];
 
 /** Whether it is moved through an arm or a linkage, by a foot, a cable or an actuator: a track, from stop to stop. */

@@ -19,4 +19,5 @@ export const allFaults = (subject: FaultSubject, at = 0.5): Fault[] =>
   FAULT_KINDS.flatMap((kind) => kind.sites(subject).map((site) => faultOf(kind, site, at)));
 
 const KINDS = new Map(FAULT_KINDS.map((kind) => [kind.id, kind]));
+/** A kind of fault by its id; every id has one. */
 export const faultKind = (id: FaultKindId): FaultKind => KINDS.get(id)!;

@@ -23,6 +23,7 @@ export interface FaultSite {
   effects(size: number): readonly Effect[];
 }
 
+/** A place that a kind of fault can be at, and what it does there at a size. */
 export const faultSite = (at: Site, effects: FaultSite['effects']): FaultSite => ({
   at,
   id: siteId(at),
@@ -79,6 +80,7 @@ export function faultAnywhere(kind: FaultKind, site: FaultSite, at: number): Fau
   return { kind, site, size: range ? sizeAt(range, at) : 0 };
 }
 
+/** A fault at a place; `at` is its share of the way from the smallest size to the largest. */
 export const faultOf = (kind: FaultKind, site: FaultSite, at: number): Fault => ({
   kind,
   site,

@@ -45,6 +45,7 @@ export type SiteId =
   | 'passages'
   | 'engine';
 
+/** A site as one line of text: the same for the same site, and for no other. */
 export function siteId(site: Site): SiteId {
   switch (site.in) {
     case 'joint':

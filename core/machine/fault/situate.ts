@@ -28,6 +28,7 @@ export interface Situation {
   celsius: number;
 }
 
+/** What faults do to the circuit and to the quantity, one after the other. */
 export const effectsOf = (faults: readonly Fault[]): Effect[] =>
   faults.flatMap(({ site, size }) => [...site.effects(size)]);
 
@@ -55,6 +56,7 @@ export function situate(
 
 /** The quantity at the sensor's own port or shaft. */
 type Range = Pick<SensorProfile, 'lowest' | 'highest'>;
+/** What the sensor meets, in the measurand's unit, of a quantity that faults weaken, reverse or detach. */
 export function valueMet(
   trueValue: number,
   restingValue: number,

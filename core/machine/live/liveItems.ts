@@ -33,6 +33,7 @@ export const LIVE_ITEMS: ReadonlyMap<number, LiveItem> = new Map(
 /** In the order of the channels of a decoded stream. */
 export const LIVE_ITEM_IDS: readonly number[] = [...LIVE_ITEMS.keys()];
 
+/** An item of live data of the diagnostic standard, with its scaling. */
 export const liveItemOf = (id: LiveItemId): LiveItem => ITEMS[id];
 
 /** Value of an answer, in the item's unit. */

@@ -36,9 +36,11 @@ export const isOnSensor = (work: HarnessWork | undefined): boolean =>
 export const harnessOf = (work: HarnessWork): HarnessWork | undefined =>
   work.attachments.length > 0 || work.neighboursOff.length > 0 || work.wiggled ? work : undefined;
 
+/** Whether a probe would stand on the same metal. */
 export const samePoint = (a: ProbePoint, b: ProbePoint): boolean =>
   typeof a === 'string' || typeof b === 'string' ? a === b : a.lane === b.lane && a.place === b.place;
 
+/** Whether the same is clipped on, in whatever order, and the same neighbours are off. */
 export function sameHarness(a: HarnessWork | undefined, b: HarnessWork | undefined): boolean {
   const one = a ?? NO_HARNESS_WORK;
   const other = b ?? NO_HARNESS_WORK;

@@ -16,8 +16,11 @@ export const LANES = [
 ] as const;
 export type Lane = (typeof LANES)[number];
 
+/** A return of either track. */
 export const isReturn = (lane: Lane): boolean => lane === 'return' || lane === 'second-return';
+/** A signal of either track, or the temperature beside it. */
 export const isSignal = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
+/** One of the two wires of a motor. */
 export const isMotor = (lane: Lane): boolean => lane === 'motor-plus' || lane === 'motor-minus';
 /** Of a second track, or of the supply of its own that it has. */
 export const isSecond = (lane: Lane): boolean =>

@@ -42,6 +42,7 @@ export interface MachineState {
   harness?: HarnessWork | undefined;
 }
 
+/** Whether the unit is fed. */
 export const keyOn = (state: MachineState): boolean => state.engine !== 'key-off';
 /** It turns, whatever turns it: belts and fans do as well. */
 export const running = (state: MachineState): boolean => keyOn(state) && state.engine !== 'koeo';
@@ -63,11 +64,13 @@ export const movesSensorItself = ({ stimulus }: Drive): boolean =>
 export const sameDrive = (a: Drive, b: Drive): boolean =>
   a.engine === b.engine && sameStimulus(a.stimulus, b.stimulus);
 
+/** Whether the same is done to the sensor; whatever showed the pressure of a pump. */
 export const sameStimulus = (a: Stimulus | undefined, b: Stimulus | undefined): boolean => {
   if (a?.kind === 'pump' && b?.kind === 'pump') return a.kpaAboveAmbient === b.kpaAboveAmbient;
   if (a?.kind === 'held' && b?.kind === 'held') return a.percent === b.percent;
   return a?.kind === b?.kind;
 };
 
+/** Whether two readings were taken under the same conditions, harness included. */
 export const sameState = (a: MachineState, b: MachineState): boolean =>
   a.plug === b.plug && sameDrive(a, b) && sameHarness(a.harness, b.harness);

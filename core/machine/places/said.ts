@@ -14,12 +14,18 @@ import type { GaugeTap, Spot } from './spots.ts';
 
 /** Places and states as messages, so that whatever names one names it alike. */
 export const laneSaid = (lane: Lane): Message => say(`lane.${lane}`);
+/** A place along a wire. */
 export const placeSaid = (place: Place): Message => say(`place.${place}`);
+/** What key and engine do. */
 export const engineSaid = (engine: EngineState): Message => say(`engine.${engine}`);
+/** What is done to the sensor, without how far. */
 export const stimulusKindSaid = (kind: StimulusKind): Message => say(`stimulus.${kind}`);
+/** How the plug stands. */
 export const plugSaid = (plug: PlugState): Message => say(`plug.${plug}`);
+/** Where a gauge is connected. */
 export const tapSaid = (tap: GaugeTap): Message => say(`tap.${tap}`);
 
+/** What is done to the sensor; by hand with how far. */
 export const stimulusSaid = (stimulus: Stimulus): Message =>
   stimulus.kind === 'held'
     ? say('stimulus.held-at', { percent: fixed(stimulus.percent, 0, '%') })
@@ -52,9 +58,11 @@ export const conditionsSaid = (state: MachineState, briefly = false): MessageLis
     ...harnessSaid(state.harness).list,
   ]);
 
+/** Engine, stimulus, plug and what is clipped on; a pump without its setting. */
 export const stateSaid = (state: MachineState): MessageList =>
   list([...driveSaid(state).list, plugSaid(state.plug), ...harnessSaid(state.harness).list]);
 
+/** Where a probe stands. */
 export function pointSaid(point: ProbePoint): Message {
   if (typeof point === 'string') return say(`point.${point}`);
   return point.place === 'pin'
@@ -83,6 +91,7 @@ export function pairSaid(from: ProbePoint, to: ProbePoint): Message {
   return say('pair.points', { from: pointSaid(from), to: pointSaid(to) });
 }
 
+/** What is clipped on, and where. */
 export function attachmentSaid(attachment: Attachment): Message {
   switch (attachment.kind) {
     case 'jumper':
@@ -94,6 +103,7 @@ export function attachmentSaid(attachment: Attachment): Message {
   }
 }
 
+/** All that is clipped on, unplugged and moved; nothing where the harness is as the vehicle has it. */
 export const harnessSaid = (work: HarnessWork | undefined): MessageList =>
   work
     ? list([

@@ -29,13 +29,19 @@ type Choices<V> = { readonly [K in keyof V]: string extends V[K] ? never : V[K] 
 
 /** The code is written out, or put together of what is one of a few, so that a check can compare it with the catalogues. */
 export function say<const C extends string>(code: C): Message;
+/**
+ * A message: its code, and the values that stand in it. Parameters that the catalogue does not know are found by
+ * the check of words.
+ */
 export function say<const C extends string, const V extends Values>(code: C, values: V & Choices<V>): Message;
 export function say(code: string, values?: Values): Message {
   return values ? { code, values } : { code };
 }
 
+/** A text that somebody typed, or that is the same in every language. */
 export const verbatim = (text: string): Verbatim => ({ verbatim: text });
 
+/** Several values as one, joined as the reader joins them. */
 export const list = (values: readonly Value[], joined: MessageList['joined'] = 'commas'): MessageList => ({
   list: values,
   joined,

@@ -43,15 +43,22 @@ export const FIXED_UNITS = [
 ] as const;
 export type FixedUnit = (typeof FIXED_UNITS)[number];
 
+/** Volts; shown in millivolts where they are small. */
 export const volts = (value: number): Quantity => ({ volts: value });
 /** Past every range of a meter; a number, since Infinity does not survive being written down. */
 const OPEN_OHMS = 1e12;
+/** Ohms; Infinity is OL. */
 export const ohms = (value: number): Quantity => ({ ohms: Math.min(value, OPEN_OHMS) });
+/** A factor. */
 export const times = (factor: number): Quantity => ({ times: factor });
+/** Kilopascals, shown in the reader's unit; `vacuum` in the unit that the reader has for it. */
 export const pressure = (kpa: number, as?: 'fine' | 'vacuum'): Quantity => (as ? { kpa, as } : { kpa });
+/** A value in the measurand's own unit. */
 export const measured = (value: number, measures: Measurand, as?: 'fine' | 'with-basis'): Quantity =>
   as ? { value, measures, as } : { value, measures };
+/** A number with as many digits as it has. */
 export const plain = (value: number, unit?: FixedUnit): Quantity =>
   unit ? { plain: value, unit } : { plain: value };
+/** A number with so many digits after the point. */
 export const fixed = (value: number, decimals: number, unit?: FixedUnit): Quantity =>
   unit ? { fixed: value, decimals, unit } : { fixed: value, decimals };

@@ -14,8 +14,10 @@ export type Result<T, Code extends string = string> =
 export const problemSaid = ({ message, next }: Pick<Problem, 'message' | 'next'>): Message =>
   say('say.problem', { message, next });
 
+/** What was asked for. */
 export const ok = <T>(value: T): { ok: true; value: T } => ({ ok: true, value });
 
+/** Why it was not to be had: a code, what is wrong, and what to do. */
 export const fail = <Code extends string>(
   code: Code,
   message: Message,

@@ -35,12 +35,14 @@ const EXPANDED_UNCERTAINTY_KPA = { barometer: 0.3, vehicle: 1.5, weather: 0.5, a
 /** A front moves the barometer by more than its own doubt within half a day (common practice); altitude stays. */
 const STALE_AFTER_MS = 12 * 3_600_000;
 
+/** Whether the weather may have changed since: hours for a barometer, and not at all for an altitude. */
 export const ambientIsStale = (source: AmbientSource['source'], ageMs: number): boolean =>
   source !== 'altitude' && ageMs > STALE_AFTER_MS;
 
 /** The lowest and highest pressures that weather and roads bring, with room to spare. */
 const PLAUSIBLE_KPA_ABS = [45, 110] as const;
 
+/** Ambient in kPa absolute with its doubt, from how it was given; fails on what is no pressure of this earth. */
 export function ambientFrom(
   given: AmbientSource,
 ): Result<Ambient, 'altitude-out-of-range' | 'ambient-implausible'> {

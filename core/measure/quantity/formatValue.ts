@@ -31,6 +31,7 @@ export const shownUnit = (measures: Measurand, pressureUnit: PressureUnit): stri
 /** From the core's unit to the one shown, and back. */
 export const toShown = (value: number, measures: Measurand, pressureUnit: PressureUnit): number =>
   isPressure(measures) ? fromKpa(value, pressureUnit) : value;
+/** From a number in the reader's unit to the measurand's own. */
 export const fromShown = (shown: number, measures: Measurand, pressureUnit: PressureUnit): number =>
   isPressure(measures) ? toKpa(shown, pressureUnit) : shown;
 

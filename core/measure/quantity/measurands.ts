@@ -13,6 +13,7 @@ export const MEASURANDS = {
 export type Measurand = keyof typeof MEASURANDS;
 export const MEASURAND_NAMES = Object.keys(MEASURANDS) as Measurand[];
 
+/** Whether it is kept in kPa and read in a unit of choice. */
 export const isPressure = (
   measurand: Measurand,
 ): measurand is 'absolute-pressure' | 'gauge-pressure' | 'differential-pressure' =>

@@ -62,6 +62,7 @@ const ELECTRICAL = new Map<string, { quantity: 'volts' | 'ohms'; factor: number 
   } as const),
 );
 
+/** The unit that is meant by a name as people write it; undefined where it is none of pressure. */
 export const pressureUnitNamed = (name: string): PressureUnit | undefined => {
   const plain = name
     .replace(/["”″]/u, 'in')

@@ -35,6 +35,7 @@ export function toKpaAbs(
   return ok(kpaAbs);
 }
 
+/** kPa absolute on another basis; vacuum counts down from ambient, so that more is lower. */
 export function fromKpaAbs(kpaAbs: number, basis: PressureBasis, ambientKpaAbs: number): number {
   if (basis === 'absolute') return kpaAbs;
   return basis === 'gauge' ? kpaAbs - ambientKpaAbs : ambientKpaAbs - kpaAbs;

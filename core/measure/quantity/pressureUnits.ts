@@ -34,7 +34,9 @@ export const KPA_PER_UNIT = {
 export type PressureUnit = keyof typeof KPA_PER_UNIT;
 export const PRESSURE_UNITS = Object.keys(KPA_PER_UNIT) as PressureUnit[];
 
+/** Any pressure unit into kPa, by the factors of SI and of conventional mercury and water. */
 export const toKpa = (value: number, unit: PressureUnit): number => value * KPA_PER_UNIT[unit];
+/** kPa into any pressure unit. */
 export const fromKpa = (kpa: number, unit: PressureUnit): number => kpa / KPA_PER_UNIT[unit];
 
 /** What a sensor check resolves: no unit pretends to more digits than this is worth. */
@@ -45,6 +47,7 @@ export function pressureDecimals(unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): 
   return Math.max(0, Math.ceil(-Math.log10(stepKpa / KPA_PER_UNIT[unit])));
 }
 
+/** kPa as a number with its unit, with the digits that a step of `stepKpa` is worth. */
 export function formatPressure(kpa: number, unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): string {
   // What cannot be a number is a dash, never a NaN on the screen.
   return Number.isFinite(kpa)

@@ -16,6 +16,7 @@ export interface ThermistorInput {
   pullUpOhms: number;
 }
 
+/** Ohms at a temperature in °C, by beta or by Steinhart and Hart (1968). */
 export function thermistorOhms(celsius: number, thermistor: ThermistorLaw): number {
   const kelvin = celsius + ZERO_CELSIUS_K;
   if (thermistor.law === 'beta') {
@@ -29,6 +30,7 @@ export function thermistorOhms(celsius: number, thermistor: ThermistorLaw): numb
   return Math.exp(Math.cbrt(root - half) - Math.cbrt(root + half));
 }
 
+/** °C at a resistance in ohms; the inverse of `thermistorOhms`, NaN for what is no resistance. */
 export function thermistorCelsius(ohms: number, thermistor: ThermistorLaw): number {
   if (thermistor.law === 'beta') {
     const { ohmsAt25Celsius, betaKelvin } = thermistor;

@@ -24,6 +24,7 @@ export interface Curve {
 /** Thousands of values in a row are asked for at one supply. */
 const lastAsked = new WeakMap<object, { supplyVolts: number; nominalVolts: number; curve: Curve }>();
 
+/** The curve of a sensor at a reference in volts, both ways: volts of a value, and values of a voltage. */
 export function curveOf(
   profile: Pick<SensorProfile, 'transfer' | 'nominalReferenceVolts'>,
   supplyVolts: number,

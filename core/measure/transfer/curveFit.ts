@@ -23,5 +23,6 @@ const LEAST_APART = 1e-6;
 /** How many different numbers there are: no curve comes from fewer than its parameters. */
 export const distinct = (numbers: readonly number[]): number =>
   new Set(numbers.map((one) => Math.round(one / LEAST_APART))).size;
+/** How many different values the points have: a curve has no more coefficients than that. */
 export const distinctValues = (points: readonly { value: number }[]): number =>
   distinct(points.map(({ value }) => value));

@@ -7,6 +7,7 @@ export function polynomialAt(coefficients: readonly number[], x: number): number
   return sum;
 }
 
+/** Of a polynomial, lowest power first. */
 export const derivative = (coefficients: readonly number[]): number[] =>
   coefficients.slice(1).map((coefficient, i) => coefficient * (i + 1));
 

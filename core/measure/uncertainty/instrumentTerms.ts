@@ -58,6 +58,7 @@ export function countsLimitVolts(volts: number, meter: MeterAccuracy): number {
 export const instrumentSaid = ({ name, accuracy, assumed }: Instrument): Message | Verbatim =>
   assumed ? say(`doubt.common-${accuracy.kind}`) : verbatim(name);
 
+/** What a gauge adds to a budget, in kPa: its class, and how finely its dial is read. */
 export const gaugeTerms = (gauge: Instrument<GaugeAccuracy>): UncertaintyTerm[] => [
   {
     source: say('doubt.accuracy-class', { instrument: instrumentSaid(gauge) }),

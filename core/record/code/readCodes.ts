@@ -10,6 +10,7 @@ export interface CodeRead {
   notSaid?: Message;
 }
 
+/** What a code is about. */
 export const circuitSaid = (circuit: CodeCircuit): Message => say(`codes.circuit-${circuit}`);
 
 /** Any code, also one that no table knows: it is kept, and said to be unknown. */

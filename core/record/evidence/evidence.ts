@@ -61,6 +61,7 @@ export function latest<T extends Evidence>(
   readings: readonly Evidence[],
   wanted: (reading: Evidence) => reading is T,
 ): T | undefined;
+/** The newest reading of a place in the states that are asked for; undefined where there is none. */
 export function latest(
   readings: readonly Evidence[],
   wanted: (reading: Evidence) => boolean,
@@ -72,6 +73,7 @@ export function latest(
   return readings.findLast(wanted);
 }
 
+/** The newest voltage at a place of a wire in the states that are asked for. */
 export function latestWire(
   readings: readonly Evidence[],
   lane: Lane,

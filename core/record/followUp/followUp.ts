@@ -31,6 +31,7 @@ export const MONITOR_IDS = [
 ] as const;
 export type MonitorId = (typeof MONITOR_IDS)[number];
 
+/** What a monitor of readiness watches. */
 export const monitorSaid = (id: MonitorId): Message => say(`monitor.${id}`);
 
 /** Of the complaint, after a road test. */
@@ -53,6 +54,7 @@ export type FollowUp =
   | { what: 'recheck'; onDate: string };
 export type FollowUpId = FollowUp['what'];
 
+/** What was looked at after the work. */
 export const followUpSaid = (what: FollowUpId): Message => say(`follow-up.${what}`);
 
 /** How it was driven, in brackets; nothing where nobody said. */

@@ -161,6 +161,7 @@ const ALL: Record<
   },
 };
 
+/** A look with its question, its two answers and how it is done. */
 export const observationOf = (id: ObservationId): Observation => {
   const { with: _with, without: _without, ...rest } = ALL[id];
   return { id, ...rest };
@@ -184,6 +185,7 @@ export const CODE_LOOKS = {
 export type CodeLookId = keyof typeof CODE_LOOKS;
 export type PlainLookId = Exclude<ObservationId, CodeLookId>;
 
+/** Whether the unit answers it, and so the circuit. */
 export const isCodeLook = (id: ObservationId): id is CodeLookId => id in CODE_LOOKS;
 
 /** One answer on record. */

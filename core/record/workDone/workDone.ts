@@ -37,5 +37,7 @@ const WORKS: Record<WorkId, WorkSpec> = {
   'codes-cleared': { words: say('work.codes-cleared'), changesReadings: false },
 };
 
+/** What was done, by name. */
 export const workSaid = (id: WorkId): Message => WORKS[id].words;
+/** Whether what is read afterwards is of another machine. */
 export const changesReadings = (id: WorkId): boolean => WORKS[id].changesReadings;

@@ -5,6 +5,7 @@ const FRAME = /^\((\d+\.\d+)\)\s+\S+\s+([0-9A-F]{3}|[0-9A-F]{8})#([0-9A-F]{0,16}
 /** Answers of control units: eleven-bit and twenty-nine-bit identifiers (ISO 15765-4). */
 const isAnswer = (id: number): boolean => (id >= 0x7e8 && id <= 0x7ef) || (id & 0xffff00) === 0xdaf100;
 
+/** Whether its first line is a frame as `candump -l` of the Linux can-utils writes it. */
 export const looksLikeCandump = (text: string): boolean => FRAME.test(text.split('\n', 1)[0] ?? '');
 
 export interface DecodedLog {

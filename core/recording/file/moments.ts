@@ -8,6 +8,7 @@ export const secondsIn = (bytes: Uint8Array, start: number, stop: number): numbe
 
 const ZONE = /(?:Z|[+-]\d{2}:?\d{2})$/u;
 
+/** Whether a written time says how far it is from universal time. */
 export const hasZone = (written: string): boolean => ZONE.test(written);
 
 /** An ISO 8601 date with time; without a zone its own clock is as good as any. */

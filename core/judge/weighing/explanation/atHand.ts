@@ -15,6 +15,7 @@ export const TOOL_IDS = [
 ] as const;
 export type ToolId = (typeof TOOL_IDS)[number];
 
+/** What a tool is called in a list of what to take along. */
 export const toolSaid = (id: ToolId): Message => say(`tool.${id}`);
 
 /** All that these readings need, each once, in the order of the list: whoever walks to the machine takes it along. */

@@ -30,6 +30,7 @@ export interface NextReading {
   answers: AnswerMeaning[];
 }
 
+/** A candidate as it is shown: what it tells apart, how it is done, its minutes and its cautions. */
 export function nextReading(
   { candidate, minutes, bits, foresight, forGate, again }: Suggestion,
   decisions: Decisions,
@@ -57,6 +58,7 @@ export function nextReading(
   };
 }
 
+/** What a candidate is called, without the state it is read in. */
 export function candidateSaid({ target }: Candidate): Message {
   switch (target.kind) {
     case 'sweep':

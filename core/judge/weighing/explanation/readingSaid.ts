@@ -22,6 +22,7 @@ export const readingSaid = (reading: AnyEvidence, caseFile: CaseFile): Message =
     state: conditionsSaid(reading.state),
   });
 
+/** A look with its answer. */
 export const observationSaid = ({ observation, holds }: ObservationMade): Message => {
   const { question, yes, no } = observationOf(observation);
   return say('weighing.observation', { question, answer: say('looks.answer', { answer: holds ? yes : no }) });

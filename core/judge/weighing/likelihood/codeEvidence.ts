@@ -36,6 +36,7 @@ const STORED = { withReason: 0.7, without: 0.07, comesAndGoes: 0.25 } as const;
 export const seenSpot = ({ about }: Complaint): CircuitSpot =>
   // Live data comes of the same input.
   about === 'signal' ? { kind: 'scan' } : { kind: 'unit-sees', what: about };
+/** The reading that a complaint stands for: the signal at the unit, in the state in which codes are read. */
 export const spokenOf = ({ about }: Complaint) =>
   ({
     kind: 'wire',

@@ -6,6 +6,10 @@ import { Weigher } from './weigher.ts';
 const kept = new Map<string, Weigher>();
 const MOST_KEPT = 4;
 
+/**
+ * The weigher of a circuit: kept from before where the circuit is the same, since making one takes most of the
+ * time.
+ */
 export function weigherFor(caseFile: CaseFile, wires: readonly Lane[]): Weigher {
   const { family, profile, companion, ambient } = caseFile;
   const key = JSON.stringify([family, profile, companion, wires, Math.round(ambient?.pressureKpaAbs ?? 0)]);

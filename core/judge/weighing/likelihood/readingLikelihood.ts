@@ -97,8 +97,10 @@ export function scanLikelihood(
 }
 const SLOPE_VOLTS = 0.01;
 
+/** Likelihood per unit of the measurand of live data that was misread: anywhere in the range of the sensor. */
 export const mistakenScan = ({ lowest, highest }: SensorProfile): number =>
   MISTAKEN_SHARE / (SUBSTITUTED_SPAN * (highest - lowest));
+/** Likelihood per kPa of a gauge that was misread: anywhere on its scale. */
 export const mistakenGauge = (spanKpa: number): number => MISTAKEN_SHARE / spanKpa;
 
 /** How well a gauge fits what is at its tap, per kPa. */

@@ -33,5 +33,6 @@ function withoutReadings(caseFile: CaseFile, without: readonly string[]): CaseFi
   };
 }
 
+/** Whether a supposition leaves everything as it is on record. */
 export const changesNothing = ({ without, starting, suppose }: WhatIf): boolean =>
   without.length === 0 && starting === undefined && suppose === undefined;

@@ -24,6 +24,7 @@ export interface Decisions {
   of: Int32Array;
 }
 
+/** The hypotheses by what one would do about them. */
 export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
   const groups = new Map<string, Omit<Decision, 'members'> & { members: number[] }>();
   hypotheses.forEach((hypothesis, h) => {

@@ -141,12 +141,14 @@ export function hashOf({ reads, doubt, follows }: Row): number {
   return hash;
 }
 
+/** Whether two rows say the same at every node, doubts included. */
 export const isSame = (a: Row, b: Row): boolean =>
   a === b ||
   (isAlike(a.reads, b.reads) &&
     (a.doubt === b.doubt || isAlike(a.doubt, b.doubt)) &&
     (a.follows === b.follows || isAlike(a.follows, b.follows)));
 
+/** Whether two rows of numbers are equal, where no number equals no number; an absent one is like none. */
 export function isAlike(a: Float64Array | undefined, b: Float64Array | undefined): boolean {
   if (!a || !b) return false;
   for (let node = 0; node < a.length; node++) {

@@ -7,6 +7,7 @@ import type { Recording } from '../recording.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
 import { andMore, clock, indexOf, placeSaid, positionAt } from './words.ts';
 
+/** Where two tracks do not belong together, by stretches of time. */
 export function brokenPairs(recording: Recording, context: SweepContext): SweepFinding[] {
   const { companion, profile } = context;
   const [one, two] = [indexOf(context, 'signal'), indexOf(context, 'second-signal')];

@@ -9,6 +9,7 @@ const LATE_SECONDS = 0.5;
 const STUCK_SECONDS = 2;
 const LONGEST_LAG_SECONDS = 3;
 
+/** Live data beside the wire that it is made of: standing while the wire moves, or late. */
 export function liveAgainstWire(recording: Recording, context: SweepContext): SweepFinding[] {
   const [live, wire] = [indexOf(context, 'live'), indexOf(context, 'signal')];
   const [shown, volts] = [recording.channels[live]?.values, recording.channels[wire]?.values];

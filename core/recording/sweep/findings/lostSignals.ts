@@ -5,6 +5,7 @@ import { supplyScale } from '../supplyScale.ts';
 import { MOST_OF_A_KIND, type SweepContext, type SweepFinding } from './finding.ts';
 import { andMore, clock, indexOf, lasting, nameOf, placeSaid, positionAt } from './words.ts';
 
+/** Dropouts of the signals: where each leaves its course and comes back, the first few by themselves and the rest as a number. */
 export function lostSignals(recording: Recording, context: SweepContext): SweepFinding[] {
   return (['signal', 'second-signal'] as const).flatMap((use) => {
     const channel = indexOf(context, use);

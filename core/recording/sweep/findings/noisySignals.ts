@@ -6,6 +6,7 @@ import { clock, indexOf, nameOf } from './words.ts';
 
 const NOISY_VOLTS = 0.02;
 
+/** Signals that shake from sample to sample by more than a sound one does, and where. */
 export function noisySignals(recording: Recording, context: SweepContext): SweepFinding[] {
   return (['signal', 'second-signal'] as const).flatMap((use): SweepFinding[] => {
     const channel = indexOf(context, use);

@@ -23,6 +23,7 @@ export function nameOf({ channels }: Recording, { uses, companion }: SweepContex
     : say('sweep.channel', { name: verbatim(channels[channel]?.name ?? '') });
 }
 
+/** The channel of a use; −1 where none is. */
 export const indexOf = ({ uses }: SweepContext, use: ChannelUse): number => uses.indexOf(use);
 
 /** Where the sensor stood, from the volts of one of its tracks. */
@@ -53,6 +54,7 @@ export const placeSaid = (position: number | undefined, { profile }: SweepContex
     : say('sweep.at', { position: measured(position, profile.measures, 'with-basis') });
 /** A moment, and how long something lasted. */
 export const clock = (seconds: number): Quantity => fixed(seconds, seconds < 100 ? 2 : 1, 's');
+/** A time, in ms where it is short. */
 export const lasting = (seconds: number): Quantity =>
   seconds < 1 ? fixed(Math.max(1, Math.round(1000 * seconds)), 0, 'ms') : fixed(seconds, 1, 's');
 

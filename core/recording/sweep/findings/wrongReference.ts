@@ -5,6 +5,7 @@ import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
 import { clock, indexOf } from './words.ts';
 
+/** The worst moment of a reference that leaves its tolerance by more than its own noise. */
 export function wrongReference(recording: Recording, context: SweepContext): SweepFinding[] {
   const channel = indexOf(context, 'reference');
   const values = recording.channels[channel]?.values;
