@@ -1,0 +1,35 @@
+import type { SensorProfile } from '../../measure/transfer/index.ts';
+import type { Telegrams } from './telegrams.ts';
+
+/** Twelve bits: the first three nibbles, highest first; and the last three of six, lowest first (SAE J2716, from memory). */
+export type FastChannel = 1 | 2;
+
+/** The lowest and highest of 4,096 steps that are a value; beneath the sender starts up, above it says what is wrong with it. */
+export const VALUE_STEPS = [1, 4088] as const;
+/** Where a pressure sensor has the ends of its range, unless its maker says otherwise (SAE J2716, from memory). */
+export const RANGE_STEPS = [193, 3896] as const;
+
+/** How many values of twelve bits a frame has. */
+export const fastChannelsOf = ({ layout: { nibbles } }: Telegrams): readonly FastChannel[] =>
+  nibbles === 6 ? [1, 2] : nibbles >= 3 ? [1] : [];
+
+/** One value a frame, 0 to 4095. */
+export function fastValues(
+  { data, layout: { nibbles }, status }: Telegrams,
+  channel: FastChannel,
+): Uint16Array {
+  const [first, second, third] = channel === 1 ? [0, 1, 2] : [5, 4, 3];
+  return Uint16Array.from(status, (_, frame) => {
+    const at = frame * nibbles;
+    return (data[at + first!]! << 8) | (data[at + second!]! << 4) | data[at + third!]!;
+  });
+}
+
+/** What a step stands for in the measurand's own unit; NaN where it is none of the values. */
+export function valueOfStep(
+  step: number,
+  { lowest, highest }: Pick<SensorProfile, 'lowest' | 'highest'>,
+): number {
+  if (step < VALUE_STEPS[0] || step > VALUE_STEPS[1]) return NaN;
+  return lowest + ((step - RANGE_STEPS[0]) / (RANGE_STEPS[1] - RANGE_STEPS[0])) * (highest - lowest);
+}

@@ -1,0 +1,118 @@
+/** A line that goes down and up again, as its falling edges; or why there are none. */
+export type LineEdges = { lowVolts: number; highVolts: number } & (
+  | {
+      found: 'edges';
+      /** In seconds, rising: each is the begin of a pulse. */
+      falling: Float64Array;
+      /** Captured upside down: what is held for the same time in every pulse is up, and not down. */
+      isInverted: boolean;
+      /** Between two samples, in seconds; 0 where only the changes were written down. */
+      sampleSeconds: number;
+    }
+  /** It stays where it is: nothing toggles. */
+  | { found: 'held' }
+);
+
+/** Less than this between down and up is no toggling, whatever the noise. */
+const LEAST_SWING_VOLTS = 1;
+/** Of the swing, to both sides of its middle: what does not get past is no edge. */
+const HYSTERESIS = 0.15;
+/** The few samples on their way between down and up belong to neither. */
+const QUANTILE = 0.02;
+
+/**
+ * Edges of a line from its voltage, by a threshold in the middle with hysteresis; between two samples the moment is where a
+ * straight line crosses the threshold. A capture of changes alone has its moments as they are.
+ *
+ * @param seconds never falling
+ * @param volts one a sample; gaps are passed over
+ */
+export function lineEdges(seconds: Float64Array, volts: Float64Array): LineEdges {
+  const { low, high, isTwoLevels } = levelsOf(volts);
+  if (!(high - low >= LEAST_SWING_VOLTS)) return { found: 'held', lowVolts: low, highVolts: high };
+  const middle = (low + high) / 2;
+  const reach = HYSTERESIS * (high - low);
+  const sampleSeconds = isTwoLevels && isOnlyChanges(volts) ? 0 : medianStep(seconds);
+  const moments = new Float64Array(volts.length);
+  let count = 0;
+  // The first edge that is kept falls: before it nothing is known of the pulse.
+  let isUp = false;
+  let isKnown = false;
+  let firstFalls = false;
+  for (let i = 0; i < volts.length; i++) {
+    const value = volts[i]!;
+    const goesDown = value < middle - reach;
+    if (!goesDown && !(value > middle + reach)) continue;
+    if (isKnown && goesDown === !isUp) continue;
+    if (isKnown) {
+      if (count === 0) firstFalls = goesDown;
+      moments[count++] = sampleSeconds === 0 ? seconds[i]! : crossing(seconds, volts, i, middle);
+    }
+    isUp = !goesDown;
+    isKnown = true;
+  }
+  const falls = firstFalls ? 0 : 1;
+  const isInverted = isUpsideDown(moments.subarray(0, count), falls);
+  const begin = isInverted ? 1 - falls : falls;
+  const falling = new Float64Array(Math.max(0, Math.ceil((count - begin) / 2)));
+  for (let k = 0; k < falling.length; k++) falling[k] = moments[begin + 2 * k]!;
+  return { found: 'edges', falling, isInverted, sampleSeconds, lowVolts: low, highVolts: high };
+}
+
+/** Where the line between the last sample on the other side and this one crosses the threshold. */
+function crossing(seconds: Float64Array, volts: Float64Array, at: number, middle: number): number {
+  let before = at - 1;
+  // Samples on the way, and gaps, are stepped over backwards to the one on the other side.
+  while (before > 0 && !((volts[before]! - middle) * (volts[at]! - middle) < 0)) before--;
+  let after = before + 1;
+  while (after < at && !((volts[after]! - middle) * (volts[at]! - middle) > 0)) after++;
+  const [from, to] = [volts[before]!, volts[after]!];
+  const share = (middle - from) / (to - from);
+  return Number.isFinite(share)
+    ? seconds[before]! + share * (seconds[after]! - seconds[before]!)
+    : seconds[at]!;
+}
+
+function levelsOf(volts: Float64Array): { low: number; high: number; isTwoLevels: boolean } {
+  const values = volts.filter(Number.isFinite).sort();
+  if (values.length === 0) return { low: NaN, high: NaN, isTwoLevels: false };
+  const at = (share: number) => values[Math.min(values.length - 1, Math.floor(share * values.length))]!;
+  const [lowest, highest] = [values[0]!, values.at(-1)!];
+  let middle = 0;
+  while (middle < values.length && values[middle] === lowest) middle++;
+  const isTwoLevels = highest > lowest && values[middle] === highest;
+  return isTwoLevels
+    ? { low: lowest, high: highest, isTwoLevels }
+    : { low: at(QUANTILE), high: at(1 - QUANTILE), isTwoLevels };
+}
+
+/** Every sample is another level than the one before it: a logic capture writes nothing else down. */
+function isOnlyChanges(volts: Float64Array): boolean {
+  for (let i = 2; i < volts.length; i++) if (volts[i] === volts[i - 1]) return false;
+  return volts.length > 2;
+}
+
+function medianStep(seconds: Float64Array): number {
+  const steps = Float64Array.from(
+    { length: Math.min(seconds.length - 1, MOST_STEPS) },
+    (_, i) => seconds[i + 1]! - seconds[i]!,
+  ).sort();
+  return steps[steps.length >> 1] ?? 0;
+}
+const MOST_STEPS = 1001;
+
+/** A sender holds the line down for the same time in every pulse, and up for what it has to say. */
+function isUpsideDown(moments: Float64Array, falls: number): boolean {
+  const spread = (begin: number): number => {
+    let [sum, squares, count] = [0, 0, 0];
+    for (let i = begin; i + 1 < moments.length && count < MOST_STEPS; i += 2) {
+      const length = moments[i + 1]! - moments[i]!;
+      sum += length;
+      squares += length * length;
+      count++;
+    }
+    const mean = sum / count;
+    return Math.sqrt(Math.max(0, squares / count - mean * mean)) / mean;
+  };
+  return spread(falls) > spread(1 - falls);
+}
