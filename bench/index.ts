@@ -20,5 +20,6 @@ export {
   surroundingsOf,
   type SimulatedMachine,
 } from './simulatedMachine.ts';
+export { canBeCaptured, captureTelegrams, type SenderIll } from './telegramLine.ts';
 export { canBeSwept, recordSweep, type BenchSweep } from './sweepRecording.ts';
 export { whatWasWrong } from './whatWasWrong.ts';

@@ -34,6 +34,8 @@ export interface SimulatedMachine {
   unitReadsVolts(wire: Lane, state: MachineState): number;
   /** Where the line of a digital sender stands at the unit while it is down and while it is up, in volts. */
   telegramLevels(state: MachineState): readonly [down: number, up: number];
+  /** The same at the sensor plug, on a probe; undefined where the part sends a voltage and no telegrams. */
+  sentAtPlug(state: MachineState): readonly [down: number, up: number] | undefined;
   /** A sensor supply inside the control unit, against the unit's own ground. */
   unitRailVolts(rail: number, state: MachineState): number;
   /** What the quantity really is where a gauge would be teed in: where it arises, or in the sensor's own hose. */
@@ -74,7 +76,9 @@ export function simulatedMachine(
   ];
   const atRest = restingValue(machine, surroundings);
 
-  const set = (state: MachineState, line = averaged): Rig => {
+  const set = (state: MachineState, line = averaged): Rig =>
+    bring(state, effects(state.harness?.wiggled ?? false, line));
+  const bring = (state: MachineState, having: readonly Effect[]): Rig => {
     const situation = {
       keyOn: keyOn(state),
       plugged: state.plug === 'connected',
@@ -82,8 +86,12 @@ export function simulatedMachine(
       restingValue: atRest,
       celsius: surroundings.airCelsius,
     };
-    const present = effects(state.harness?.wiggled ?? false, line).filter((effect) => acts(effect, state));
-    rig.bring(machine.sensor, present, situation, state.harness);
+    rig.bring(
+      machine.sensor,
+      having.filter((effect) => acts(effect, state)),
+      situation,
+      state.harness,
+    );
     return rig;
   };
 
@@ -106,6 +114,17 @@ export function simulatedMachine(
       set(state, sender(0)).inputVolts('signal'),
       set(state, sender(1)).inputVolts('signal'),
     ],
+    sentAtPlug(state) {
+      const isSent = [...averaged, ...all].some(isDigital);
+      const at = (highShare: number): number => {
+        const sent = [
+          ...sender(highShare),
+          ...all.map((one) => (isDigital(one) ? { ...one, highShare } : one)),
+        ];
+        return bring(state, sent).volts({ lane: 'signal', place: 'plug' }, 'battery-negative');
+      };
+      return isSent ? [at(0), at(1)] : undefined;
+    },
     unitRailVolts: (rail, state) => set(state).railVolts(rail),
     quantity(state, where) {
       const met = all.filter((effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)));
@@ -113,6 +132,9 @@ export function simulatedMachine(
     },
   };
 }
+
+const isDigital = (effect: Effect): effect is Extract<Effect, { on: 'element'; does: 'digital' }> =>
+  effect.on === 'element' && effect.does === 'digital';
 
 /** What lies between quantity and sensor has no say while the sensor itself is moved. */
 const acts = (effect: Effect, state: MachineState): boolean =>

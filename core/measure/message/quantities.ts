@@ -34,6 +34,7 @@ export const FIXED_UNITS = [
   'm',
   's',
   'ms',
+  'µs',
   'Hz',
   'rpm',
   'g/s',

@@ -11,6 +11,7 @@ import { markedSteps } from './findings/markedSteps.ts';
 import { noisySignals } from './findings/noisySignals.ts';
 import { overRevs } from './findings/overRevs.ts';
 import { stepsAnswered } from './findings/stepsAnswered.ts';
+import { telegramsOnLine } from './findings/telegramsOnLine.ts';
 import { travelSeen } from './findings/travelSeen.ts';
 import { wrongReference } from './findings/wrongReference.ts';
 import type { Recording } from './recording.ts';
@@ -33,6 +34,9 @@ const LOOKS = [
 /** Everything that a recording says about a sensor, faults first, then in time; what was looked at stands last. */
 export function analyseSweep(given: Recording, asGiven: SweepContext): SweepFinding[] {
   const { recording, context, questions } = asMeasured(given, asGiven);
+  // A voltage between down and up means nothing of itself: nothing else is looked at.
+  const line = telegramsOnLine(recording, context);
+  if (line) return [...line, ...questions];
   const rank = ({ weight }: SweepFinding) => (weight === 'fault' ? 0 : 1);
   const found = LOOKS.flatMap((look) => look(recording, context)).sort(
     (a, b) => rank(a) - rank(b) || a.fromSeconds - b.fromSeconds,

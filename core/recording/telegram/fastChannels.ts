@@ -21,7 +21,7 @@ export function fastValues(
   const [first, second, third] = channel === 1 ? [0, 1, 2] : [5, 4, 3];
   return Uint16Array.from(status, (_, frame) => {
     const at = frame * nibbles;
-    return (data[at + first!]! << 8) | (data[at + second!]! << 4) | data[at + third!]!;
+    return (data[at + first]! << 8) | (data[at + second]! << 4) | data[at + third]!;
   });
 }
 

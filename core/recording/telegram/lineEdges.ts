@@ -6,6 +6,8 @@ export type LineEdges = { lowVolts: number; highVolts: number } & (
       falling: Float64Array;
       /** Captured upside down: what is held for the same time in every pulse is up, and not down. */
       isInverted: boolean;
+      /** Of the time, as it was captured. */
+      upShare: number;
       /** Between two samples, in seconds; 0 where only the changes were written down. */
       sampleSeconds: number;
     }
@@ -56,7 +58,15 @@ export function lineEdges(seconds: Float64Array, volts: Float64Array): LineEdges
   const begin = isInverted ? 1 - falls : falls;
   const falling = new Float64Array(Math.max(0, Math.ceil((count - begin) / 2)));
   for (let k = 0; k < falling.length; k++) falling[k] = moments[begin + 2 * k]!;
-  return { found: 'edges', falling, isInverted, sampleSeconds, lowVolts: low, highVolts: high };
+  return {
+    found: 'edges',
+    falling,
+    isInverted,
+    upShare: upShareOf(moments.subarray(0, count), falls),
+    sampleSeconds,
+    lowVolts: low,
+    highVolts: high,
+  };
 }
 
 /** Where the line between the last sample on the other side and this one crosses the threshold. */
@@ -100,6 +110,16 @@ function medianStep(seconds: Float64Array): number {
   return steps[steps.length >> 1] ?? 0;
 }
 const MOST_STEPS = 1001;
+
+/** Over whole periods, from falling edge to falling edge. */
+function upShareOf(moments: Float64Array, falls: number): number {
+  let [up, all] = [0, 0];
+  for (let i = falls; i + 2 < moments.length; i += 2) {
+    up += moments[i + 2]! - moments[i + 1]!;
+    all += moments[i + 2]! - moments[i]!;
+  }
+  return up / all;
+}
 
 /** A sender holds the line down for the same time in every pulse, and up for what it has to say. */
 function isUpsideDown(moments: Float64Array, falls: number): boolean {

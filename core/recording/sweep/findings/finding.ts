@@ -50,6 +50,11 @@ export const SWEEP_FINDINGS = [
   'revs',
   'gap',
   'import',
+  /** A line that carries telegrams: what arrives, what is lost, and what cannot be read. */
+  'telegrams',
+  'telegrams-lost',
+  'telegrams-unread',
+  'line-held',
   /** What has to be said before a channel can be read. */
   'question',
   /** What was looked at, and what was not. */

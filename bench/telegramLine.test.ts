@@ -1,0 +1,131 @@
+import { analyseSweep } from '@lettura/core/recording/sweep';
+import {
+  fastValues,
+  lineEdges,
+  serialMessages,
+  telegramsIn,
+  valueOfStep,
+} from '@lettura/core/recording/telegram';
+import type { MachineState } from '@lettura/core/machine/places';
+import { inWords } from '@lettura/words';
+import { expect, test } from 'vitest';
+import { captureTelegrams, MACHINES, practiceMachine, type SenderIll } from './index.ts';
+
+const STATE: MachineState = { engine: 'idle', plug: 'connected' };
+const machineOf = (id: string, letter: 'A' | 'B' | 'D') =>
+  practiceMachine(
+    MACHINES.find((one) => one.id === id)!,
+    letter,
+    5,
+  );
+const rail = machineOf('larch-rail', 'B');
+const captured = (ill?: SenderIll, machine = rail) => {
+  const { recording, uses } = captureTelegrams(machine, STATE, 3, ill);
+  const line = lineEdges(recording.seconds, recording.channels[0]!.values);
+  const findings = inWords(analyseSweep(recording, { profile: machine.machine.sensor.profile, uses }));
+  return { line, telegrams: line.found === 'edges' ? telegramsIn(line.falling) : undefined, findings };
+};
+
+test('what the machine sends is what is read: its pressure, its kind, nothing lost', () => {
+  const { telegrams, findings } = captured();
+  const found = telegrams!;
+  expect(found.layout).toEqual({ nibbles: 6, hasPause: false, checksum: 'recommended' });
+  expect(found.tickSeconds).toBeCloseTo(3e-6, 8);
+  expect(found.status.length).toBeGreaterThan(30);
+  const { profile } = rail.machine.sensor;
+  const step = fastValues(found, 1)[0]!;
+  const truth = rail.quantity(STATE, 'sensor');
+  expect(Math.abs(valueOfStep(step, profile) - truth)).toBeLessThan(
+    (profile.highest - profile.lowest) / 3703,
+  );
+  expect(fastValues(found, 2)[0]).toBe(4095 - step);
+  expect(serialMessages(found)).toMatchObject([{ form: 'enhanced', id: 3, value: 0x41 }]);
+  const told = findings.map(({ sentence }) => sentence).join(' ');
+  expect(told).toMatch(
+    /good ones of 6 data nibbles, tick 3\.00 µs, checksum in the recommended form\. None was lost/u,
+  );
+  expect(told).toMatch(/Looked at: telegrams and levels/u);
+  expect(findings.every(({ weight }) => weight === 'note')).toBe(true);
+  // A line that goes to and fro drops out nowhere, and stands at no place of a travel.
+  expect(told).not.toMatch(/drops out|Moved|noisy/u);
+});
+
+test.each([
+  [{ does: 'wrong-checksum', everyFrames: 9 }, /\d+ by their checksum\)/u],
+  [{ does: 'loses-a-pulse', everyFrames: 9 }, /\d+ by pulses missing or run together\)/u],
+] as const)('a sender that %o is told of, and the frames between are read', (ill, words) => {
+  const { telegrams, findings } = captured(ill);
+  const lost = Object.values(telegrams!.lost).reduce((sum, count) => sum + count, 0);
+  expect(lost).toBeGreaterThan(2);
+  expect(telegrams!.status.length).toBeGreaterThan(6 * lost);
+  expect(findings[0]).toMatchObject({ kind: 'telegrams-lost', weight: 'fault' });
+  expect(findings[0]!.sentence).toMatch(words);
+  expect(findings[0]!.sentence).toContain(`${lost} of ${lost + telegrams!.status.length} telegrams`);
+});
+
+test('another tick is read as well, and a capture upside down is turned round and told', () => {
+  expect(captured({ does: 'other-tick', everyFrames: 1 }).telegrams!.tickSeconds).toBeCloseTo(3.45e-6, 8);
+  const turned = captured({ does: 'upside-down', everyFrames: 1 });
+  expect(turned.line).toMatchObject({ isInverted: true });
+  expect(turned.telegrams!.status.length).toBeGreaterThan(30);
+  expect(turned.findings[0]!.sentence).toContain('captured upside down');
+});
+
+test('a line that is held says so, and claims no travel', () => {
+  const { line, findings } = captured(undefined, machineOf('larch-rail', 'D'));
+  expect(line.found).toBe('held');
+  expect(findings.map(({ kind }) => kind)).toEqual(['line-held', 'looked']);
+  expect(findings[0]!.sentence).toMatch(/stands at \d+ mV: nothing toggles/u);
+});
+
+test('a digital part in a circuit for voltages sends all the same', () => {
+  expect(captured(undefined, machineOf('tolland-95', 'A')).telegrams!.status.length).toBeGreaterThan(30);
+});
+
+test('a capture that is too slow says what would do, and one of changes alone is exact', () => {
+  const { recording, uses } = captureTelegrams(rail, STATE, 3);
+  const { profile } = rail.machine.sensor;
+  const every = 16;
+  const thin = (values: Float64Array) => values.filter((_, i) => i % every === 0);
+  const slow = {
+    seconds: thin(recording.seconds),
+    channels: recording.channels.map((one) => ({ ...one, values: thin(one.values) })),
+  };
+  const told = inWords(analyseSweep(slow, { profile, uses }))[0]!;
+  expect(told.kind).toBe('telegrams-unread');
+  expect(told.sentence).toMatch(
+    /too fast for a sample each 8\.00 µs: capture at least [\d,]+ samples a second/u,
+  );
+  // Only what changes, with its moment.
+  const line = lineEdges(recording.seconds, recording.channels[0]!.values);
+  if (line.found !== 'edges') throw new Error('There are edges in it.');
+  const seconds = [...line.falling].flatMap((at) => [at, at + 15e-6]);
+  const changes = {
+    seconds: Float64Array.from(seconds),
+    channels: [
+      { name: 'D0', unit: 'V', values: Float64Array.from(seconds, (_, i) => (i % 2 === 0 ? 0 : 5)) },
+    ],
+  };
+  const exact = inWords(analyseSweep(changes, { profile, uses }));
+  expect(exact[0]!.sentence).toMatch(/Telegrams arrive on “D0”/u);
+});
+
+test('a steady frequency is told with its duty, and a slow recording is asked nothing', () => {
+  const { profile } = rail.machine.sensor;
+  const at = (rate: number, hertz: number, duty: number, samples = 20_000) => ({
+    seconds: Float64Array.from({ length: samples }, (_, i) => i / rate),
+    channels: [
+      {
+        name: 'PWM',
+        unit: 'V',
+        values: Float64Array.from({ length: samples }, (_, i) =>
+          ((i / rate) * hertz) % 1 < duty ? 4.8 : 0.1,
+        ),
+      },
+    ],
+  });
+  const [told] = inWords(analyseSweep(at(200_000, 500, 0.3), { profile, uses: ['signal'] }));
+  expect(told!.sentence).toMatch(/steady 500\.0 Hz, up for 30\.0 % of the time/u);
+  const kinds = analyseSweep(at(200, 3, 0.5, 2000), { profile, uses: ['signal'] }).map(({ kind }) => kind);
+  expect(kinds.some((kind) => kind.startsWith('telegrams') || kind === 'line-held')).toBe(false);
+});
