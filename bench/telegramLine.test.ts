@@ -119,7 +119,7 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
         name: 'PWM',
         unit: 'V',
         values: Float64Array.from({ length: samples }, (_, i) =>
-          ((i / rate) * hertz) % 1 < duty ? 4.8 : 0.1,
+          (i * hertz) % rate < duty * rate ? 4.8 : 0.1,
         ),
       },
     ],
