@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
 import { enter, noAccessibilityFault, openJob, pad, practise, section, standing } from './steps.ts';
@@ -185,6 +186,33 @@ test('a digital sensor is recognised by its behaviour: an average that stays, an
   await section(page, 'Bench');
   await page.getByText('sets P0190 and P0191').waitFor();
   await section(page, 'Isolate');
+});
+
+test('its line is captured and decoded: frames in a table, a message spelt bit by bit, and the file of them', async () => {
+  await practise(page, app.url, /crew van, fuel rail/u, 'B');
+  await section(page, 'Sweeps');
+  await page.getByRole('button', { name: 'Capture the simulated line' }).click();
+  const found = page.getByRole('region', { name: 'What was found' });
+  await found.getByText(/Telegrams arrive on .* 6 data nibbles, tick 3\.00 µs.* None was lost/u).waitFor();
+  const frames = page.getByRole('table', { name: 'Telegrams' });
+  expect(await frames.getByRole('row').count()).toBe(13);
+  await noAccessibilityFault(page);
+  await page.getByRole('button', { name: 'Later frames' }).click();
+  await page.getByText(/^13 to 24 of \d+$/u).waitFor();
+  await page.getByText(/^Enhanced, id 3: 41 \(hexadecimal\), 65 as a number/u).waitFor();
+  const begun = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save them as CSV' }).click();
+  const csv = await readFile(await (await begun).path(), 'utf8');
+  const [head, first = '', ...rest] = csv.trimEnd().split('\r\n');
+  expect(head).toBe('seconds,status,nibble 1,nibble 2,nibble 3,nibble 4,nibble 5,nibble 6,value 1,value 2');
+  expect(rest.length).toBeGreaterThan(20);
+  const [, , a = 0, b = 0, c = 0, , , , value] = first.split(',').map(Number);
+  expect(value).toBe(256 * a + 16 * b + c);
+  await page
+    .getByRole('button', { name: /^\d+\.\d\d$/u })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'To the job' }).click();
 });
 
 test('the screen has no accessibility fault, and the browser had nothing to complain of', async () => {

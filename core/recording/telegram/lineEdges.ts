@@ -6,6 +6,8 @@ export type LineEdges = { lowVolts: number; highVolts: number } & (
       falling: Float64Array;
       /** Captured upside down: what is held for the same time in every pulse is up, and not down. */
       isInverted: boolean;
+      /** Nothing but two levels was written down: they are names, and no voltages. */
+      isLogic: boolean;
       /** Of the time, as it was captured. */
       upShare: number;
       /** Between two samples, in seconds; 0 where only the changes were written down. */
@@ -62,6 +64,7 @@ export function lineEdges(seconds: Float64Array, volts: Float64Array): LineEdges
     found: 'edges',
     falling,
     isInverted,
+    isLogic: isTwoLevels,
     upShare: upShareOf(moments.subarray(0, count), falls),
     sampleSeconds,
     lowVolts: low,

@@ -1,4 +1,4 @@
-import { canBeSwept, recordSweep, whatWasWrong } from '@lettura/bench';
+import { canBeCaptured, canBeSwept, captureTelegrams, recordSweep, whatWasWrong } from '@lettura/bench';
 import type { FeedInfo, Reading } from '@lettura/contract';
 import type { Lane, MachineState, Target } from '@lettura/core/machine/places';
 import { expectedReading } from '@lettura/core/judge/expectation';
@@ -152,6 +152,9 @@ export function SheetSection({
             ambientKpaAbs: caseFile.ambient?.pressureKpaAbs,
           }}
           record={machine && canBeSwept(machine) ? () => recordSweep(machine, state, Date.now()) : undefined}
+          capture={
+            machine && canBeCaptured(machine) ? () => captureTelegrams(machine, state, Date.now()) : undefined
+          }
         />
       );
     }

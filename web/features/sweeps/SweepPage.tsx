@@ -25,6 +25,7 @@ import { PAPER } from '../../ui/paper.ts';
 import { MarkList } from './MarkList.tsx';
 import { RevisePanel } from './RevisePanel.tsx';
 import { RestTable } from './RestTable.tsx';
+import { TelegramPanel } from './TelegramPanel.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useView } from './useView.ts';
@@ -72,6 +73,13 @@ function inCoreUnits({ use, unit, basis }: RecordingInfo['channels'][number], me
   const read = channelScale({ use, unit, basis, measures, ambientKpaAbs: undefined });
   return !('question' in read) && read.scale === 1 && read.offset === 0;
 }
+
+/** Of a line that goes to and fro: it stands at no level that would mean something. */
+const LINE_FINDINGS: ReadonlySet<SweepFinding['kind']> = new Set([
+  'telegrams',
+  'telegrams-unread',
+  'line-held',
+]);
 
 const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
@@ -168,6 +176,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
       ));
     if (picture) downloadBlob(`${fileName(name)}.png`, picture);
   };
+  const carriesTelegrams = findings.some(({ kind }) => kind === 'telegrams');
   const heightPx = STRIP_HEIGHTS_PX[Math.min(channels.length, STRIP_HEIGHTS_PX.length) - 1] ?? 150;
   return (
     <Box sx={{ minHeight: '100vh' }}>
@@ -301,7 +310,17 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
           />
-          {sheet && signal >= 0 && (
+          {sheet && signal >= 0 && carriesTelegrams && (
+            <TelegramPanel
+              ask={ask}
+              channel={signal}
+              profile={sheet.sensor.profile}
+              pressureUnit={units.absolute}
+              name={name}
+              onShow={to.show}
+            />
+          )}
+          {sheet && signal >= 0 && !findings.some(({ kind }) => LINE_FINDINGS.has(kind)) && (
             <RestTable
               ask={ask}
               channel={signal}

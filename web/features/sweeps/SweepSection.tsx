@@ -18,23 +18,29 @@ export interface SweepSectionProps {
   recordings: readonly RecordingInfo[];
   context: Omit<SweepContext, 'uses'>;
   /** Moves the simulated sensor slowly through its travel and logs it; left out where there is none. */
-  record?: (() => { recording: Recording; uses: ChannelUse[] }) | undefined;
+  record?: (() => Swept) | undefined;
+  /** Captures the line of a simulated digital sender, fast and short; left out where there is none. */
+  capture?: (() => Swept) | undefined;
+}
+interface Swept {
+  recording: Recording;
+  uses: ChannelUse[];
 }
 
 /** The recordings of a job: import one, or sweep the simulated sensor. */
-export function SweepSection({ jobId, recordings, context, record }: SweepSectionProps) {
+export function SweepSection({ jobId, recordings, context, record, capture }: SweepSectionProps) {
   const { ask } = useSweepWorker();
   const keep = useKeepSweep(ask);
   const [problem, setProblem] = useState<Problem>();
   const [working, setWorking] = useState(false);
-  const keepSwept = async (swept: { recording: Recording; uses: ChannelUse[] }) => {
+  const keepSwept = async (swept: Swept, name: string) => {
     setWorking(true);
     const held = await ask('take', { recording: swept.recording });
     setProblem(
       held.ok
         ? await keep({
             jobId,
-            name: t('ui-sweeps.slow-travel-up-down'),
+            name,
             source: 'bench',
             held: held.value,
             uses: swept.uses,
@@ -54,8 +60,21 @@ export function SweepSection({ jobId, recordings, context, record }: SweepSectio
           {t('ui-sweeps.import-recording-2')}
         </Button>
         {record && (
-          <Button variant="outlined" onClick={() => void keepSwept(record())} disabled={working}>
+          <Button
+            variant="outlined"
+            onClick={() => void keepSwept(record(), t('ui-sweeps.slow-travel-up-down'))}
+            disabled={working}
+          >
             {working ? t('ui-sweeps.recording') : t('ui-sweeps.sweep-simulated-sensor')}
+          </Button>
+        )}
+        {capture && (
+          <Button
+            variant="outlined"
+            onClick={() => void keepSwept(capture(), t('ui-sweeps.capture-of-line'))}
+            disabled={working}
+          >
+            {working ? t('ui-sweeps.recording') : t('ui-sweeps.capture-simulated-line')}
           </Button>
         )}
       </Box>

@@ -10,6 +10,7 @@ import {
   plateaus,
   type Recording,
 } from '@lettura/core/recording/sweep';
+import { lineEdges, serialMessages, telegramsIn } from '@lettura/core/recording/telegram';
 import { openFile } from './openFile.ts';
 import { unpacked } from './packRecording.ts';
 import { fetchRecording, sendRecording } from './sendRecording.ts';
@@ -153,6 +154,13 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const { along, up, columns } = question.ask;
       const [x, y] = [recording?.channels[along]?.values, recording?.channels[up]?.values];
       return x && y ? ok(against(x, y, columns)) : nothingHeld();
+    }
+    case 'telegrams': {
+      const values = recording?.channels[question.ask.channel]?.values;
+      if (!recording || !values) return nothingHeld();
+      const line = lineEdges(recording.seconds, values);
+      const telegrams = line.found === 'edges' ? telegramsIn(line.falling) : undefined;
+      return ok(telegrams && { telegrams, serial: serialMessages(telegrams) });
     }
     case 'rests': {
       const values = recording?.channels[question.ask.channel]?.values;

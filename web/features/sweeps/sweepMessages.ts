@@ -10,6 +10,7 @@ import type {
   SweepContext,
   SweepFinding,
 } from '@lettura/core/recording/sweep';
+import type { SerialMessage, Telegrams } from '@lettura/core/recording/telegram';
 import type { Opened } from './openFile.ts';
 
 /** What is known of the recording that the worker holds. */
@@ -23,6 +24,12 @@ export interface Held {
   remarks: string[];
   /** Of a recording of this product, which says what it is itself. */
   heading?: RecordingHeading;
+}
+
+/** All frames that could be read, and what they say bit by bit. */
+export interface ReadTelegrams {
+  telegrams: Telegrams;
+  serial: SerialMessage[];
 }
 
 /** Questions to the worker, and what it answers to each. */
@@ -42,6 +49,8 @@ export interface SweepQuestions {
     answer: Envelope[];
   };
   against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
+  /** Undefined where the channel carries none. */
+  telegrams: { ask: { channel: number }; answer: ReadTelegrams | undefined };
   rests: { ask: { channel: number }; answer: Plateau[] };
   /** Sends what is held to its job. */
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };

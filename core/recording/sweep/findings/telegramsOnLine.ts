@@ -125,11 +125,12 @@ function lost(
 
 /** Telegrams that this capture can read, and a receiver may not. */
 function levels(
-  { lowVolts, highVolts }: Toggling,
+  { lowVolts, highVolts, isLogic }: Toggling,
   name: Message,
   channel: number,
   recording: Recording,
 ): SweepFinding[] {
+  if (isLogic) return [];
   if (lowVolts <= RECEIVED_VOLTS.downBelow && highVolts >= RECEIVED_VOLTS.upAbove) return [];
   return [
     {
