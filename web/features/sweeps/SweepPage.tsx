@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { RecordingInfo } from '@lettura/contract';
+import { fixed } from '@lettura/core/measure/message';
 import { csvMetadata } from '@lettura/core/recording/file';
 import type { Measurand } from '@lettura/core/measure/quantity';
 import type { Problem } from '@lettura/core/measure/problem';
@@ -80,6 +81,11 @@ const LINE_FINDINGS: ReadonlySet<SweepFinding['kind']> = new Set([
   'telegrams-unread',
   'line-held',
 ]);
+
+/** In milliseconds where the stretch is so short that seconds would show nothing of it. */
+const inMs = (stretchSeconds: number): boolean => stretchSeconds < 0.1;
+const timeShown = (seconds: number, decimals: number, stretchSeconds: number) =>
+  inMs(stretchSeconds) ? fixed(1000 * seconds, decimals, 'ms') : fixed(seconds, decimals, 's');
 
 const COLUMNS = 700;
 const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
@@ -176,6 +182,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
       ));
     if (picture) downloadBlob(`${fileName(name)}.png`, picture);
   };
+  const isLine = findings.some(({ kind }) => LINE_FINDINGS.has(kind));
   const carriesTelegrams = findings.some(({ kind }) => kind === 'telegrams');
   const heightPx = STRIP_HEIGHTS_PX[Math.min(channels.length, STRIP_HEIGHTS_PX.length) - 1] ?? 150;
   return (
@@ -200,9 +207,9 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               {t('ui-sweeps.samples-s-view-s', {
                 dayAndTime: dayAndTime(recording.takenAt),
                 samples: samples.toLocaleString('en-GB'),
-                durationSeconds: durationSeconds.toFixed(1),
-                fromSeconds: fromSeconds.toFixed(2),
-                toSeconds: toSeconds.toFixed(2),
+                duration: timeShown(durationSeconds, 1, durationSeconds),
+                from: fixed(fromSeconds * (inMs(toSeconds - fromSeconds) ? 1000 : 1), 2),
+                to: timeShown(toSeconds, 2, toSeconds - fromSeconds),
               })}
             </Typography>
             <Button variant="outlined" onClick={to.earlier} aria-label={t('ui-sweeps.earlier')}>
@@ -258,7 +265,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               </Box>
             ))}
           </Box>
-          {band && <AgainstPlot ask={ask} band={band} channels={channels} />}
+          {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
             <Button variant="outlined" onClick={() => void exportPicture()}>
               {t('ui-sweeps.save-plot-picture')}
@@ -270,6 +277,16 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               {t('ui-sweeps.export-json')}
             </Button>
           </Box>
+          {sheet && signal >= 0 && carriesTelegrams && (
+            <TelegramPanel
+              ask={ask}
+              channel={signal}
+              profile={sheet.sensor.profile}
+              pressureUnit={units.absolute}
+              name={name}
+              onShow={to.show}
+            />
+          )}
         </Box>
         {/* In portrait what was found stands above the plots, and what only explains it below them. */}
         <Box
@@ -310,17 +327,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
           />
-          {sheet && signal >= 0 && carriesTelegrams && (
-            <TelegramPanel
-              ask={ask}
-              channel={signal}
-              profile={sheet.sensor.profile}
-              pressureUnit={units.absolute}
-              name={name}
-              onShow={to.show}
-            />
-          )}
-          {sheet && signal >= 0 && !findings.some(({ kind }) => LINE_FINDINGS.has(kind)) && (
+          {sheet && signal >= 0 && !isLine && (
             <RestTable
               ask={ask}
               channel={signal}

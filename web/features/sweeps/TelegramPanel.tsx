@@ -21,7 +21,7 @@ import { NUMERALS } from '../../app/theme.ts';
 import { downloadText } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { PAPER } from '../../ui/paper.ts';
+import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { t } from '../../ui/words.ts';
 import type { ReadTelegrams } from './sweepMessages.ts';
 import { telegramsCsv } from './telegramsCsv.ts';
@@ -64,7 +64,7 @@ export function TelegramPanel({ ask, channel, profile, pressureUnit, name, onSho
   const frameSeconds = (FRAME_TICKS + 27 * layout.nibbles) * tickSeconds;
   const shown = Array.from({ length: Math.min(ROWS, frames - page * ROWS) }, (_, i) => page * ROWS + i);
   return (
-    <Box component="section" aria-label={t('ui-sweeps.telegrams')} sx={PAPER}>
+    <Box component="section" aria-label={t('ui-sweeps.telegrams')} sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {t('ui-sweeps.telegrams')}
@@ -78,11 +78,15 @@ export function TelegramPanel({ ask, channel, profile, pressureUnit, name, onSho
           {t('ui-sweeps.telegrams-as-csv')}
         </Button>
       </Box>
-      <Table size="small" aria-label={t('ui-sweeps.telegrams')} sx={{ '& td, & th': { px: 0.75 } }}>
+      <Table
+        size="small"
+        aria-label={t('ui-sweeps.telegrams')}
+        sx={{ '& td, & th': { px: { xs: 0.5, sm: 0.75 } } }}
+      >
         <TableHead>
           <TableRow>
             <TableCell>{t('ui-sweeps.from-ms')}</TableCell>
-            <TableCell>{t('ui-sweeps.status-nibble')}</TableCell>
+            <TableCell sx={WIDE_ONLY}>{t('ui-sweeps.status-nibble')}</TableCell>
             <TableCell>{t('ui-sweeps.data-nibbles')}</TableCell>
             {channels.map((_, i) => (
               <TableCell key={i} align="right">
@@ -109,14 +113,20 @@ export function TelegramPanel({ ask, channel, profile, pressureUnit, name, onSho
                   {(1000 * startSeconds[frame]!).toFixed(2)}
                 </Button>
               </TableCell>
-              <TableCell sx={{ fontFamily: NUMERALS }}>{hexOf(telegrams.status, frame, 1)}</TableCell>
+              <TableCell sx={{ ...WIDE_ONLY, fontFamily: NUMERALS }}>
+                {hexOf(telegrams.status, frame, 1)}
+              </TableCell>
               <TableCell sx={{ fontFamily: NUMERALS }}>
                 {hexOf(telegrams.data, frame, layout.nibbles)}
               </TableCell>
               {channels.map((values, i) => (
                 <Numeral key={i}>
                   {values[frame]}
-                  {i === 0 && valueSaid(values[frame]!, profile, pressureUnit)}
+                  {i === 0 && (
+                    <Box sx={{ whiteSpace: 'nowrap' }}>
+                      {valueSaid(values[frame]!, profile, pressureUnit)}
+                    </Box>
+                  )}
                 </Numeral>
               ))}
             </TableRow>
@@ -181,11 +191,9 @@ function Serial({ messages, telegrams }: { messages: readonly SerialMessage[]; t
 const hexOf = (nibbles: Uint8Array, frame: number, count: number): string =>
   Array.from(nibbles.subarray(frame * count, (frame + 1) * count), (one) =>
     one.toString(16).toUpperCase(),
-  ).join(' ');
+  ).join('');
 
 function valueSaid(step: number, profile: SensorProfile, unit: PressureUnit): string {
   const value = valueOfStep(step, profile);
-  return Number.isFinite(value)
-    ? ` = ${formatWithBasis(value, profile.measures, unit)}`
-    : ` (${t('ui-sweeps.no-value')})`;
+  return Number.isFinite(value) ? formatWithBasis(value, profile.measures, unit) : t('ui-sweeps.no-value');
 }
