@@ -1,3 +1,4 @@
+import { RECEIVED_VOLTS } from '@lettura/core/machine/limits';
 import { keyOn, type MachineState } from '@lettura/core/machine/places';
 import { liveDataStep } from '@lettura/core/machine/family';
 import { isComplainedOf, limitsOf, pairSeen } from '@lettura/core/record/code';
@@ -51,9 +52,6 @@ export function liveData(machine: SimulatedMachine, state: MachineState): LiveDa
   };
 }
 
-/** What a receiver takes for down and for up (SAE J2716, from memory). */
-const DOWN_BELOW_VOLTS = 1.39;
-const UP_ABOVE_VOLTS = 3.8;
 /** A line held between these is neither at rest nor shorted: somebody feeds a voltage in. */
 const HELD_VOLTS = [0.6, 4.4] as const;
 
@@ -61,7 +59,7 @@ const HELD_VOLTS = [0.6, 4.4] as const;
 function telegramData(machine: SimulatedMachine, state: MachineState): LiveData {
   const { telegrams, substituted, sensor } = machine.machine;
   const [down, up] = machine.telegramLevels(state);
-  if (down < DOWN_BELOW_VOLTS && up > UP_ABOVE_VOLTS) {
+  if (down < RECEIVED_VOLTS.downBelow && up > RECEIVED_VOLTS.upAbove) {
     const step = liveDataStep(sensor.family, sensor.profile.measures);
     return {
       value: Math.round(machine.quantity(state, 'sensor') / step) * step,

@@ -32,6 +32,9 @@ export const OPEN_INPUT_VOLTS = {
   'pull-down': { lowest: -0.05, highest: 0.3 },
 } as const;
 
+/** What the receiver of a digital line takes for down, and for up (SAE J2716, from memory). */
+export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
+
 /** A stretch of wire with two contacts, leads of the meter included. */
 export const SOUND_STRETCH_OHMS = 2;
 /** More than this in one stretch is no wire any more; a return of 5 Ω passes any beep and still counts. */

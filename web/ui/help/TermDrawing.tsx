@@ -102,6 +102,17 @@ export function TermDrawing({ term }: { term: TermId }) {
         <path d="M26 72 V78 H100" fill="none" {...stroke(true)} strokeWidth={2.5} />
       </>
     ),
+    telegram: (
+      <>
+        <path d="M16 66 H204" stroke={soft} strokeWidth={2} />
+        <path
+          d="M16 24 H30 V58 H38 V24 H86 V58 H94 V24 H112 V58 H120 V24 H150 V58 H158 V24 H172 V58 H180 V24 H204"
+          fill="none"
+          {...stroke(true)}
+          strokeWidth={2.5}
+        />
+      </>
+    ),
     'pressure-basis': (
       <>
         <path d="M20 70 H200 M20 30 H200" stroke={soft} strokeWidth={2} />

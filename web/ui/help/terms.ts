@@ -12,6 +12,7 @@ export const TERM_IDS = [
   'wiggle',
   'koeo',
   'live-data',
+  'telegram',
   'pressure-basis',
   'pair',
   'doubt',

@@ -8,6 +8,7 @@ import {
   volts,
   type Message,
 } from '../../../measure/message/index.ts';
+import { RECEIVED_VOLTS } from '../../../machine/limits/index.ts';
 import {
   fastChannelsOf,
   fastValues,
@@ -28,8 +29,6 @@ const LEAST_SAMPLES_PER_SECOND = 20_000;
 const FEWEST_EDGES = 30;
 /** A pulse of twelve ticks needs about two samples a tick. */
 const FEWEST_SAMPLES_A_PULSE = 24;
-/** What a receiver takes for down and for up (SAE J2716, from memory). */
-export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
 /** Periods that differ by less are those of a steady frequency. */
 const STEADY_SHARE = 0.02;
 
