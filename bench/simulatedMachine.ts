@@ -15,6 +15,8 @@ import {
 } from '@lettura/core/machine/fault';
 import { Rig } from '@lettura/core/machine/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
+import type { WorkId } from '@lettura/core/record/workDone';
+import { isMendedBy } from './mendedBy.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';
 
@@ -42,14 +44,24 @@ export interface SimulatedMachine {
   quantity(state: MachineState, where: 'source' | 'sensor'): number;
 }
 
-/** A machine with what a practice case hides; where it sits, how big it is and how the machine differs follow from the seed. */
-export function practiceMachine(machine: BenchMachine, letter: CaseLetter, seed: number): SimulatedMachine {
+/**
+ * A machine with what a practice case hides; where it sits, how big it is and how the machine differs follow from the seed.
+ *
+ * @param done to it since: what that mends is there no longer
+ */
+export function practiceMachine(
+  machine: BenchMachine,
+  letter: CaseLetter,
+  seed: number,
+  done: readonly WorkId[] = [],
+): SimulatedMachine {
   const random = seededRandom(seed);
   const surroundings = surroundingsOf(machine, random);
   const choices = machine.cases[letter];
   const chosen = choices.length > 0 ? choices[Math.floor(random() * choices.length)] : undefined;
   const fault = chosen && caseFault(machine, chosen, random());
-  return simulatedMachine(machine, fault ? [fault] : [], surroundings, chosen?.onlyWhenWiggled ?? false);
+  const present = fault && !isMendedBy(fault, done) ? [fault] : [];
+  return simulatedMachine(machine, present, surroundings, chosen?.onlyWhenWiggled ?? false);
 }
 
 /** One machine, whatever is wrong with it. */

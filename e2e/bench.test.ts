@@ -177,6 +177,35 @@ test('a dead spot shows where the arm is held by hand, and only there', async ()
   expect(await volts()).toBeCloseTo(3.9, 1);
 });
 
+test('work on the practice machine mends it where it is the right work, and only there', async () => {
+  await onTheBench(/crew van, fuel rail/u, 'A');
+  await choose('Red probe', 'Signal at the control unit');
+  const broken = await volts();
+  const work = async (what: string) => {
+    await section(page, 'Repair');
+    const done = page.getByRole('combobox', { name: 'What was done' });
+    const more = page.getByText('More was done');
+    await done.or(more).first().waitFor();
+    if (!(await done.isVisible())) await more.click();
+    await done.click();
+    await page.getByRole('option', { name: what }).click();
+    await page.getByRole('button', { name: 'Put it on record' }).click();
+    await page
+      .getByText(`${what[0]!.toUpperCase()}${what.slice(1)}`)
+      .or(page.getByText(what))
+      .first()
+      .waitFor();
+    await section(page, 'Bench');
+    await choose('Red probe', 'Signal at the control unit');
+  };
+  await work('sensor replaced');
+  expect(await volts()).toBeCloseTo(broken, 1);
+  await work('wire mended');
+  await expect.poll(volts).toBeLessThan(4);
+  // Open, the wire hung on the pull-up of the unit.
+  expect(broken).toBeGreaterThan(4.5);
+});
+
 test('the bench has no accessibility fault, and the browser had nothing to complain of', async () => {
   await noAccessibilityFault(page);
   expect(complaints).toEqual([]);

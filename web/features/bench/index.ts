@@ -1,5 +1,5 @@
 export { BenchPanel } from './BenchPanel.tsx';
 export { BenchTools } from './BenchTools.tsx';
-export { machineOf, simulatedPlug } from './useMachine.ts';
+export { machineOf, simulatedPlug, useBenchJob, type BenchJob } from './useMachine.ts';
 export { benchSource } from './benchSource.ts';
 export type { MeterSet } from './TwoPointMeter.tsx';

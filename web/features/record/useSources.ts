@@ -3,7 +3,7 @@ import type { FeedInfo, JobSheet, RecordingInfo } from '@lettura/contract';
 import type { MachineState } from '@lettura/core/machine/places';
 import { useEffect, useMemo, useState } from 'react';
 import { useListFeedsQuery } from '../../app/api.ts';
-import { benchSource, machineOf } from '../bench/index.ts';
+import { benchSource, machineOf, useBenchJob } from '../bench/index.ts';
 import { replaySource, serverSource, type LiveSource } from '../live/index.ts';
 import { useSweepWorker } from '../sweeps/index.ts';
 import { t } from '../../ui/words.ts';
@@ -32,13 +32,15 @@ const REST: MachineState = { engine: 'koeo', plug: 'connected' };
 const replayId = ({ id }: Pick<RecordingInfo, 'id'>): string => t('ui-record.replay', { id });
 
 /** Where live values can come from on this job: its simulated machine or the instruments, and its recordings. */
-export function useSources({ job, recordings }: JobSheet, wanted: string | undefined): Sources {
+export function useSources(sheet: JobSheet, wanted: string | undefined): Sources {
   const { data: feeds } = useListFeedsQuery();
+  const { recordings } = sheet;
+  const practice = useBenchJob(sheet);
   const bench = useMemo(() => {
-    if (!job.bench) return undefined;
+    if (!practice) return undefined;
     const hand = new SimulatedHand(REST);
-    return { hand, source: benchSource(machineOf(job.bench), hand, job.bench.seed) };
-  }, [job.bench]);
+    return { hand, source: benchSource(machineOf(practice), hand, practice.seed) };
+  }, [practice]);
   const choices: SourceChoice[] = [
     // On a simulated machine the real instruments see nothing.
     ...(bench ? [{ id: 'bench', words: t('ui-record.logger-simulated-machine') }] : []),

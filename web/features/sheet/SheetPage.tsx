@@ -99,7 +99,7 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
   const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
-  const machine = job.bench && machineOf(job.bench);
+  const machine = sheet.bench && machineOf(sheet.bench);
   const now = useNow();
   const screen = useScreen();
   const lanesForm = useLanesForm(section);

@@ -77,8 +77,8 @@ export function SheetSection({
     onType();
   };
   const { data: feeds } = useListFeedsQuery();
-  const instrument = job.bench ? (
-    <BenchPanel bench={job.bench} state={state} target={selected} onTake={(text) => entry.enter(text)} />
+  const instrument = sheet.bench ? (
+    <BenchPanel bench={sheet.bench} state={state} target={selected} onTake={(text) => entry.enter(text)} />
   ) : (
     <LiveInstrument
       target={selected}
@@ -124,14 +124,14 @@ export function SheetSection({
         />
       );
     case 'wires':
-      return <WiresPanel job={job} sensor={sensor} simulated={job.bench && simulatedPlug(job.bench)} />;
+      return <WiresPanel job={job} sensor={sensor} simulated={sheet.bench && simulatedPlug(sheet.bench)} />;
     case 'bench':
       return (
-        job.bench && (
+        sheet.bench && (
           <BenchTools
             key={JSON.stringify(probes)}
             start={probes}
-            bench={job.bench}
+            bench={sheet.bench}
             state={state}
             onState={(change) => dispatch(stateSet({ jobId: job.id, ...change }))}
             onTake={({ mode, red, black }, inState, text) =>
@@ -141,7 +141,7 @@ export function SheetSection({
         )
       );
     case 'sweeps': {
-      const machine = job.bench && machineOf(job.bench);
+      const machine = sheet.bench && machineOf(sheet.bench);
       return (
         <SweepSection
           jobId={job.id}

@@ -20,7 +20,7 @@ interface Ways {
 
 /** Goes where a reading is taken, whatever sort it is of; and where the probes of the simulated meter are wanted then. */
 export function useGoTo(
-  { job }: Sheet,
+  { job, bench }: Sheet,
   { entry, bring, show, setSearch }: Ways,
 ): { goTo: (next: NextReading) => void; probes: MeterSet | undefined } {
   const [probes, setProbes] = useState<MeterSet>();
@@ -33,7 +33,7 @@ export function useGoTo(
         return;
       case 'observation': {
         // On a real machine the technician looks, and answers in the panel itself.
-        const machine = job.bench && machineOf(job.bench);
+        const machine = bench && machineOf(bench);
         if (machine) entry.enterObservation(target.observation, looksRight(machine, target.observation));
         return;
       }

@@ -12,6 +12,7 @@ import type { CaseFile } from '@lettura/core/judge/checks';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { useJobSheetQuery, useListInstrumentsQuery } from '../../app/api.ts';
+import { useBenchJob, type BenchJob } from '../bench/index.ts';
 import { selectOutbox } from '../outbox/index.ts';
 import { inOrder } from './inOrder.ts';
 
@@ -29,6 +30,8 @@ export interface Sheet extends JobSheet {
   isRepaired: boolean;
   /** Entered here, not confirmed by the server yet. */
   unsentIds: ReadonlySet<string>;
+  /** The simulated machine with what was done to it; left out for a real one. */
+  bench: BenchJob | undefined;
   caseFile: CaseFile;
   /** The wires of this body. */
   lanes: readonly Lane[];
@@ -44,19 +47,20 @@ export function useSheet(jobId: string): { sheet: Sheet | undefined; error: unkn
   });
   const record = useWithUnsent(data, jobId);
   const caseFile = useCaseFile(record);
+  const bench = useBenchJob(record);
   const { sensor, job } = data ?? {};
   const lanes = useMemo(
     () => sensor && lanesOf({ ...sensor, pins: job?.pins ?? sensor.pins }),
     [sensor, job?.pins],
   );
   const sheet = useMemo(
-    (): Sheet | undefined => record && caseFile && lanes && { ...record, caseFile, lanes },
-    [record, caseFile, lanes],
+    (): Sheet | undefined => record && caseFile && lanes && { ...record, bench, caseFile, lanes },
+    [record, bench, caseFile, lanes],
   );
   return { sheet, error: data ? undefined : error, away: data !== undefined && error !== undefined };
 }
 
-type OwnRecord = Omit<Sheet, 'caseFile' | 'lanes'>;
+type OwnRecord = Omit<Sheet, 'bench' | 'caseFile' | 'lanes'>;
 
 /** The record as the server has it, and what was entered here since. */
 function useWithUnsent(data: JobSheet | undefined, jobId: string): OwnRecord | undefined {
