@@ -8,6 +8,7 @@ import { importInBrowser, liveOnScreen } from './inBrowser.ts';
 import { importRatio } from './importing.ts';
 import { recordingRatio } from './recording.ts';
 import { eachStranger } from './strangers.ts';
+import { telegramRatio } from './telegrams.ts';
 import { typingRatio } from './typing.ts';
 import { weighingAlone } from './weighingAlone.ts';
 import { weighingOnScreen } from './weighingOnScreen.ts';
@@ -20,6 +21,7 @@ const report = (
 
 report('Batch conversion of 10,000,000 samples', conversionRatio(), 'the time of a bare loop');
 report('Table conversion of 10,000,000 samples', tableConversionRatio(), 'the time of a bare loop');
+report('Frames from 1,000,000 edges of a digital line', telegramRatio(), 'a bare loop over the pulses');
 for (const { form, milliseconds, ratio } of fitRatios()) {
   report(
     `Fit of 1,000 points, ${form}`,
