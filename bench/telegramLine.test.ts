@@ -126,6 +126,28 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
   });
   const [told] = inWords(analyseSweep(at(200_000, 500, 0.3), { profile, uses: ['signal'] }));
   expect(told!.sentence).toMatch(/steady 500\.0 Hz, up for 30\.0 % of the time/u);
+  // A contact that opens now and then in a fast capture is no line that toggles: its dropouts are looked for.
+  const seconds = Float64Array.from({ length: 60_000 }, (_, i) => i / 30_000);
+  const loose = Float64Array.from(seconds, (_, i) => ((i * i) % 911 < 90 && i % 1200 < 70 ? 0.02 : 2.5));
+  const found = analyseSweep(
+    { seconds, channels: [{ name: 'Signal', unit: 'V', values: loose }] },
+    { profile, uses: ['signal'] },
+  ).map(({ kind }) => kind);
+  expect(found).toContain('dropout');
+  expect(found).not.toContain('telegrams-unread');
+  // A voltage that stands beside others is looked at as a voltage.
+  const still = (value: number) => new Float64Array(seconds.length).fill(value);
+  const two = analyseSweep(
+    {
+      seconds,
+      channels: [
+        { name: 'Signal', unit: 'V', values: still(2.5) },
+        { name: 'Reference', unit: 'V', values: still(4.2) },
+      ],
+    },
+    { profile, uses: ['signal', 'reference'] },
+  ).map(({ kind }) => kind);
+  expect(two).toContain('reference');
   const kinds = analyseSweep(at(200, 3, 0.5, 2000), { profile, uses: ['signal'] }).map(({ kind }) => kind);
   expect(kinds.some((kind) => kind.startsWith('telegrams') || kind === 'line-held')).toBe(false);
 });

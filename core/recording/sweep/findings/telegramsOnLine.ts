@@ -29,6 +29,10 @@ const LEAST_SAMPLES_PER_SECOND = 20_000;
 const FEWEST_EDGES = 30;
 /** A pulse of twelve ticks needs about two samples a tick. */
 const FEWEST_SAMPLES_A_PULSE = 24;
+/** A capture of telegrams is a glimpse; who records longer looks at a voltage. */
+const SHORT_CAPTURE_SECONDS = 1;
+/** On average a pulse of the usual senders is far shorter. */
+const SLOWEST_PULSE_SECONDS = 1e-3;
 /** Periods that differ by less are those of a steady frequency. */
 const STEADY_SHARE = 0.02;
 
@@ -52,13 +56,19 @@ export function telegramsOnLine(recording: Recording, context: SweepContext): Sw
   });
   const name = say('sweep.named', { name: verbatim(found.name) });
   const looked = note('looked', say('sweep.looked-for-telegrams', { name }));
-  if (line.found === 'held')
+  if (line.found === 'held') {
+    // Beside other channels, or over seconds, it is a voltage that stands: noise and reference are worth a look.
+    const isAlone = context.uses.every((use, i) => i === channel || use === 'other');
+    if (!isAlone || spanOf(recording) >= SHORT_CAPTURE_SECONDS) return undefined;
     return [
       note('line-held', say('sweep.line-held', { name, volts: volts((line.lowVolts + line.highVolts) / 2) })),
       looked,
     ];
+  }
   if (line.falling.length < FEWEST_EDGES) return undefined;
   const telegrams = telegramsIn(line.falling);
+  // A contact that opens and closes toggles as well, far slower and at no steady rate: its dropouts are looked for.
+  if (!telegrams && !isSteady(line) && meanPeriod(line) > SLOWEST_PULSE_SECONDS) return undefined;
   const telling = telegrams
     ? [
         ...lost(telegrams, name, channel, recording),
@@ -162,12 +172,18 @@ function values(telegrams: Telegrams, { profile }: SweepContext): Message[] {
   });
 }
 
+const spanOf = ({ seconds }: Recording): number => (seconds.at(-1) ?? 0) - (seconds[0] ?? 0);
+const meanPeriod = ({ falling }: Toggling): number => (falling.at(-1)! - falling[0]!) / (falling.length - 1);
+const periodsOf = ({ falling }: Toggling): Float64Array =>
+  Float64Array.from({ length: falling.length - 1 }, (_, i) => falling[i + 1]! - falling[i]!);
+const isSteady = (line: Toggling): boolean =>
+  periodsOf(line).every((period) => Math.abs(period / meanPeriod(line) - 1) < STEADY_SHARE);
+
 function unread(line: Toggling, name: Message): Message {
-  const { falling, sampleSeconds, upShare } = line;
-  const periods = Float64Array.from({ length: falling.length - 1 }, (_, i) => falling[i + 1]! - falling[i]!);
-  const mean = (falling.at(-1)! - falling[0]!) / periods.length;
-  const shortest = periods.reduce((least, period) => Math.min(least, period), Infinity);
-  if (periods.every((period) => Math.abs(period / mean - 1) < STEADY_SHARE))
+  const { sampleSeconds, upShare } = line;
+  const mean = meanPeriod(line);
+  const shortest = periodsOf(line).reduce((least, period) => Math.min(least, period), Infinity);
+  if (isSteady(line))
     return say('sweep.line-is-steady', {
       name,
       frequency: fixed(1 / mean, 1, 'Hz'),
