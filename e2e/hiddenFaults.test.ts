@@ -70,8 +70,9 @@ async function strikeOut(): Promise<void> {
   const before = await leader().textContent();
   const whatIf = standing(page).getByRole('region', { name: 'What if' });
   await whatIf.getByText('What if …').click();
-  for (const box of await whatIf.getByRole('checkbox', { name: /^Signal at the/u }).all())
-    await box.uncheck();
+  const boxes = whatIf.getByRole('checkbox', { name: /^Signal at the/u });
+  await boxes.first().waitFor();
+  for (const box of await boxes.all()) await box.uncheck();
   await page.getByText('What if: this is not the record.').waitFor();
   await weighed(page);
   expect(await leader().textContent()).not.toBe(before);

@@ -201,7 +201,16 @@ test('exhaust-gas flow: step by step until only the passages are left, freed and
     codes: 'P0401',
     sensor: 'Fenlight EF-1',
   });
-  for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 1.01']) await enter(page, text);
+  // Half a volt at rest would be that of another variant; it was misread.
+  for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 0.51']) await enter(page, text);
+  await standing(page)
+    .getByText(/fits “Fenlight EF-2.*Compare the part number/u)
+    .waitFor();
+  await page.keyboard.press('Alt+z');
+  await standing(page)
+    .getByText(/fits “Fenlight EF-2/u)
+    .waitFor({ state: 'detached' });
+  await enter(page, 'sig plug 1.01');
   await choose(page, 'Revs held');
   await choose(page, 'Forced open');
   await enter(page, 'sig plug 1.02');

@@ -2,6 +2,7 @@ export { flowAgainst, litresRuleFlow, speedDensityFlow } from './airflowCheck.ts
 export { disagreements } from './disagreements.ts';
 export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { noResponse, type NoResponse } from './pumpResponse.ts';
+export { siblingsThatFit, type Sibling } from './siblingsThatFit.ts';
 export { pumpStepSaid } from './pumpStepSaid.ts';
 export {
   isPumpStepDoubtful,

@@ -5,7 +5,7 @@ import useEventCallback from '@mui/utils/useEventCallback';
 import type { MachineState, Place, Target } from '@lettura/core/machine/places';
 import { canBePumped } from '@lettura/core/machine/family';
 import { ambientIsStale } from '@lettura/core/measure/quantity';
-import { findingsIn } from '@lettura/core/judge/checks';
+import { findingsIn, siblingsThatFit } from '@lettura/core/judge/checks';
 import { startingInWords } from '@lettura/core/judge/priors';
 import type { ObservationId } from '@lettura/core/record/observation';
 import {
@@ -19,7 +19,7 @@ import { looksRight } from '@lettura/bench';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useRestoreJobMutation } from '../../app/api.ts';
+import { useListSensorsQuery, useRestoreJobMutation } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -98,7 +98,11 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
-  const { remarks } = useMemo(() => findingsIn(caseFile), [caseFile]);
+  const { data: library } = useListSensorsQuery();
+  const remarks = useMemo(() => {
+    const others = (library ?? []).filter(({ lineageId }) => lineageId !== sensor.lineageId);
+    return [...siblingsThatFit(caseFile, others), ...findingsIn(caseFile).remarks];
+  }, [caseFile, library, sensor.lineageId]);
   const machine = sheet.bench && machineOf(sheet.bench);
   const now = useNow();
   const screen = useScreen();
