@@ -94,7 +94,7 @@ test('a capture that is too slow says what would do, and one of changes alone is
   const told = inWords(analyseSweep(slow, { profile, uses }))[0]!;
   expect(told.kind).toBe('telegrams-unread');
   expect(told.sentence).toMatch(
-    /too fast for a sample each 8\.00 µs: capture at least [\d,]+ samples a second/u,
+    /too fast for a sample each 8\.00 µs\. Two samples a tick are needed: 700,000 a second/u,
   );
   // Only what changes, with its moment.
   const line = lineEdges(recording.seconds, recording.channels[0]!.values);

@@ -82,6 +82,15 @@ export const recordingStore = (db: Database) => {
       .orderBy(order);
     return rows.map(({ row, ...last }) => asRevised(row, last));
   };
+  /** What is on record of it and its numbers as they are kept, for whoever draws it. */
+  const kept = async (id: string): Promise<Result<KeptRecording, 'not-found'>> => {
+    const [info] = await revised(asc(recordingTable.sequence), eq(recordingTable.id, id));
+    const [numbers] = await db
+      .select({ deflated: recordingTable.deflated })
+      .from(recordingTable)
+      .where(eq(recordingTable.id, id));
+    return info && numbers ? ok({ info, deflated: numbers.deflated }) : noSuchRecording();
+  };
   return {
     list: (): Promise<RecordingInfo[]> => revised(desc(recordingTable.sequence)),
 
@@ -107,19 +116,11 @@ export const recordingStore = (db: Database) => {
       return rows.map(revisionOf);
     },
 
-    /** What is on record of it and its numbers as they are kept, for whoever draws it. */
-    async kept(id: string): Promise<Result<KeptRecording, 'not-found'>> {
-      const [info] = await revised(asc(recordingTable.sequence), eq(recordingTable.id, id));
-      const [numbers] = await db
-        .select({ deflated: recordingTable.deflated })
-        .from(recordingTable)
-        .where(eq(recordingTable.id, id));
-      return info && numbers ? ok({ info, deflated: numbers.deflated }) : noSuchRecording();
-    },
+    kept,
 
     async get(id: string): Promise<Result<RecordingWithNumbers, 'not-found'>> {
-      const kept = await this.kept(id);
-      return kept.ok ? ok({ ...kept.value.info, data: kept.value.deflated.toString('base64') }) : kept;
+      const found = await kept(id);
+      return found.ok ? ok({ ...found.value.info, data: found.value.deflated.toString('base64') }) : found;
     },
 
     /** The numbers stay; what they are, and whether they count, is said anew. */

@@ -1,11 +1,10 @@
 import type { Reading } from '@lettura/contract';
 import {
   isPumpStepDoubtful,
-  pumpPoint,
-  pumpSettings,
   pumpStepSaid,
+  readPumpSteps,
   type CaseFile,
-  type PumpPoint,
+  type ReadPumpPoint,
 } from '@lettura/core/judge/checks';
 import type { Target } from '@lettura/core/machine/places';
 import { say, verbatim } from '@lettura/core/measure/message';
@@ -29,9 +28,7 @@ export const isPumpStep = (one: Reading): boolean =>
 export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: PressureUnit): Content[] {
   const { say: said, record } = words;
   const { profile, ambient } = caseFile;
-  const points = pumpSettings(caseFile, [])
-    .map((kpa) => pumpPoint(caseFile, kpa, COMMON_VACUUM_GAUGE))
-    .filter(({ reading }) => reading);
+  const points = readPumpSteps(caseFile, COMMON_VACUUM_GAUGE);
   if (points.length === 0) return [];
   const zero = profile.measures === 'absolute-pressure' ? ambient?.pressureKpaAbs : 0;
   return [
@@ -51,7 +48,7 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
               profile,
               points.map((point) => ({
                 value: zero + point.kpaAboveAmbient,
-                volts: point.reading!.volts,
+                volts: point.reading.volts,
                 isOff: isPumpStepDoubtful(point),
               })),
               unit,
@@ -70,12 +67,12 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
         ]),
   ];
 
-  function stepRow({ reading, expected, judged }: PumpPoint, of: CaseFile, by: ReportWords): string[] {
+  function stepRow({ reading, expected, judged }: ReadPumpPoint, of: CaseFile, by: ReportWords): string[] {
     const target: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
     return [
-      upperFirst(record.conditions(reading!.state)),
+      upperFirst(record.conditions(reading.state)),
       expected ? record.expectation(expected, target, of.ambient) : '',
-      record.value(reading!),
+      record.value(reading),
       judged ? by.say(pumpStepSaid(judged, profile.measures)) : '',
     ];
   }

@@ -11,10 +11,12 @@ export {
   pumpSettings,
   pumpState,
   pumpSteps,
+  readPumpSteps,
   type Pumped,
   type PumpPoint,
+  type ReadPumpPoint,
 } from './pumpSweep.ts';
-export { speaksOfSensor } from './sweepEvidence.ts';
+export { speaksOfTravel } from './sweepEvidence.ts';
 export { sweepGuides, type GuideStep, type SweepGuide } from './sweepGuides.ts';
 export { trackPairIn, type PairWire, type TrackPair } from './trackPair.ts';
 export type { CaseFile } from './caseFile.ts';

@@ -132,6 +132,16 @@ export function pumpPoint(
   };
 }
 
+/** A step that is on record. */
+export type ReadPumpPoint = PumpPoint & { reading: WireReading };
+
+/** The steps that were read, nearest to ambient first. */
+export const readPumpSteps = (caseFile: CaseFile, pump: Instrument<GaugeAccuracy>): ReadPumpPoint[] =>
+  pumpSettings(caseFile, []).flatMap((kpa) => {
+    const point = pumpPoint(caseFile, kpa, pump);
+    return point.reading ? [{ ...point, reading: point.reading }] : [];
+  });
+
 const gaugeOf = ({ state: { stimulus } }: WireReading): Instrument<GaugeAccuracy> | undefined =>
   stimulus?.kind === 'pump' ? stimulus.gauge : undefined;
 

@@ -54,6 +54,15 @@ test('other faults are told as they were found; notes are none, and a clean newe
   expect(said([dropout(41), dropout(41)], [{ ...after, uses: ['signal', 'second-signal'] }])[0]).toMatch(
     /Track 2 drops out at 41\.0 % each of the 2 times.* Recorded since, “After” shows nothing of it\.$/u,
   );
+  // One in which nothing was moved, or a line of telegrams, would have shown nothing of it anyway.
+  for (const kind of ['still', 'line-held', 'telegrams'] as const) {
+    const other = {
+      ...after,
+      uses: ['signal', 'second-signal'] as const,
+      findings: [dropout(0, { kind, weight: 'note' })],
+    };
+    expect(said([dropout(41), dropout(41)], [other])[0]).not.toContain('Recorded since');
+  }
 });
 
 test('a fault in a recording stands among what is shown to be wrong', () => {

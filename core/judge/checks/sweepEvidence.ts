@@ -25,7 +25,7 @@ export function sweepFaults(caseFile: Pick<CaseFile, 'sweeps' | 'profile'>): Rem
       const own = faults.filter(({ fault, sweep }) => fault.kind === kind && useOf(fault, sweep) === use);
       const since = telling
         .slice(1 + telling.findLastIndex((sweep) => own.some((one) => one.sweep === sweep)))
-        .filter(({ uses }) => uses.includes(use));
+        .filter((sweep) => sweep.uses.includes(use) && speaksOfTravel(sweep));
       return ofTrack(
         own.map(({ fault }) => fault),
         use,
@@ -56,8 +56,15 @@ const namesOf = (sweeps: readonly SweepOnRecord[]): MessageList =>
   );
 
 /** Some channel of it is the signal, and could be read as volts. */
-export const speaksOfSensor = ({ uses, findings }: SweepOnRecord): boolean =>
+const speaksOfSensor = ({ uses, findings }: SweepOnRecord): boolean =>
   uses.includes('signal') && !findings.some(({ kind }) => kind === 'not-looked');
+
+/** Nothing was moved, or the line is none whose voltage would say where the sensor stands. */
+const NO_TRAVEL: readonly SweepFinding['kind'][] = ['still', 'telegrams', 'telegrams-unread', 'line-held'];
+
+/** It would have shown a place of the travel that is worn. */
+export const speaksOfTravel = (sweep: SweepOnRecord): boolean =>
+  speaksOfSensor(sweep) && !sweep.findings.some(({ kind }) => NO_TRAVEL.includes(kind));
 
 const useOf = ({ kind, channel }: SweepFinding, { uses }: SweepOnRecord): ChannelUse =>
   kind === 'pair' ? 'second-signal' : uses[channel] === 'second-signal' ? 'second-signal' : 'signal';

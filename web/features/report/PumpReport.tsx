@@ -4,7 +4,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Box from '@mui/material/Box';
-import { pumpPoint, pumpSettings, pumpStepSaid, type CaseFile } from '@lettura/core/judge/checks';
+import { pumpStepSaid, readPumpSteps, type CaseFile } from '@lettura/core/judge/checks';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import { conditionsInWords, expectationInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
@@ -16,9 +16,7 @@ import { Heading } from './Heading.tsx';
 /** What was read at each setting of the pump since the last work, as a table and beside the curve. */
 export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Units }) {
   const { profile, ambient } = caseFile;
-  const points = pumpSettings(caseFile, [])
-    .map((kpa) => pumpPoint(caseFile, kpa, COMMON_VACUUM_GAUGE))
-    .filter(({ reading }) => reading);
+  const points = readPumpSteps(caseFile, COMMON_VACUUM_GAUGE);
   if (points.length === 0) return null;
   return (
     <Box sx={{ breakInside: 'avoid' }}>
@@ -35,7 +33,7 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
         <TableBody>
           {points.map(({ kpaAboveAmbient, expected, reading, judged }) => (
             <TableRow key={kpaAboveAmbient}>
-              <TableCell>{upperFirst(conditionsInWords(reading!.state, units))}</TableCell>
+              <TableCell>{upperFirst(conditionsInWords(reading.state, units))}</TableCell>
               <TableCell>
                 {expected &&
                   expectationInWords(
@@ -45,7 +43,7 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
                     ambient,
                   )}
               </TableCell>
-              <TableCell>{valueInWords(reading!, units)}</TableCell>
+              <TableCell>{valueInWords(reading, units)}</TableCell>
               <TableCell>{judged && <Said message={pumpStepSaid(judged, profile.measures)} />}</TableCell>
             </TableRow>
           ))}

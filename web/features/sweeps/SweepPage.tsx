@@ -1,10 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
 import type { RecordingInfo } from '@lettura/contract';
 import { fixed } from '@lettura/core/measure/message';
-import { csvMetadata } from '@lettura/core/recording/file';
 import type { Measurand } from '@lettura/core/measure/quantity';
 import type { Problem } from '@lettura/core/measure/problem';
 import { channelScale, sweepBand, type Envelope, type SweepFinding } from '@lettura/core/recording/sweep';
@@ -15,10 +13,8 @@ import { useJobSheetQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { AgainstPlot } from './AgainstPlot.tsx';
-import { plotImage } from './plotImage.ts';
 import { BesideChoice } from './BesideChoice.tsx';
 import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
@@ -27,6 +23,7 @@ import { MarkList } from './MarkList.tsx';
 import { RevisePanel } from './RevisePanel.tsx';
 import { RestTable } from './RestTable.tsx';
 import { TelegramPanel } from './TelegramPanel.tsx';
+import { SweepExports } from './SweepExports.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useView } from './useView.ts';
@@ -67,8 +64,6 @@ export default function SweepPage() {
   );
 }
 
-const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}-]+/gu, '-');
-
 /** What may be on either side is worked out in volts and the sensor's unit: it is not drawn over anything else. */
 function inCoreUnits({ use, unit, basis }: RecordingInfo['channels'][number], measures: Measurand): boolean {
   const read = channelScale({ use, unit, basis, measures, ambientKpaAbs: undefined });
@@ -103,7 +98,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
   const [shown, setShown] = useState(view);
   const [marked, setMarked] = useState<SweepFinding>();
   const plot = useRef<HTMLDivElement>(null);
-  const { palette } = useTheme();
   const { data: sheet } = useJobSheetQuery(jobId);
   const units = useSelector(selectUnits);
   const signal = channels.findIndex(({ use }) => use === 'signal');
@@ -148,39 +142,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
     if (!action) return;
     event.preventDefault();
     action();
-  };
-  const exportCsv = async () => {
-    const file = `${fileName(name)}.csv`;
-    const csv = await ask('csv', {});
-    if (!csv.ok) return;
-    downloadBlob(file, csv.value);
-    const metadata = csvMetadata(
-      { channels: channels.map((one) => ({ ...one, values: new Float64Array(0) })) },
-      file,
-    );
-    downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
-  };
-  const exportJson = async () => {
-    const heading = {
-      name,
-      takenAt: recording.takenAt,
-      uses: channels.map(({ use }) => use),
-      bases: channels.map(({ basis }) => basis),
-      marks,
-      note,
-    };
-    const json = await ask('json', { heading });
-    if (json.ok) downloadBlob(`${fileName(name)}.json`, json.value);
-  };
-  const exportPicture = async () => {
-    const picture =
-      plot.current &&
-      (await plotImage(
-        plot.current,
-        channels.map((one) => one.name),
-        { background: palette.background.paper, ink: palette.text.primary },
-      ));
-    if (picture) downloadBlob(`${fileName(name)}.png`, picture);
   };
   const isLine = findings.some(({ kind }) => LINE_FINDINGS.has(kind));
   const carriesTelegrams = findings.some(({ kind }) => kind === 'telegrams');
@@ -266,17 +227,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             ))}
           </Box>
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
-            <Button variant="outlined" onClick={() => void exportPicture()}>
-              {t('ui-sweeps.save-plot-picture')}
-            </Button>
-            <Button variant="outlined" onClick={() => void exportCsv()}>
-              {t('ui-sweeps.export-csv-description')}
-            </Button>
-            <Button variant="outlined" onClick={() => void exportJson()}>
-              {t('ui-sweeps.export-json')}
-            </Button>
-          </Box>
+          <SweepExports recording={recording} ask={ask} plot={plot} />
           {sheet && signal >= 0 && carriesTelegrams && (
             <TelegramPanel
               ask={ask}

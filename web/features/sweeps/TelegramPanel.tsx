@@ -9,13 +9,7 @@ import TablePagination from '@mui/material/TablePagination';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quantity';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
-import {
-  fastChannelsOf,
-  fastValues,
-  valueOfStep,
-  type SerialMessage,
-  type Telegrams,
-} from '@lettura/core/recording/telegram';
+import { fastChannelsOf, fastValues, valueOfStep } from '@lettura/core/recording/telegram';
 import { useEffect, useMemo, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { downloadText } from '../../ui/downloadText.ts';
@@ -24,6 +18,7 @@ import { Numeral } from '../../ui/Numeral.tsx';
 import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { t } from '../../ui/words.ts';
 import type { ReadTelegrams } from './sweepMessages.ts';
+import { SerialMessages } from './SerialMessages.tsx';
 import { telegramsCsv } from './telegramsCsv.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -148,45 +143,12 @@ export function TelegramPanel({ ask, channel, profile, pressureUnit, name, onSho
           },
         }}
       />
-      <Serial messages={read.serial} telegrams={telegrams} />
+      <SerialMessages messages={read.serial} frames={frames} />
     </Box>
   );
 }
 /** Calibration, and status and checksum at their longest. */
 const FRAME_TICKS = 56 + 2 * 27;
-
-/** A message that comes again and again is told once, with how often. */
-function Serial({ messages, telegrams }: { messages: readonly SerialMessage[]; telegrams: Telegrams }) {
-  if (messages.length === 0)
-    return (
-      <Typography variant="body2">
-        {t('ui-sweeps.no-serial-message', { frames: telegrams.status.length })}
-      </Typography>
-    );
-  const times = new Map<string, { message: SerialMessage; count: number }>();
-  for (const message of messages) {
-    const key = `${message.form} ${message.id} ${message.value}`;
-    times.set(key, { message, count: (times.get(key)?.count ?? 0) + 1 });
-  }
-  return (
-    <>
-      <Typography variant="h3">{t('ui-sweeps.serial-messages')}</Typography>
-      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-        {[...times].map(([key, { message, count }]) => (
-          <li key={key}>
-            {t('ui-sweeps.serial-message', {
-              isShort: message.form === 'short',
-              id: message.id.toString(16).toUpperCase(),
-              value: message.value.toString(16).toUpperCase(),
-              plain: message.value,
-              count,
-            })}
-          </li>
-        ))}
-      </Box>
-    </>
-  );
-}
 
 const hexOf = (nibbles: Uint8Array, frame: number, count: number): string =>
   Array.from(nibbles.subarray(frame * count, (frame + 1) * count), (one) =>

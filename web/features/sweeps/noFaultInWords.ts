@@ -8,6 +8,8 @@ export function noFaultInWords(
   const has = (kind: SweepFinding['kind']) => findings.some((one) => one.kind === kind);
   if (findings.some(({ weight }) => weight === 'fault')) return undefined;
   if (has('not-looked')) return t('ui-sweeps.nothing-looked-say-channels');
+  // A line that stands, or says nothing that can be read, may be a sound one or not.
+  if (has('line-held') || has('telegrams-unread')) return t('ui-sweeps.line-tells-nothing');
   if (has('looked')) return t('ui-sweeps.no-fault-looked');
   return t('ui-sweeps.no-fault-found-when-recorded');
 }

@@ -1,14 +1,11 @@
-import { speaksOfSensor, type CaseFile } from '../../checks/index.ts';
-import { faultPlaces, type ChannelUse, type SweepFinding } from '../../../recording/sweep/index.ts';
+import { speaksOfTravel, type CaseFile } from '../../checks/index.ts';
+import { faultPlaces, type ChannelUse } from '../../../recording/sweep/index.ts';
 import { effectsOf } from '../../../machine/fault/index.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import type { WeighedReading } from '../hypotheses/weighedCase.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 
 export const SWEEP_DRIVE = 'sweep';
-
-/** Nothing was moved, or the line is none whose voltage would say where the track stands. */
-const SAYS_NOTHING: readonly SweepFinding['kind'][] = ['still', 'telegrams', 'telegrams-unread', 'line-held'];
 
 /** What a recording can show of the tracks: which of them dropped out, as `1`, `2`, `1 2` or nothing. */
 export type SweepOutcome = '' | '1' | '2' | '1 2';
@@ -33,9 +30,7 @@ export function sweepOutcome({
   sweeps,
   profile,
 }: Pick<CaseFile, 'sweeps' | 'profile'>): SweepSeen | undefined {
-  const moved = sweeps.filter(
-    (sweep) => speaksOfSensor(sweep) && !sweep.findings.some(({ kind }) => SAYS_NOTHING.includes(kind)),
-  );
+  const moved = sweeps.filter(speaksOfTravel);
   if (moved.length === 0) return undefined;
   const tracks = BOTH_TRACKS.filter((track) => moved.some(({ uses }) => uses.includes(USE_OF[track])));
   const dropped = tracks.filter((track) => {

@@ -193,7 +193,6 @@ function unread(line: Toggling, name: Message): Message {
     return say('sweep.capture-too-slow', {
       name,
       sample: fixed(sampleSeconds * 1e6, 2, 'µs'),
-      needed: plain(Math.ceil(FEWEST_SAMPLES_A_PULSE / shortest / 1000) * 1000),
     });
   return say('sweep.telegrams-garbled', { name, rate: plain(Math.round(1 / mean)) });
 }
