@@ -127,7 +127,7 @@ test('boost that sticks under load: cleaned it is still bad, replaced it is prov
     'part cleaned: port of the sensor',
     'sensor replaced, old part B3-11, new part B3-12',
     'Repair proven',
-    'Pump tableStateExpectedValueSensor against pump',
+    'Pump tablePump atExpectedValueSensor against pump',
     'No code has come back',
     'Road test (load 90 %): the complaint did not come back.',
   ])

@@ -6,13 +6,13 @@ import {
   type CaseFile,
   type ReadPumpPoint,
 } from '@lettura/core/judge/checks';
-import type { Target } from '@lettura/core/machine/places';
+import { pumpSettingSaid, type Target } from '@lettura/core/machine/places';
 import { say, verbatim } from '@lettura/core/measure/message';
 import { measurandSaid, shownUnit, type PressureUnit } from '@lettura/core/measure/quantity';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import type { Content } from 'pdfmake/interfaces.js';
 import { curvePicture } from '../pictures/curvePicture.ts';
-import { heading, picture, rows, upperFirst } from './paper.ts';
+import { heading, picture, rows } from './paper.ts';
 import type { ReportFacts } from './reportFacts.ts';
 import type { ReportWords } from './reportWords.ts';
 
@@ -34,9 +34,9 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
   return [
     heading(said(say('ui-report.pump-steps'))),
     ...rows(
-      (['ui-sheet.state', 'ui-report.expected', 'ui-sheet.value', 'ui-report.step-agreed'] as const).map(
-        (code) => said(say(code)),
-      ),
+      (
+        ['ui-report.pump-setting', 'ui-report.expected', 'ui-sheet.value', 'ui-report.step-agreed'] as const
+      ).map((code) => said(say(code))),
       points.map((point) => stepRow(point, caseFile, words)),
       ['*', 90, 60, 160],
     ),
@@ -67,10 +67,14 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
         ]),
   ];
 
-  function stepRow({ reading, expected, judged }: ReadPumpPoint, of: CaseFile, by: ReportWords): string[] {
+  function stepRow(
+    { kpaAboveAmbient, reading, expected, judged }: ReadPumpPoint,
+    of: CaseFile,
+    by: ReportWords,
+  ): string[] {
     const target: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
     return [
-      upperFirst(record.conditions(reading.state)),
+      by.say(pumpSettingSaid(kpaAboveAmbient)),
       expected ? record.expectation(expected, target, of.ambient) : '',
       record.value(reading),
       judged ? by.say(pumpStepSaid(judged, profile.measures)) : '',

@@ -48,6 +48,7 @@ export {
   pairSaid,
   placeSaid,
   plugSaid,
+  pumpSettingSaid,
   pointSaid,
   stateSaid,
   stimulusKindSaid,

@@ -35,18 +35,19 @@ export const stimulusSaid = (stimulus: Stimulus): Message =>
 export const driveSaid = ({ engine, stimulus }: Drive): MessageList =>
   list([engineSaid(engine), ...(stimulus ? [stimulusSaid(stimulus)] : [])]);
 
+/** Where a pump stands, in kPa above ambient; below it as vacuum. */
+export const pumpSettingSaid = (kpaAboveAmbient: number): Message =>
+  say('stimulus.pump-setting', {
+    size: pressure(Math.abs(kpaAboveAmbient), kpaAboveAmbient < 0 ? 'vacuum' : undefined),
+    below: kpaAboveAmbient < 0,
+  });
+
 /** The same with the setting of a pump, which tells one step from the next. */
 const driveSetSaid = ({ engine, stimulus }: Drive): MessageList =>
   stimulus?.kind === 'pump'
     ? list([
         engineSaid(engine),
-        say('stimulus.pump-at', {
-          size: pressure(
-            Math.abs(stimulus.kpaAboveAmbient),
-            stimulus.kpaAboveAmbient < 0 ? 'vacuum' : undefined,
-          ),
-          below: stimulus.kpaAboveAmbient < 0,
-        }),
+        say('stimulus.pump-at', { setting: pumpSettingSaid(stimulus.kpaAboveAmbient) }),
       ])
     : driveSaid({ engine, ...(stimulus ? { stimulus } : {}) });
 

@@ -5,8 +5,9 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Box from '@mui/material/Box';
 import { pumpStepSaid, readPumpSteps, type CaseFile } from '@lettura/core/judge/checks';
+import { pumpSettingSaid } from '@lettura/core/machine/places';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
-import { conditionsInWords, expectationInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
+import { expectationInWords, valueInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
@@ -21,10 +22,14 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
   return (
     <Box sx={{ breakInside: 'avoid' }}>
       <Heading>{t('ui-report.pump-steps')}</Heading>
-      <Table size="small" aria-label={t('ui-report.pump-steps')}>
+      <Table
+        size="small"
+        aria-label={t('ui-report.pump-steps')}
+        sx={{ '& td, & th': { px: { xs: 0.5, sm: 2 } } }}
+      >
         <TableHead>
           <TableRow>
-            <TableCell>{t('ui-sheet.state')}</TableCell>
+            <TableCell>{t('ui-report.pump-setting')}</TableCell>
             <TableCell>{t('ui-report.expected')}</TableCell>
             <TableCell>{t('ui-sheet.value')}</TableCell>
             <TableCell>{t('ui-report.step-agreed')}</TableCell>
@@ -33,7 +38,9 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
         <TableBody>
           {points.map(({ kpaAboveAmbient, expected, reading, judged }) => (
             <TableRow key={kpaAboveAmbient}>
-              <TableCell>{upperFirst(conditionsInWords(reading.state, units))}</TableCell>
+              <TableCell>
+                <Said message={pumpSettingSaid(kpaAboveAmbient)} />
+              </TableCell>
               <TableCell>
                 {expected &&
                   expectationInWords(
