@@ -44,6 +44,7 @@ export {
   reading,
   type Reading,
   standingReadings,
+  subjectOf,
   type TakenReading,
 } from './readings.ts';
 export {

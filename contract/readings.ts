@@ -1,5 +1,5 @@
 import { say } from '@lettura/core/measure/message';
-import { GAUGE_TAPS, LANES, PLACES, samePoint, type ProbePoint } from '@lettura/core/machine/places';
+import { GAUGE_TAPS, LANES, PLACES, samePoint, spotOf, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import { COMPLAINT_ANSWERS, MONITOR_IDS } from '@lettura/core/record/followUp';
 import { WORK_IDS } from '@lettura/core/record/workDone';
@@ -150,10 +150,16 @@ export const reading = newReading;
 export type Reading = NewReading;
 
 /** Read with an instrument, at a point and in a state. */
-export type TakenReading = Exclude<Reading, { kind: (typeof NOT_TAKEN)[number] }>;
-const NOT_TAKEN = ['ambient', 'observation', 'work', 'follow-up', 'withdrawal'] as const;
-export const isTakenReading = (row: Reading): row is TakenReading =>
-  !NOT_TAKEN.some((kind) => kind === row.kind);
+export type TakenReading = Extract<Reading, { state: unknown }>;
+export const isTakenReading = (row: Reading): row is TakenReading => 'state' in row;
+
+/** What a line is about: a correction may change anything else. */
+export const subjectOf = (row: Reading): unknown[] => [
+  row.kind,
+  isTakenReading(row) ? spotOf(row) : undefined,
+  'observation' in row ? row.observation : undefined,
+  'followUp' in row ? row.followUp.what : undefined,
+];
 
 /** The instruments that a line of the record names. */
 export function instrumentsNamed(row: Reading): string[] {

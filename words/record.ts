@@ -10,10 +10,10 @@ import {
   pointSaid,
   tapSaid,
   type MachineState,
-  type Spot,
+  type SpotOf,
   type Target,
 } from '@lettura/core/machine/places';
-import { list, ohms, plain, say, verbatim, volts, type Message } from '@lettura/core/measure/message';
+import { list, plain, say, verbatim, type Message } from '@lettura/core/measure/message';
 import {
   formatPressure,
   formatValue,
@@ -28,7 +28,7 @@ import {
 } from '@lettura/core/measure/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
 import { roadSaid, followUpSaid, monitorSaid } from '@lettura/core/record/followUp';
-import type { Evidence } from '@lettura/core/record/evidence';
+import { shownOf, type AnyEvidence, type Evidence } from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
 import { day } from './dates.ts';
@@ -44,7 +44,7 @@ export interface Units {
 type FollowUpReading = Extract<Reading, { kind: 'follow-up' }>;
 /** What a line of the record is about, without what was read there. */
 export type RecordPlace =
-  | Spot
+  | SpotOf<AnyEvidence>
   | { kind: 'observation'; observation: ObservationId }
   | { kind: 'ambient' | 'withdrawal' | 'work' }
   | Pick<FollowUpReading, 'kind' | 'followUp'>;
@@ -120,11 +120,6 @@ export function recordWords(language: Language, units: Units) {
   /** The value of a reading as it is pinned on the sheet. */
   const value = (reading: Reading | Evidence): string => {
     switch (reading.kind) {
-      case 'wire':
-      case 'between':
-        return words.value(volts(reading.volts));
-      case 'ohms':
-        return reading.ohms === null ? 'OL' : words.value(ohms(reading.ohms));
       case 'gauge':
         return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
       case 'scan':
@@ -147,16 +142,13 @@ export function recordWords(language: Language, units: Units) {
         return ambient(reading.ambient);
       case 'withdrawal':
         return said(say('ui.taken-back'));
+      default:
+        return words.value(shownOf(reading));
     }
   };
 
   const place = (of: RecordPlace): string => {
     switch (of.kind) {
-      case 'wire':
-        return words.title(pointSaid(of));
-      case 'between':
-      case 'ohms':
-        return words.title(pairSaid(of.from, of.to));
       case 'gauge':
         return said(say('ui.gauge', { tap: tapSaid(of.tap) }));
       case 'scan':
@@ -171,6 +163,8 @@ export function recordWords(language: Language, units: Units) {
         return words.title(followUpSaid(of.followUp.what));
       case 'withdrawal':
         return said(say('ui.taken-back'));
+      default:
+        return words.title('from' in of ? pairSaid(of.from, of.to) : pointSaid(of));
     }
   };
 

@@ -1,7 +1,6 @@
 import { say } from '@lettura/core/measure/message';
-import { instrumentsNamed, type NewReading, type Reading } from '@lettura/contract';
+import { instrumentsNamed, subjectOf, type NewReading, type Reading } from '@lettura/contract';
 import { fail, type Result } from '@lettura/core/measure/problem';
-import { spotOf } from '@lettura/core/machine/places';
 import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Database } from '../db/connect.ts';
@@ -83,27 +82,8 @@ export const readingStore = (db: Database) => {
 /** A withdrawal takes back anything but a withdrawal; a correction stays where the reading was taken. */
 function mayReplace(given: NewReading, old: Reading): boolean {
   if (old.kind === 'withdrawal') return false;
-  return given.kind === 'withdrawal' || isDeepStrictEqual(placeOf(given), placeOf(old));
+  return given.kind === 'withdrawal' || isDeepStrictEqual(subjectOf(given), subjectOf(old));
 }
-
-const placeOf = (reading: Reading): unknown => {
-  switch (reading.kind) {
-    case 'ambient':
-    case 'withdrawal':
-    case 'work':
-      return reading.kind;
-    case 'follow-up':
-      return [reading.kind, reading.followUp.what];
-    case 'observation':
-      return [reading.kind, reading.observation];
-    case 'wire':
-    case 'gauge':
-    case 'scan':
-    case 'between':
-    case 'ohms':
-      return spotOf(reading);
-  }
-};
 
 /** Prepared once: a capture records many readings, and building the statement costs more than running it. */
 function insertPrepared(db: Database) {

@@ -37,7 +37,17 @@ export {
   type Stimulus,
   type StimulusKind,
 } from './machineState.ts';
-export { GAUGE_TAPS, isTarget, sameTarget, spotOf, type GaugeTap, type Spot, type Target } from './spots.ts';
+export {
+  GAUGE_TAPS,
+  isTarget,
+  sameTarget,
+  spotOf,
+  type GaugeTap,
+  type Spot,
+  type SpotOf,
+  type Target,
+  type Where,
+} from './spots.ts';
 export {
   attachmentSaid,
   conditionsSaid,
@@ -54,5 +64,4 @@ export {
   stimulusKindSaid,
   stimulusSaid,
   tapSaid,
-  targetSaid,
 } from './said.ts';

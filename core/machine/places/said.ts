@@ -10,7 +10,7 @@ import {
 import type { Attachment, HarnessWork, ProbePoint } from './harnessWork.ts';
 import type { Lane, Place } from './lanes.ts';
 import type { Drive, EngineState, MachineState, PlugState, Stimulus, StimulusKind } from './machineState.ts';
-import type { GaugeTap, Spot } from './spots.ts';
+import type { GaugeTap } from './spots.ts';
 
 /** Places and states as messages, so that whatever names one names it alike. */
 export const laneSaid = (lane: Lane): Message => say(`lane.${lane}`);
@@ -113,18 +113,3 @@ export const harnessSaid = (work: HarnessWork | undefined): MessageList =>
         ...(work.wiggled ? [say('harness.wiggled')] : []),
       ])
     : NOTHING_TO_SAY;
-
-/** Where the probes go, or what is looked at. */
-export function targetSaid(target: Spot): Message {
-  switch (target.kind) {
-    case 'between':
-    case 'ohms':
-      return say(`target.${target.kind}`, { pair: pairSaid(target.from, target.to) });
-    case 'wire':
-      return say('target.wire', { lane: laneSaid(target.lane), place: placeSaid(target.place) });
-    case 'gauge':
-      return say('target.gauge', { tap: tapSaid(target.tap) });
-    case 'scan':
-      return say('target.scan');
-  }
-}

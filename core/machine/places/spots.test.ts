@@ -1,6 +1,6 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
-import { LANES, PLACES, sameTarget, targetSaid, type ProbePoint, type Spot } from './index.ts';
+import { spotSaid } from '../../record/evidence/index.ts';
+import { LANES, PLACES, sameTarget, type ProbePoint, type Spot } from './index.ts';
 
 const points: ProbePoint[] = [
   'battery-negative',
@@ -31,5 +31,5 @@ test('every spot is itself and no other, and no two are called the same', () => 
       expect(sameTarget(a, structuredClone(b)), JSON.stringify([a, b])).toBe(i === j);
     }),
   );
-  expect(new Set(spots.map((spot) => inWords(targetSaid(spot)))).size).toBe(spots.length);
+  expect(new Set(spots.map((spot) => JSON.stringify(spotSaid(spot)))).size).toBe(spots.length);
 });

@@ -5,43 +5,44 @@ import type { Lane, Place } from './lanes.ts';
 export const GAUGE_TAPS = ['sensor-hose', 'manifold'] as const;
 export type GaugeTap = (typeof GAUGE_TAPS)[number];
 
+const TARGET_KINDS = ['wire', 'gauge', 'scan'] as const;
 export type Target =
   { kind: 'wire'; lane: Lane; place: Place } | { kind: 'gauge'; tap: GaugeTap } | { kind: 'scan' };
 
-/** Where a line of the record was read. */
+/** What the model of a machine can be asked for, and what can be suggested as the next reading. */
 export type Spot = Target | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint };
 
-/** Where a reading was taken, without what it showed. */
-export function spotOf(reading: Spot): Spot {
-  switch (reading.kind) {
-    case 'wire':
-      return { kind: 'wire', lane: reading.lane, place: reading.place };
-    case 'gauge':
-      return { kind: 'gauge', tap: reading.tap };
-    case 'scan':
-      return { kind: 'scan' };
-    case 'between':
-    case 'ohms':
-      return { kind: reading.kind, from: reading.from, to: reading.to };
-  }
+/** Where something was read, whatever its kind. */
+export interface Where {
+  readonly kind: string;
+  readonly lane?: Lane;
+  readonly place?: Place;
+  readonly tap?: GaugeTap;
+  readonly from?: ProbePoint;
+  readonly to?: ProbePoint;
 }
+const WHERE_FIELDS = ['kind', 'lane', 'place', 'tap', 'from', 'to'] as const;
+/** Of a reading only where it was taken. */
+export type SpotOf<W> = W extends Where ? Pick<W, Extract<keyof W, keyof Where>> : never;
+
+/** Where a reading was taken, without what it showed. */
+export const spotOf = <W extends Where>(reading: W): SpotOf<W> =>
+  Object.fromEntries(
+    WHERE_FIELDS.flatMap((field) => (field in reading ? [[field, reading[field]]] : [])),
+  ) as SpotOf<W>;
 
 /** Read at one point, rather than between two. */
-export const isTarget = <T extends { kind: string }>(
-  spot: T,
-): spot is Exclude<T, { kind: 'between' | 'ohms' }> => spot.kind !== 'between' && spot.kind !== 'ohms';
+export const isTarget = <T extends { kind: string }>(spot: T): spot is Extract<T, { kind: Target['kind'] }> =>
+  TARGET_KINDS.some((kind) => kind === spot.kind);
 
 /** The same place to put the probes, red where red was; what they showed and in which state is not asked. */
-export function sameTarget(a: Spot, b: Spot): boolean {
-  switch (a.kind) {
-    case 'wire':
-      return b.kind === 'wire' && a.lane === b.lane && a.place === b.place;
-    case 'gauge':
-      return b.kind === 'gauge' && a.tap === b.tap;
-    case 'scan':
-      return b.kind === 'scan';
-    case 'between':
-    case 'ohms':
-      return b.kind === a.kind && samePoint(a.from, b.from) && samePoint(a.to, b.to);
-  }
-}
+export const sameTarget = (a: Where, b: Where): boolean =>
+  a.kind === b.kind &&
+  a.lane === b.lane &&
+  a.place === b.place &&
+  a.tap === b.tap &&
+  sameEnd(a.from, b.from) &&
+  sameEnd(a.to, b.to);
+
+const sameEnd = (a: ProbePoint | undefined, b: ProbePoint | undefined): boolean =>
+  a === undefined || b === undefined ? a === b : samePoint(a, b);

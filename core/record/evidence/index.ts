@@ -1,13 +1,13 @@
+export { isPlain, latest, latestWire, type Evidence } from './evidence.ts';
 export {
-  isPlain,
-  latest,
-  latestWire,
+  numberOf,
+  shownOf,
+  spotSaid,
   type AnyEvidence,
   type BetweenReading,
-  type Evidence,
   type GaugeReading,
   type OhmsReading,
   type ScanReading,
   type WireReading,
-} from './evidence.ts';
+} from './readingKinds.ts';
 export { lanesIn } from './lanesIn.ts';

@@ -1,11 +1,6 @@
 import { list, pressure, say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
-import {
-  isTarget,
-  targetSaid,
-  type Lane,
-  type MachineState,
-  type ProbePoint,
-} from '../../../machine/places/index.ts';
+import { isTarget, type Lane, type MachineState, type ProbePoint } from '../../../machine/places/index.ts';
+import { spotSaid } from '../../../record/evidence/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { FamilyId } from '../../../machine/family/index.ts';
 import { cautionsFor } from '../../cautions/index.ts';
@@ -65,12 +60,8 @@ export function candidateSaid({ target }: Candidate): Message {
       return say('weighing.record-slow-sweep');
     case 'observation':
       return observationOf(target.observation).question;
-    case 'wire':
-    case 'between':
-    case 'ohms':
-    case 'gauge':
-    case 'scan':
-      return targetSaid(target);
+    default:
+      return spotSaid(target);
   }
 }
 

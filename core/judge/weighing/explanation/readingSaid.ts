@@ -1,14 +1,6 @@
-import {
-  fixed,
-  measured,
-  ohms,
-  say,
-  volts,
-  type Message,
-  type Quantity,
-} from '../../../measure/message/index.ts';
-import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { conditionsSaid, targetSaid } from '../../../machine/places/index.ts';
+import { measured, ohms, say, volts, type Message, type Quantity } from '../../../measure/message/index.ts';
+import { numberOf, shownOf, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
+import { conditionsSaid } from '../../../machine/places/index.ts';
 import { observationOf, type ObservationMade } from '../../../record/observation/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
@@ -17,7 +9,7 @@ import { isAlongOneWire } from '../likelihood/readingLists.ts';
 /** A reading as one would say it: where, what, in which state. */
 export const readingSaid = (reading: AnyEvidence, caseFile: CaseFile): Message =>
   say('weighing.reading', {
-    target: targetSaid(reading),
+    target: spotSaid(reading),
     value: valueSaid(reading, caseFile),
     state: conditionsSaid(reading.state),
   });
@@ -28,22 +20,11 @@ export const observationSaid = ({ observation, holds }: ObservationMade): Messag
   return say('weighing.observation', { question, answer: say('looks.answer', { answer: holds ? yes : no }) });
 };
 
+/** A gauge on the scale of the sensor it is held against, wherever that can be told. */
 function valueSaid(reading: AnyEvidence, { profile, ambient, gauge }: CaseFile): Quantity {
-  switch (reading.kind) {
-    case 'wire':
-    case 'between':
-      return volts(reading.volts);
-    case 'ohms':
-      return ohms(reading.ohms ?? Infinity);
-    case 'scan':
-      return measured(reading.value, reading.measures, 'with-basis');
-    case 'gauge': {
-      const against = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
-      return against.ok
-        ? measured(against.value.value, profile.measures, 'with-basis')
-        : fixed(reading.pressureKpa, 1, 'kPa');
-    }
-  }
+  if (reading.kind !== 'gauge') return shownOf(reading);
+  const against = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
+  return against.ok ? measured(against.value.value, profile.measures, 'with-basis') : shownOf(reading);
 }
 
 /** What an instrument would show, with no more digits than it has: two that look alike are one. */
@@ -77,18 +58,10 @@ const rounded = (value: number, step: number): number =>
 
 /** What the instrument showed, in the unit of predictions; either sign of a drop along a wire, nothing where it cannot be told. */
 export function shownBy(reading: AnyEvidence, { profile, ambient, gauge }: CaseFile): number[] {
-  switch (reading.kind) {
-    case 'wire':
-      return [reading.volts];
-    case 'between':
-      return isAlongOneWire(reading) ? [reading.volts, -reading.volts] : [reading.volts];
-    case 'ohms':
-      return [reading.ohms ?? Infinity];
-    case 'scan':
-      return [reading.value];
-    case 'gauge': {
-      const against = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
-      return against.ok ? [against.value.value] : [];
-    }
+  if (reading.kind === 'gauge') {
+    const against = gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
+    return against.ok ? [against.value.value] : [];
   }
+  const read = numberOf(reading);
+  return reading.kind === 'between' && isAlongOneWire(reading) ? [read, -read] : [read];
 }

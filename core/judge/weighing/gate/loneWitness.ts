@@ -1,5 +1,6 @@
 import { say } from '../../../measure/message/index.ts';
-import { spotOf, targetSaid, type Lane } from '../../../machine/places/index.ts';
+import { spotOf, type Lane } from '../../../machine/places/index.ts';
+import { spotSaid } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
@@ -49,7 +50,7 @@ function loneWitnesses(
     const reading = { target: spotOf(one), state: one.state };
     return [
       {
-        label: say('gate.read-again', { target: targetSaid(one) }),
+        label: say('gate.read-again', { target: spotSaid(one) }),
         state: 'missing' as const,
         reading,
       },

@@ -24,77 +24,92 @@ const SIGNALS: readonly Lane[] = ['signal', 'second-signal'];
 
 type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
 
-/**
- * How likely a reading is under everything that may be wrong; undefined where it says nothing.
- *
- * @param answered lists over what the circuit answers at a spot in the state of the reading
- */
-export function readingLists(
-  reading: AnyEvidence,
-  caseFile: CaseFile,
-  { halfSteps }: QuantityGrid,
-  { ways, wayOf }: Places,
-  answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>,
-): Lists | undefined {
-  const { profile, family } = caseFile;
+interface Weighing {
+  caseFile: CaseFile;
+  grid: QuantityGrid;
+  places: Places;
+  /** Lists over what the circuit answers at a spot in the state of the reading. */
+  answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>;
+}
+
+/** How likely a reading is under everything that may be wrong; undefined where it says nothing. */
+export function readingLists(reading: AnyEvidence, weighing: Weighing): Lists | undefined {
   // What the starter leaves of a supply says how the battery is, and nothing of this circuit.
   if (batteryState(reading.state) === 'cranking' && lanesIn(reading).some((lane) => !SIGNALS.includes(lane)))
     return undefined;
-  switch (reading.kind) {
-    case 'gauge': {
-      const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
-      if (!measured.ok) return undefined;
-      const { value, expandedUncertainty } = measured.value;
-      const span = 2 * (profile.highest - profile.lowest);
-      const lists = ways.map(({ met, atSource }) => {
-        const at = reading.tap === 'manifold' ? atSource : met;
-        const list = at.map((predicted, node) => {
-          const sigma = Math.hypot(expandedUncertainty / 2, halfSteps[node]! / SQRT_THREE);
-          return gaugeLikelihood({ pressureKpa: value }, predicted, sigma, span);
-        });
-        return forEveryTolerance(list);
-      });
-      return { lists, listOf: wayOf, floor: mistakenGauge(span) };
-    }
-    case 'ohms': {
-      // An ohmmeter on a live circuit says nothing.
-      if (keyOn(reading.state)) return undefined;
-      const inside = throughABody(reading);
-      const likely = (ohms: number) => ohmsLikelihood(reading, ohms, inside);
-      return { floor: MISTAKEN_OHMS, ...answered(reading, likely) };
-    }
-    case 'scan': {
-      if (!keyOn(reading.state) || reading.measures !== profile.measures) return undefined;
-      const step = reading.step ?? liveDataStep(family, profile.measures);
-      const shownBefore = isRepeat(reading, caseFile, step);
-      const likely = (volts: number, spread: number) =>
-        scanLikelihood(reading, volts, spread, step, profile, shownBefore);
-      return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
-    }
-    case 'between': {
-      const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
-      const nominal = profile.nominalReferenceVolts;
-      if (!isAlongOneWire(reading)) {
-        const likely = voltsLikelihood(reading.volts, sigma, nominal);
-        return { floor: mistakenVolts(reading.volts, nominal), ...answered(reading, likely) };
-      }
-      // A drop counts by its size: its sign only says which way round the leads were.
-      const drop = Math.abs(reading.volts);
-      const bySize = voltsLikelihood(drop, sigma, nominal);
-      const likely = (predicted: number, spread: number) => bySize(Math.abs(predicted), spread);
-      return { floor: mistakenVolts(drop, nominal), ...answered(reading, likely) };
-    }
-    case 'wire': {
-      const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
-      const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
-      const nominal = profile.nominalReferenceVolts;
-      return {
-        floor: mistakenVolts(reading.volts, nominal),
-        ...answered(reading, voltsLikelihood(reading.volts, sigma, nominal)),
-      };
-    }
-  }
+  const weigh = WEIGHED[reading.kind] as (
+    reading: AnyEvidence,
+    weighing: Weighing,
+  ) => ReturnType<typeof readingLists>;
+  return weigh(reading, weighing);
 }
+
+/** What each kind of reading is worth. */
+const WEIGHED: {
+  readonly [K in AnyEvidence['kind']]: (
+    reading: Extract<AnyEvidence, { kind: K }>,
+    weighing: Weighing,
+  ) => Lists | undefined;
+} = {
+  gauge(reading, { caseFile, grid, places: { ways, wayOf } }) {
+    const { profile } = caseFile;
+    const measured = gaugeAgainstSensor(reading, profile.measures, caseFile.ambient, caseFile.gauge);
+    if (!measured.ok) return undefined;
+    const { value, expandedUncertainty } = measured.value;
+    const span = 2 * (profile.highest - profile.lowest);
+    const lists = ways.map(({ met, atSource }) => {
+      const at = reading.tap === 'manifold' ? atSource : met;
+      const list = at.map((predicted, node) => {
+        const sigma = Math.hypot(expandedUncertainty / 2, grid.halfSteps[node]! / SQRT_THREE);
+        return gaugeLikelihood({ pressureKpa: value }, predicted, sigma, span);
+      });
+      return forEveryTolerance(list);
+    });
+    return { lists, listOf: wayOf, floor: mistakenGauge(span) };
+  },
+
+  ohms(reading, { answered }) {
+    // An ohmmeter on a live circuit says nothing.
+    if (keyOn(reading.state)) return undefined;
+    const inside = throughABody(reading);
+    const likely = (ohms: number) => ohmsLikelihood(reading, ohms, inside);
+    return { floor: MISTAKEN_OHMS, ...answered(reading, likely) };
+  },
+
+  scan(reading, { caseFile, answered }) {
+    const { profile, family } = caseFile;
+    if (!keyOn(reading.state) || reading.measures !== profile.measures) return undefined;
+    const step = reading.step ?? liveDataStep(family, profile.measures);
+    const shownBefore = isRepeat(reading, caseFile, step);
+    const likely = (volts: number, spread: number) =>
+      scanLikelihood(reading, volts, spread, step, profile, shownBefore);
+    return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
+  },
+
+  between(reading, { caseFile, answered }) {
+    const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
+    const nominal = caseFile.profile.nominalReferenceVolts;
+    if (!isAlongOneWire(reading)) {
+      const likely = voltsLikelihood(reading.volts, sigma, nominal);
+      return { floor: mistakenVolts(reading.volts, nominal), ...answered(reading, likely) };
+    }
+    // A drop counts by its size: its sign only says which way round the leads were.
+    const drop = Math.abs(reading.volts);
+    const bySize = voltsLikelihood(drop, sigma, nominal);
+    const likely = (predicted: number, spread: number) => bySize(Math.abs(predicted), spread);
+    return { floor: mistakenVolts(drop, nominal), ...answered(reading, likely) };
+  },
+
+  wire(reading, { caseFile, answered }) {
+    const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
+    const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
+    const nominal = caseFile.profile.nominalReferenceVolts;
+    return {
+      floor: mistakenVolts(reading.volts, nominal),
+      ...answered(reading, voltsLikelihood(reading.volts, sigma, nominal)),
+    };
+  },
+};
 
 /** A drop, rather than a voltage between two wires. */
 export const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>

@@ -278,7 +278,7 @@ export class Weigher {
         this.answers.sized,
         likely,
       );
-    return readingLists(reading, caseFile, this.gridFor(reading, caseFile), places, answered);
+    return readingLists(reading, { caseFile, grid: this.gridFor(reading, caseFile), places, answered });
   }
 }
 

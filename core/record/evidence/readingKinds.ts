@@ -1,0 +1,118 @@
+import {
+  fixed,
+  measured,
+  ohms,
+  say,
+  volts,
+  type Message,
+  type Quantity,
+} from '../../measure/message/index.ts';
+import {
+  laneSaid,
+  pairSaid,
+  placeSaid,
+  tapSaid,
+  type GaugeTap,
+  type Lane,
+  type MachineState,
+  type Place,
+  type ProbePoint,
+  type SpotOf,
+} from '../../machine/places/index.ts';
+import type { Measurand, PressureBasis } from '../../measure/quantity/index.ts';
+import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../../measure/uncertainty/index.ts';
+
+interface Taken {
+  id: string;
+  state: MachineState;
+}
+export interface WireReading extends Taken {
+  kind: 'wire';
+  /** What took it, where that is known; else the workshop's common meter is assumed. */
+  meter?: Instrument<MeterAccuracy> | undefined;
+  lane: Lane;
+  place: Place;
+  volts: number;
+}
+export interface GaugeReading extends Taken {
+  kind: 'gauge';
+  gauge?: Instrument<GaugeAccuracy> | undefined;
+  tap: GaugeTap;
+  pressureKpa: number;
+  basis: PressureBasis;
+}
+/** Live data: what the control unit believes, not what is on the wire. */
+export interface ScanReading extends Taken {
+  kind: 'scan';
+  measures: Measurand;
+  /** In the measurand's unit. */
+  value: number;
+  /** Of the display, where the tool's is known; else the standard's. */
+  step?: number | undefined;
+}
+/** Volts of one point against another that is not battery negative: a drop along a wire, or across two of them. */
+export interface BetweenReading extends Taken {
+  kind: 'between';
+  from: ProbePoint;
+  to: ProbePoint;
+  volts: number;
+}
+export interface OhmsReading extends Taken {
+  kind: 'ohms';
+  from: ProbePoint;
+  to: ProbePoint;
+  /** Null for OL. */
+  ohms: number | null;
+}
+/** Whatever can be read: a kind is one of these and its line below; what it is worth stands in the weighing. */
+export type AnyEvidence = WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading;
+
+interface ReadingKindSpec<R extends AnyEvidence> {
+  /** Where the probes go, or what is looked at. */
+  where(spot: SpotOf<R>): Message;
+  /** What the instrument showed. */
+  shows(reading: R): Quantity;
+  /** The same as a number in the unit that is predicted: volts, ohms, or the unit of what is measured. */
+  reads(reading: R): number;
+}
+
+/** All that a kind of reading says of itself. */
+export const READING_KINDS: {
+  readonly [K in AnyEvidence['kind']]: ReadingKindSpec<Extract<AnyEvidence, { kind: K }>>;
+} = {
+  wire: {
+    where: ({ lane, place }) => say('target.wire', { lane: laneSaid(lane), place: placeSaid(place) }),
+    shows: (reading) => volts(reading.volts),
+    reads: (reading) => reading.volts,
+  },
+  between: {
+    where: ({ from, to }) => say('target.between', { pair: pairSaid(from, to) }),
+    shows: (reading) => volts(reading.volts),
+    reads: (reading) => reading.volts,
+  },
+  ohms: {
+    where: ({ from, to }) => say('target.ohms', { pair: pairSaid(from, to) }),
+    shows: (reading) => ohms(reading.ohms ?? Infinity),
+    reads: (reading) => reading.ohms ?? Infinity,
+  },
+  gauge: {
+    where: ({ tap }) => say('target.gauge', { tap: tapSaid(tap) }),
+    shows: (reading) => fixed(reading.pressureKpa, 1, 'kPa'),
+    reads: (reading) => reading.pressureKpa,
+  },
+  scan: {
+    where: () => say('target.scan'),
+    shows: (reading) => measured(reading.value, reading.measures, 'with-basis'),
+    reads: (reading) => reading.value,
+  },
+};
+
+type SpecOfAny = ReadingKindSpec<AnyEvidence>;
+const specOf = (kind: AnyEvidence['kind']) => READING_KINDS[kind] as unknown as SpecOfAny;
+
+/** Where the probes go, or what is looked at. */
+export const spotSaid = (spot: SpotOf<AnyEvidence>): Message => specOf(spot.kind).where(spot);
+/** What the instrument showed; a gauge as it counts, whatever that is against. */
+export const shownOf = (reading: AnyEvidence): Quantity => specOf(reading.kind).shows(reading);
+/** The same as a number: volts, ohms, kilopascals as the gauge counts, or the unit of what is measured. */
+export const numberOf = (reading: AnyEvidence): number => specOf(reading.kind).reads(reading);
