@@ -1,4 +1,4 @@
-import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { isPlain, numberOf, type AnyEvidence } from '@lettura/core/record/evidence';
 import type { Lane } from '@lettura/core/machine/places';
 import type { ObservationMade } from '@lettura/core/record/observation';
 import type { CaseFile } from '@lettura/core/judge/checks';
@@ -149,14 +149,4 @@ const sweepOnRecord = (
 
 /** What was read, for the trail of a case. */
 const shownBy = (taken: Taken): string =>
-  'recording' in taken
-    ? 'recorded'
-    : 'holds' in taken
-      ? String(taken.holds)
-      : taken.kind === 'gauge'
-        ? `${taken.pressureKpa}`
-        : taken.kind === 'ohms'
-          ? `${taken.ohms}`
-          : taken.kind === 'scan'
-            ? `${taken.value}`
-            : `${taken.volts}`;
+  'recording' in taken ? 'recorded' : 'holds' in taken ? String(taken.holds) : `${numberOf(taken)}`;

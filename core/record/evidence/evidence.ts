@@ -1,8 +1,14 @@
-import { isTarget, type Lane, type MachineState, type Place } from '../../machine/places/index.ts';
+import { isTarget, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
 import type { AnyEvidence, GaugeReading, ScanReading, WireReading } from './readingKinds.ts';
 
 /** Read at one point, against battery negative or by itself. */
 export type Evidence = WireReading | GaugeReading | ScanReading;
+
+/** What the model of a machine answers for: only such a reading can be foretold, and asked for once more. */
+export type Foretold = Extract<AnyEvidence, { kind: Spot['kind'] }>;
+/** Whether the model of a machine answers for it. */
+export const isForetold = (reading: AnyEvidence): reading is Foretold =>
+  isTarget(reading) || reading.kind === 'between' || reading.kind === 'ohms';
 
 /** Taken on the harness as the vehicle has it, at one point: what the checks of a sound circuit can be held against. */
 export const isPlain = (reading: AnyEvidence): reading is Evidence =>

@@ -1,4 +1,4 @@
-export { isPlain, latest, latestWire, type Evidence } from './evidence.ts';
+export { isForetold, isPlain, latest, latestWire, type Evidence, type Foretold } from './evidence.ts';
 export {
   numberOf,
   shownOf,

@@ -175,7 +175,7 @@ function Preview({
 }
 
 interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
-  reading: Exclude<TakenReading, { kind: 'between' | 'ohms' }>;
+  reading: Extract<TakenReading, { kind: Target['kind'] }>;
 }
 
 function OneReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {

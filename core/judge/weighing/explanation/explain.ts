@@ -1,6 +1,6 @@
 import { say, verbatim, type Message } from '../../../measure/message/index.ts';
 import { complaintSaid } from '../../../record/code/index.ts';
-import type { AnyEvidence } from '../../../record/evidence/index.ts';
+import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { beforehandOf, type Beforehand } from '../outlook/beforehand.ts';
 import { codesThatTell } from '../likelihood/codeEvidence.ts';
@@ -147,6 +147,7 @@ export class Explainer {
 
   /** What the reading would be, were this the cause: its middle, or between what, where that is narrow enough to say anything. */
   #would(reading: AnyEvidence, decision: number): Prediction | undefined {
+    if (!isForetold(reading)) return undefined;
     const { joint, scale } = this.#beforehand.foresightOf(reading);
     const row = joint[decision]!;
     const total = row.reduce((sum, weight) => sum + weight, 0);

@@ -13,7 +13,7 @@ import { Outlook, worthOf, type Foresight, type Worth } from '../outlook/foresig
 import { gateItems, type GateItem } from './gate.ts';
 import { wholeGate } from './loneWitness.ts';
 import { doubtedReadings, misfitsOf } from './misfits.ts';
-import type { AnyEvidence } from '../../../record/evidence/index.ts';
+import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
 import { posterior, type Posterior } from '../posterior/posterior.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
@@ -116,10 +116,9 @@ export function* lookAhead(
   reaches: Reaches = {},
 ): Generator<Suggestion> {
   const { weighed, posterior: known, decisions, gate, misfits } = standing;
-  const doubted = [...misfits, ...doubtedReadings(weighed, known, caseFile)].map((one) => ({
-    target: spotOf(one),
-    state: one.state,
-  }));
+  const doubted = [...misfits, ...doubtedReadings(weighed, known, caseFile)]
+    .filter(isForetold)
+    .map((one) => ({ target: spotOf(one), state: one.state }));
   const outlook = new Outlook(weigher, caseFile, known, decisions);
   const taken = [...caseFile.readings, ...caseFile.isolation];
   const timesTaken = ({ target, state }: Candidate): number =>

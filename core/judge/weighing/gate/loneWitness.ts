@@ -1,6 +1,6 @@
 import { say } from '../../../measure/message/index.ts';
 import { spotOf, type Lane } from '../../../machine/places/index.ts';
-import { spotSaid } from '../../../record/evidence/index.ts';
+import { isForetold, spotSaid } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
@@ -44,7 +44,7 @@ function loneWitnesses(
   return weighed.readings.flatMap((witness) => {
     const { id } = witness;
     const one = taken.find((reading) => reading.id === id);
-    if (!one || taken.some((other) => other !== one && isSameAct(other, one))) return [];
+    if (!one || !isForetold(one) || taken.some((other) => other !== one && isSameAct(other, one))) return [];
     const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
     if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
     const reading = { target: spotOf(one), state: one.state };

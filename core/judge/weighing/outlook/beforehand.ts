@@ -1,4 +1,4 @@
-import { type AnyEvidence } from '../../../record/evidence/index.ts';
+import { type AnyEvidence, type Foretold } from '../../../record/evidence/index.ts';
 import { spotOf } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { decisionShares, type Decisions } from '../posterior/decisions.ts';
@@ -41,7 +41,7 @@ export class Beforehand {
   }
 
   /** What a reading like this would show, by decision. */
-  foresightOf(reading: AnyEvidence): Foresight {
+  foresightOf(reading: Foretold): Foresight {
     const { state } = reading;
     const target = spotOf(reading);
     const key = JSON.stringify([target, state]);
