@@ -1,4 +1,4 @@
-import { type AnyEvidence, type Foretold } from '../../../record/evidence/index.ts';
+import { type Foretold } from '../../../record/evidence/index.ts';
 import { spotOf } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { decisionShares, type Decisions } from '../posterior/decisions.ts';
