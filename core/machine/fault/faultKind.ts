@@ -36,9 +36,14 @@ export interface FaultSubject {
   wiring: WiringSpec;
 }
 
-export interface FaultKind {
-  id: FaultKindId;
+/** All that is known of a kind of fault. */
+export interface FaultSpec {
   class: FaultClass;
+  /**
+   * How often it is what is wrong, before anything is read: our own starting values, common practice at best. Only proportions
+   * count; it is shared out over the sites that a machine has for it.
+   */
+  weight: number;
   name: Message;
   /** One plain sentence: what is the matter. */
   sentence: Message;
@@ -54,6 +59,10 @@ export interface FaultKind {
     size?: SizeRange;
     sites?(subject: FaultSubject): readonly FaultSite[];
   };
+}
+
+export interface FaultKind extends FaultSpec {
+  id: FaultKindId;
 }
 
 /** One fault of a machine. */

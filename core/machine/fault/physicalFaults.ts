@@ -1,16 +1,16 @@
 import { say } from '../../measure/message/index.ts';
 import { familyOf } from '../family/index.ts';
 import type { PhysicalKindId } from '../kinds/index.ts';
-import { faultSite, type FaultKind, type FaultSite, type FaultSubject } from './faultKind.ts';
+import { faultSite, type FaultSpec, type FaultSite, type FaultSubject } from './faultKind.ts';
 
 /** Where the family can have it. */
 const at = (id: PhysicalKindId, site: FaultSite) => ({
-  id,
   sites: ({ family }: FaultSubject) => (familyOf(family).causes.includes(id) ? [site] : []),
 });
 
-const HOSE: FaultKind = {
+const HOSE: FaultSpec = {
   class: 'physical',
+  weight: 8,
   name: say('faults.hose-blocked-split-off'),
   sentence: say('faults.sensor-should-measure-does-not'),
   looksLike: say('faults.sensor-right-pump-port-wrong'),
@@ -23,8 +23,9 @@ const HOSE: FaultKind = {
   ),
 };
 
-const SWAPPED: FaultKind = {
+const SWAPPED: FaultSpec = {
   class: 'physical',
+  weight: 1.5,
   name: say('faults.hoses-swapped'),
   sentence: say('faults.upstream-downstream-hose-sit-each'),
   looksLike: say('faults.right-rest-flow-signal-goes'),
@@ -37,8 +38,9 @@ const SWAPPED: FaultKind = {
 
 /** Of the travel, by an arm that is loose. */
 const MOST_REACHED = 0.7;
-const LINKAGE: FaultKind = {
+const LINKAGE: FaultSpec = {
   class: 'physical',
+  weight: 5,
   name: say('faults.linkage-loose-detached'),
   sentence: say('faults.part-should-move-sensor-does'),
   looksLike: say('faults.moved-hand-arm-signal-follows'),
@@ -61,8 +63,9 @@ const LINKAGE: FaultKind = {
   ),
 };
 
-const UNMETERED_AIR: FaultKind = {
+const UNMETERED_AIR: FaultSpec = {
   class: 'physical',
+  weight: 8,
   name: say('faults.air-goes-past-sensor'),
   sentence: say('faults.part-air-reaches-engine-without'),
   looksLike: say('faults.steady-too-low-every-speed'),
@@ -74,8 +77,9 @@ const UNMETERED_AIR: FaultKind = {
   ),
 };
 
-const PASSAGES: FaultKind = {
+const PASSAGES: FaultSpec = {
   class: 'physical',
+  weight: 6,
   name: say('faults.exhaust-gas-passages-restricted'),
   sentence: say('faults.valve-opens-hardly-any-gas'),
   looksLike: say('faults.valve-forced-open-neither-engine'),
@@ -88,8 +92,9 @@ const PASSAGES: FaultKind = {
   ),
 };
 
-const LOW_VACUUM: FaultKind = {
+const LOW_VACUUM: FaultSpec = {
   class: 'physical',
+  weight: 7,
   name: say('faults.engine-vacuum-really-low'),
   sentence: say('faults.manifold-holds-more-pressure-than'),
   looksLike: say('faults.gauge-manifold-agrees-sensor'),
@@ -101,11 +106,11 @@ const LOW_VACUUM: FaultKind = {
   ),
 };
 
-export const PHYSICAL_FAULTS: readonly FaultKind[] = [
-  HOSE,
-  SWAPPED,
-  LINKAGE,
-  UNMETERED_AIR,
-  PASSAGES,
-  LOW_VACUUM,
-];
+export const PHYSICAL_FAULTS = {
+  hose: HOSE,
+  'hoses-swapped': SWAPPED,
+  linkage: LINKAGE,
+  'unmetered-air': UNMETERED_AIR,
+  'restricted-passages': PASSAGES,
+  'low-vacuum': LOW_VACUUM,
+} satisfies Record<PhysicalKindId, FaultSpec>;

@@ -1,6 +1,7 @@
 import { say } from '../../measure/message/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
-import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
+import { faultSite, type FaultSpec, type FaultSite } from './faultKind.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 
 const tracksOf = ({ sensor }: WiringSpec): (1 | 2)[] =>
   sensor.kind === 'two-tracks' ? [1, 2] : sensor.kind === 'track' ? [1] : [];
@@ -15,9 +16,9 @@ const onTrack = (
 const isStage = ({ sensor }: WiringSpec): boolean => sensor.kind === 'stage';
 const inSensor = (effects: FaultSite['effects']): FaultSite => faultSite({ in: 'element' }, effects);
 
-const STUCK: FaultKind = {
-  id: 'sensor-stuck',
+const STUCK: FaultSpec = {
   class: 'sensor',
+  weight: 6,
   name: say('faults.sensor-stuck'),
   sentence: say('faults.sensor-gives-one-voltage-whatever'),
   looksLike: say('faults.plausible-voltage-does-not-move'),
@@ -27,9 +28,9 @@ const STUCK: FaultKind = {
   sites: () => [inSensor((share) => [{ on: 'element', does: 'stuck', share }])],
 };
 
-const SHIFTED: FaultKind = {
-  id: 'sensor-shifted',
+const SHIFTED: FaultSpec = {
   class: 'sensor',
+  weight: 7,
   name: say('faults.sensor-reads-shifted'),
   sentence: say('faults.sensor-follows-but-stands-off'),
   looksLike: say('faults.moves-should-never-meets-gauge'),
@@ -44,9 +45,9 @@ const SHIFTED: FaultKind = {
   ],
 };
 
-const STRETCHED: FaultKind = {
-  id: 'sensor-gain',
+const STRETCHED: FaultSpec = {
   class: 'sensor',
+  weight: 4,
   name: say('faults.sensor-moves-too-little'),
   sentence: say('faults.sensor-follows-but-less-than'),
   looksLike: say('faults.right-one-point-wrong-every'),
@@ -56,9 +57,9 @@ const STRETCHED: FaultKind = {
   sites: () => [inSensor((factor) => [{ on: 'element', does: 'stretched', factor }])],
 };
 
-const WIPER_OPEN: FaultKind = {
-  id: 'wiper-open',
+const WIPER_OPEN: FaultSpec = {
   class: 'sensor',
+  weight: 2,
   name: say('faults.wiper-lifted'),
   sentence: say('faults.wiper-track-no-longer-touches'),
   looksLike: say('faults.signal-sits-bias-input-whatever'),
@@ -69,9 +70,9 @@ const WIPER_OPEN: FaultKind = {
     ),
 };
 
-const TRACK_OPEN: FaultKind = {
-  id: 'track-open',
+const TRACK_OPEN: FaultSpec = {
   class: 'sensor',
+  weight: 2,
   name: say('faults.track-broken'),
   sentence: say('faults.resistance-track-cracked-between-wiper'),
   looksLike: say('faults.signal-jumps-supply-return-while'),
@@ -86,9 +87,9 @@ const TRACK_OPEN: FaultKind = {
 
 /** Of the travel: a worn patch is a few per cent wide. */
 const DEAD_SPOT_SHARE = 0.03;
-const DEAD_SPOT: FaultKind = {
-  id: 'dead-spot',
+const DEAD_SPOT: FaultSpec = {
   class: 'sensor',
+  weight: 4,
   name: say('faults.dead-spot-track'),
   sentence: say('faults.one-position-wiper-loses-track'),
   looksLike: say('faults.right-rest-full-travel-only'),
@@ -102,9 +103,9 @@ const DEAD_SPOT: FaultKind = {
     ),
 };
 
-const LOST_INSIDE: FaultKind = {
-  id: 'feed-lost-inside',
+const LOST_INSIDE: FaultSpec = {
   class: 'sensor',
+  weight: 2,
   name: say('faults.supply-return-lost-inside-housing'),
   sentence: say('faults.behind-sensors-pin-joint-open'),
   looksLike: say('faults.supply-return-right-plug-tracks'),
@@ -119,9 +120,9 @@ const LOST_INSIDE: FaultKind = {
       ),
 };
 
-const OUTPUT_LOST: FaultKind = {
-  id: 'output-lost-inside',
+const OUTPUT_LOST: FaultSpec = {
   class: 'sensor',
+  weight: 2,
   name: say('faults.signal-lost-inside-housing'),
   sentence: say('faults.behind-signal-pin-joint-open'),
   looksLike: say('faults.supply-return-right-plug-signal'),
@@ -136,9 +137,9 @@ const OUTPUT_LOST: FaultKind = {
       ),
 };
 
-const LOADS_REFERENCE: FaultKind = {
-  id: 'sensor-loads-reference',
+const LOADS_REFERENCE: FaultSpec = {
   class: 'sensor',
+  weight: 1.5,
   name: say('faults.sensor-pulls-reference-down'),
   sentence: say('faults.sensor-shorted-across-supply'),
   looksLike: say('faults.reference-low-while-plugged-comes'),
@@ -149,9 +150,9 @@ const LOADS_REFERENCE: FaultKind = {
     isStage(wiring) ? [inSensor((ohms) => [{ on: 'part', part: 'supply', setOhms: ohms }])] : [],
 };
 
-const THERMISTOR_OPEN: FaultKind = {
-  id: 'thermistor-open',
+const THERMISTOR_OPEN: FaultSpec = {
   class: 'sensor',
+  weight: 1,
   name: say('faults.temperature-element-open'),
   sentence: say('faults.thermistor-same-body-open'),
   looksLike: say('faults.temperature-signal-sits-5-v'),
@@ -162,9 +163,9 @@ const THERMISTOR_OPEN: FaultKind = {
       : [],
 };
 
-const OTHER_CURVE: FaultKind = {
-  id: 'wrong-part',
+const OTHER_CURVE: FaultSpec = {
   class: 'wrong-part',
+  weight: 2,
   name: say('faults.wrong-part-fitted'),
   sentence: say('faults.sensor-sound-but-another-variant'),
   looksLike: say('faults.steady-plausible-follows-everything-wrong'),
@@ -191,9 +192,9 @@ const OTHER_CURVE: FaultKind = {
       : [],
 };
 
-const DIGITAL: FaultKind = {
-  id: 'digital-part',
+const DIGITAL: FaultSpec = {
   class: 'wrong-part',
+  weight: 1,
   name: say('faults.digital-part-analogue-circuit'),
   sentence: say('faults.part-sends-telegrams-line-instead'),
   looksLike: say('faults.meter-shows-steady-middle-voltage'),
@@ -203,17 +204,17 @@ const DIGITAL: FaultKind = {
     isStage(wiring) ? [inSensor((highShare) => [{ on: 'element', does: 'digital', highShare }])] : [],
 };
 
-export const SENSOR_FAULTS: readonly FaultKind[] = [
-  STUCK,
-  SHIFTED,
-  STRETCHED,
-  WIPER_OPEN,
-  TRACK_OPEN,
-  DEAD_SPOT,
-  LOST_INSIDE,
-  OUTPUT_LOST,
-  LOADS_REFERENCE,
-  THERMISTOR_OPEN,
-  OTHER_CURVE,
-  DIGITAL,
-];
+export const SENSOR_FAULTS = {
+  'sensor-stuck': STUCK,
+  'sensor-shifted': SHIFTED,
+  'sensor-gain': STRETCHED,
+  'wiper-open': WIPER_OPEN,
+  'track-open': TRACK_OPEN,
+  'dead-spot': DEAD_SPOT,
+  'feed-lost-inside': LOST_INSIDE,
+  'output-lost-inside': OUTPUT_LOST,
+  'sensor-loads-reference': LOADS_REFERENCE,
+  'thermistor-open': THERMISTOR_OPEN,
+  'wrong-part': OTHER_CURVE,
+  'digital-part': DIGITAL,
+} satisfies Partial<Record<FaultKindId, FaultSpec>>;

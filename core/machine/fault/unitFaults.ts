@@ -1,9 +1,10 @@
 import { say } from '../../measure/message/index.ts';
-import { faultSite, type FaultKind } from './faultKind.ts';
+import { faultSite, type FaultSpec } from './faultKind.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 
-const RAIL_PULLED_DOWN: FaultKind = {
-  id: 'rail-pulled-down',
+const RAIL_PULLED_DOWN: FaultSpec = {
   class: 'wire',
+  weight: 4,
   name: say('faults.another-sensor-pulls-reference-down'),
   sentence: say('faults.neighbour-same-reference-shorted-takes'),
   looksLike: say('faults.reference-low-unit-plug-comes'),
@@ -23,9 +24,9 @@ const RAIL_PULLED_DOWN: FaultKind = {
   },
 };
 
-const NO_REFERENCE: FaultKind = {
-  id: 'unit-gives-no-reference',
+const NO_REFERENCE: FaultSpec = {
   class: 'control-unit',
+  weight: 2,
   name: say('faults.control-unit-gives-no-proper'),
   sentence: say('faults.units-own-sensor-supply-dead'),
   looksLike: say('faults.low-units-pin-every-sensor'),
@@ -38,9 +39,9 @@ const NO_REFERENCE: FaultKind = {
     ),
 };
 
-const GROUND_RAISED: FaultKind = {
-  id: 'unit-ground-raised',
+const GROUND_RAISED: FaultSpec = {
   class: 'control-unit',
+  weight: 3,
   name: say('faults.control-units-own-ground-raised'),
   sentence: say('faults.units-ground-point-resistance-everything'),
   looksLike: say('faults.reference-return-signal-all-raised'),
@@ -51,9 +52,9 @@ const GROUND_RAISED: FaultKind = {
   ],
 };
 
-const INPUT_OPEN: FaultKind = {
-  id: 'unit-pin-open',
+const INPUT_OPEN: FaultSpec = {
   class: 'control-unit',
+  weight: 2,
   name: say('faults.control-unit-lost-contact-one'),
   sentence: say('faults.inside-unit-joint-one-pin'),
   looksLike: say('faults.pin-supply-missing-wire-beyond'),
@@ -66,9 +67,9 @@ const INPUT_OPEN: FaultKind = {
       ),
 };
 
-const BIAS_LOST: FaultKind = {
-  id: 'unit-bias-lost',
+const BIAS_LOST: FaultSpec = {
   class: 'control-unit',
+  weight: 1,
   name: say('faults.control-unit-lost-bias'),
   sentence: say('faults.resistor-holds-input-while-nothing'),
   looksLike: say('faults.unplugged-wire-drifts-meter-shows'),
@@ -94,9 +95,9 @@ const BIAS_LOST: FaultKind = {
     ),
 };
 
-const CONVERTER_STUCK: FaultKind = {
-  id: 'unit-does-not-read',
+const CONVERTER_STUCK: FaultSpec = {
   class: 'control-unit',
+  weight: 1.5,
   name: say('faults.control-unit-does-not-read'),
   sentence: say('faults.voltage-right-units-pin-live'),
   looksLike: say('faults.known-voltage-fed-pin-moves'),
@@ -109,11 +110,11 @@ const CONVERTER_STUCK: FaultKind = {
       .map(({ wire }) => faultSite({ in: 'wire', wire }, (reads) => [{ on: 'converter', wire, reads }])),
 };
 
-export const UNIT_FAULTS: readonly FaultKind[] = [
-  RAIL_PULLED_DOWN,
-  NO_REFERENCE,
-  GROUND_RAISED,
-  INPUT_OPEN,
-  BIAS_LOST,
-  CONVERTER_STUCK,
-];
+export const UNIT_FAULTS = {
+  'rail-pulled-down': RAIL_PULLED_DOWN,
+  'unit-gives-no-reference': NO_REFERENCE,
+  'unit-ground-raised': GROUND_RAISED,
+  'unit-pin-open': INPUT_OPEN,
+  'unit-bias-lost': BIAS_LOST,
+  'unit-does-not-read': CONVERTER_STUCK,
+} satisfies Partial<Record<FaultKindId, FaultSpec>>;

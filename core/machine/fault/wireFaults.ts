@@ -1,7 +1,8 @@
 import { say } from '../../measure/message/index.ts';
 import { isMotor, type Lane } from '../places/index.ts';
 import type { Joint, WiringSpec } from '../wiring/index.ts';
-import { faultSite, type FaultKind, type FaultSite } from './faultKind.ts';
+import { faultSite, type FaultSpec, type FaultSite } from './faultKind.ts';
+import type { FaultKindId } from '../kinds/index.ts';
 
 /** Common practice. */
 export const LOOM_HIDES = say('faults.breaks-hide-where-loom-bends');
@@ -19,9 +20,9 @@ const jointSites = (wiring: WiringSpec, ohmsOf: (size: number) => number): Fault
     ),
   );
 
-const OPEN: FaultKind = {
-  id: 'wire-open',
+const OPEN: FaultSpec = {
   class: 'wire',
+  weight: 18,
   name: say('faults.wire-open'),
   sentence: say('faults.wire-interrupted-one-side-break'),
   looksLike: say('faults.right-last-point-before-break'),
@@ -29,9 +30,9 @@ const OPEN: FaultKind = {
   sites: ({ wiring }) => jointSites(wiring, () => Infinity),
 };
 
-const HIGH_RESISTANCE: FaultKind = {
-  id: 'wire-high-resistance',
+const HIGH_RESISTANCE: FaultSpec = {
   class: 'wire',
+  weight: 14,
   name: say('faults.high-resistance-wire'),
   sentence: say('faults.wire-contact-still-conducts-but'),
   looksLike: say('faults.continuity-beeps-unloaded-voltage-right'),
@@ -41,9 +42,9 @@ const HIGH_RESISTANCE: FaultKind = {
   sites: ({ wiring }) => jointSites(wiring, (ohms) => ohms),
 };
 
-const TO_GROUND: FaultKind = {
-  id: 'wire-to-ground',
+const TO_GROUND: FaultSpec = {
   class: 'wire',
+  weight: 6,
   name: say('faults.wire-touches-ground'),
   sentence: say('faults.wire-rubbed-through-metal-ground'),
   looksLike: say('faults.wire-sits-near-0-v'),
@@ -60,9 +61,9 @@ const TO_GROUND: FaultKind = {
       ),
 };
 
-const TO_BATTERY: FaultKind = {
-  id: 'wire-to-battery',
+const TO_BATTERY: FaultSpec = {
   class: 'wire',
+  weight: 2,
   name: say('faults.wire-touches-battery-feed'),
   sentence: say('faults.wire-touches-one-carries-battery'),
   looksLike: say('faults.more-than-5-v-wire'),
@@ -79,9 +80,9 @@ const TO_BATTERY: FaultKind = {
       ),
 };
 
-const TO_NEIGHBOUR: FaultKind = {
-  id: 'wires-together',
+const TO_NEIGHBOUR: FaultSpec = {
   class: 'wire',
+  weight: 5,
   name: say('faults.two-wires-touch-each-other'),
   sentence: say('faults.two-wires-same-loom-touch'),
   looksLike: say('faults.both-carry-one-voltage-signal'),
@@ -102,9 +103,9 @@ const TO_NEIGHBOUR: FaultKind = {
   },
 };
 
-const CUT_TOGETHER: FaultKind = {
-  id: 'two-wires-open',
+const CUT_TOGETHER: FaultSpec = {
   class: 'wire',
+  weight: 2,
   name: say('faults.two-wires-open-one-place'),
   sentence: say('faults.two-wires-interrupted-where-loom'),
   looksLike: say('faults.first-repair-brings-half-back'),
@@ -124,11 +125,11 @@ const CUT_TOGETHER: FaultKind = {
   },
 };
 
-export const WIRE_FAULTS: readonly FaultKind[] = [
-  OPEN,
-  HIGH_RESISTANCE,
-  TO_GROUND,
-  TO_BATTERY,
-  TO_NEIGHBOUR,
-  CUT_TOGETHER,
-];
+export const WIRE_FAULTS = {
+  'wire-open': OPEN,
+  'wire-high-resistance': HIGH_RESISTANCE,
+  'wire-to-ground': TO_GROUND,
+  'wire-to-battery': TO_BATTERY,
+  'wires-together': TO_NEIGHBOUR,
+  'two-wires-open': CUT_TOGETHER,
+} satisfies Partial<Record<FaultKindId, FaultSpec>>;
