@@ -1,4 +1,5 @@
-export { ENGLISH, LANGUAGES, type Language, type Reader } from './reader.ts';
+export { LANGUAGES, type Language } from './languages.ts';
+export { ENGLISH, type Reader } from './reader.ts';
 export { quantityWords } from './numbers.ts';
 export { wordsFor, type Words } from './words.ts';
 export { inWords, type InWords } from './inWords.ts';

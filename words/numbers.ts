@@ -6,7 +6,8 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import type { Quantity } from '@lettura/core/measure/message';
-import { localeOf, type Reader } from './reader.ts';
+import { localeOf } from './languages.ts';
+import type { Reader } from './reader.ts';
 
 /** What cannot be a number is a dash, never a NaN before a person. */
 const NO_NUMBER = '–';

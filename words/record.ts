@@ -32,7 +32,7 @@ import { shownOf, type AnyEvidence, type Evidence } from '@lettura/core/record/e
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
 import { day } from './dates.ts';
-import type { Language } from './reader.ts';
+import type { Language } from './languages.ts';
 import { wordsFor } from './words.ts';
 
 /** Live data and barometers speak one unit, vacuum gauges usually another: both are shown as the user reads them. */

@@ -1,8 +1,8 @@
 import { createIntl, createIntlCache, type IntlShape } from '@formatjs/intl';
 import type { Message, MessageList, Value } from '@lettura/core/measure/message';
-import { catalogueOf } from './catalogues.ts';
+import { catalogueOf, localeOf } from './languages.ts';
 import { isBeyondCounting, quantityWords } from './numbers.ts';
-import { localeOf, type Reader } from './reader.ts';
+import type { Reader } from './reader.ts';
 
 /** Whatever the core has to say, in the words of one reader. */
 export interface Words {
