@@ -1,5 +1,5 @@
 import { inWords } from '@lettura/words';
-import { recordingJson } from '@lettura/core/recording/file';
+import { jsonOf } from '@lettura/core/recording/file';
 import type { Recording } from '@lettura/core/recording/sweep';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
@@ -12,7 +12,7 @@ const heading = {
   marks: [{ atSeconds: 0.5, words: 'At rest', expectedVolts: { lowest: 0.9, highest: 1.1 } }],
   note: 'plug cleaned',
 };
-const written = (recording: Recording) => [...recordingJson(recording, heading)].join('');
+const written = (recording: Recording) => [...jsonOf(recording, heading)].join('');
 const recordingOf = (rows: readonly (readonly [number, number | null, number | null])[]): Recording => ({
   seconds: Float64Array.from(rows, (_, i) => i / 7),
   channels: [1, 2].map((column) => ({

@@ -10,5 +10,6 @@ export {
   type TimeForm,
 } from './layout.ts';
 export { NumberScanner, type BadCell, type ScanResult } from './numberScanner.ts';
+export { RECORDING_EXPORT_IDS, RECORDING_EXPORTS, type RecordingExport } from './exports.ts';
 export { csvMetadata, csvOf } from './writeCsv.ts';
-export { recordingJson, RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from './writeJson.ts';
+export { jsonOf, RECORDING_FORMAT, RECORDING_VERSION, type RecordingHeading } from './writeJson.ts';

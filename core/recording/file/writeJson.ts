@@ -18,7 +18,7 @@ export interface RecordingHeading {
 const PIECE = 10_000;
 
 /** The whole of a recording as JSON, every number so that it is read back exactly, a gap as null. In pieces. */
-export function* recordingJson(
+export function* jsonOf(
   { seconds, channels }: Recording,
   { name, takenAt, uses, bases = [], marks, note }: RecordingHeading,
 ): Generator<string> {

@@ -2,7 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type { RecordingInfo } from '@lettura/contract';
-import { csvMetadata } from '@lettura/core/recording/file';
+import {
+  csvMetadata,
+  RECORDING_EXPORT_IDS,
+  RECORDING_EXPORTS,
+  type RecordingExport,
+} from '@lettura/core/recording/file';
 import type { RefObject } from 'react';
 import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
@@ -21,18 +26,7 @@ export interface SweepExportsProps {
 export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
   const { name, channels, marks, note } = recording;
   const { palette } = useTheme();
-  const exportCsv = async () => {
-    const file = `${fileName(name)}.csv`;
-    const csv = await ask('csv', {});
-    if (!csv.ok) return;
-    downloadBlob(file, csv.value);
-    const metadata = csvMetadata(
-      { channels: channels.map((one) => ({ ...one, values: new Float64Array(0) })) },
-      file,
-    );
-    downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
-  };
-  const exportJson = async () => {
+  const exportAs = async (as: RecordingExport) => {
     const heading = {
       name,
       takenAt: recording.takenAt,
@@ -41,8 +35,19 @@ export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
       marks,
       note,
     };
-    const json = await ask('json', { heading });
-    if (json.ok) downloadBlob(`${fileName(name)}.json`, json.value);
+    const made = await ask('export', { as, heading });
+    if (!made.ok) return;
+    const file = `${fileName(name)}.${RECORDING_EXPORTS[as].extension}`;
+    downloadBlob(file, made.value);
+    if (as === 'csv') describe(file);
+  };
+  /** What the columns of a file are, beside it. */
+  const describe = (file: string) => {
+    const metadata = csvMetadata(
+      { channels: channels.map((one) => ({ ...one, values: new Float64Array(0) })) },
+      file,
+    );
+    downloadText(`${file}-metadata.json`, 'application/csvm+json', JSON.stringify(metadata, undefined, 2));
   };
   const exportPicture = async () => {
     const picture =
@@ -59,12 +64,11 @@ export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
       <Button variant="outlined" onClick={() => void exportPicture()}>
         {t('ui-sweeps.save-plot-picture')}
       </Button>
-      <Button variant="outlined" onClick={() => void exportCsv()}>
-        {t('ui-sweeps.export-csv-description')}
-      </Button>
-      <Button variant="outlined" onClick={() => void exportJson()}>
-        {t('ui-sweeps.export-json')}
-      </Button>
+      {RECORDING_EXPORT_IDS.map((as) => (
+        <Button key={as} variant="outlined" onClick={() => void exportAs(as)}>
+          {t(`ui-sweeps.export-${as}`)}
+        </Button>
+      ))}
     </Box>
   );
 }

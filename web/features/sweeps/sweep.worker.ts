@@ -1,7 +1,7 @@
 import { say, verbatim } from '@lettura/core/measure/message';
 import { readRecordingFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
-import { csvOf, decodeCandump, NumberScanner, recordingJson } from '@lettura/core/recording/file';
+import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/recording/file';
 import {
   against,
   analyseSweep,
@@ -175,12 +175,11 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
     }
     case 'numbers':
       return recording ? ok(recording) : nothingHeld();
-    case 'csv':
-      return recording ? ok(new Blob([...csvOf(recording)], { type: 'text/csv' })) : nothingHeld();
-    case 'json':
-      return recording
-        ? ok(new Blob([...recordingJson(recording, question.ask.heading)], { type: 'application/json' }))
-        : nothingHeld();
+    case 'export': {
+      if (!recording) return nothingHeld();
+      const { type, pieces } = RECORDING_EXPORTS[question.ask.as];
+      return ok(new Blob([...pieces(recording, question.ask.heading)], { type }));
+    }
   }
 }
 

@@ -1,6 +1,6 @@
 import type { RecordingInfo } from '@lettura/contract';
 import type { Problem } from '@lettura/core/measure/problem';
-import type { Layout, RecordingHeading } from '@lettura/core/recording/file';
+import type { Layout, RecordingExport, RecordingHeading } from '@lettura/core/recording/file';
 import type {
   Against,
   Channel,
@@ -56,8 +56,7 @@ export interface SweepQuestions {
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };
   /** All its numbers, for who plays them again. */
   numbers: { ask: object; answer: Recording };
-  csv: { ask: object; answer: Blob };
-  json: { ask: { heading: RecordingHeading }; answer: Blob };
+  export: { ask: { as: RecordingExport; heading: RecordingHeading }; answer: Blob };
 }
 export type QuestionName = keyof SweepQuestions;
 
