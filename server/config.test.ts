@@ -25,6 +25,8 @@ test.each([
   [{ DATABASE_URL, LOG_LEVEL: 'loud' }, 'LOG_LEVEL'],
   [{ DATABASE_URL, HOST: '0.0.0.0' }, 'no sign-in'],
   [{ DATABASE_URL, LETTURA_METER: 'over there' }, 'host:port'],
+  [{ DATABASE_URL, LETTURA_METER: '192.0.2.7:99999' }, 'host:port'],
+  [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'scpi:// or can-text://'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {
@@ -38,5 +40,20 @@ test('the channels of a meter are given as it numbers them', () => {
     LETTURA_METER: '192.0.2.7:5025',
     LETTURA_METER_CHANNELS: '101,102',
   });
-  expect(data).toMatchObject({ LETTURA_METER: '192.0.2.7:5025', LETTURA_METER_CHANNELS: [101, 102] });
+  expect(data).toMatchObject({
+    LETTURA_METER: { host: '192.0.2.7', port: 5025 },
+    LETTURA_METER_CHANNELS: [101, 102],
+  });
+});
+
+test('what an instrument speaks stands before its address, where it is not the usual', () => {
+  const { data } = readConfig({
+    DATABASE_URL,
+    LETTURA_METER: 'simulated',
+    LETTURA_LIVE_DATA: 'scpi://logger.example:5025',
+  });
+  expect(data).toMatchObject({
+    LETTURA_METER: 'simulated',
+    LETTURA_LIVE_DATA: { protocol: 'scpi', host: 'logger.example', port: 5025 },
+  });
 });

@@ -1,10 +1,17 @@
 import { refusalsOf } from '@lettura/contract';
 import { inWords } from '@lettura/words';
 import { z } from 'zod';
+import { feedPlace, PROTOCOLS } from './feeds/protocols.ts';
 
-const place = z
-  .string()
-  .regex(/^(none|simulated|[\w.-]+:\d{1,5})$/u, 'Give it as host:port, simulated or none.');
+const place = z.string().transform((text, context) => {
+  const found = feedPlace(text);
+  if (found) return found;
+  context.addIssue({
+    code: 'custom',
+    message: `Give it as host:port, simulated or none; before an address ${Object.keys(PROTOCOLS).join(':// or ')}:// where it is not the usual one.`,
+  });
+  return z.NEVER;
+});
 
 const schema = z.object({
   DATABASE_URL: z.url({

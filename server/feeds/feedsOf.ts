@@ -1,24 +1,12 @@
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
-import { LiveDataFeed } from './liveDataFeed.ts';
-import { MeterFeed } from './meterFeed.ts';
-import { simulatedInstrument } from './simulatedInstrument.ts';
-import { simulatedUnit } from './simulatedUnit.ts';
-
-/** As fast as a technician's logger goes; a slower instrument is asked as fast as it answers. */
-const SAMPLES_PER_SECOND = 200;
+import { PROTOCOLS, type FeedPlace, type ProtocolId } from './protocols.ts';
 
 export interface FeedPlaces {
-  /** host:port, `simulated` or `none`. */
-  meter: string;
-  liveData: string;
+  meter: FeedPlace;
+  liveData: FeedPlace;
   /** Of the meter, as it numbers them. */
   meterChannels: readonly number[];
-}
-
-interface Address {
-  host: string;
-  port: number;
 }
 
 /** The feeds to follow; a stand-in is started beside where one is asked for. */
@@ -28,28 +16,17 @@ export async function feedsOf(
 ): Promise<{ feeds: Feed[]; stop: () => Promise<void> }> {
   const standIns: { close: () => Promise<void> }[] = [];
   const feeds: Feed[] = [];
-  const follow = async (
-    where: string,
-    standIn: () => Promise<{ port: number; close: () => Promise<void> }>,
-    feed: (at: Address, simulated: boolean) => Feed,
-  ) => {
-    if (where === 'none') return;
-    if (where === 'simulated') {
-      const started = await standIn();
-      standIns.push(started);
-      feeds.push(feed({ host: '127.0.0.1', port: started.port }, true));
-      return;
-    }
-    const [host = '', port = ''] = where.split(':');
-    feeds.push(feed({ host, port: Number(port) }, false));
+  const follow = async (place: FeedPlace, usual: ProtocolId) => {
+    if (place === 'none') return;
+    const simulated = place === 'simulated';
+    const { follow: followed, standIn } = PROTOCOLS[simulated ? usual : (place.protocol ?? usual)];
+    if (!simulated) return void feeds.push(followed({ ...place, simulated, meterChannels, log }));
+    const started = await standIn();
+    standIns.push(started);
+    feeds.push(followed({ host: '127.0.0.1', port: started.port, simulated, meterChannels, log }));
   };
-  await follow(
-    meter,
-    simulatedInstrument,
-    (at, simulated) =>
-      new MeterFeed({ ...at, simulated, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND, log }),
-  );
-  await follow(liveData, simulatedUnit, (at, simulated) => new LiveDataFeed({ ...at, simulated, log }));
+  await follow(meter, 'scpi');
+  await follow(liveData, 'can-text');
   return {
     feeds,
     stop: async () => {

@@ -2,7 +2,7 @@ import { pathParameters, type Endpoint } from '@lettura/contract';
 import type { Result } from '@lettura/core/measure/problem';
 import type { Router } from 'express';
 import type { z } from 'zod';
-import { LOCAL_ACTOR, type Actor } from './actor.ts';
+import { actorOf, type Actor } from './actor.ts';
 import { storable } from './storable.ts';
 import { sendProblem, type ProblemCode } from './problem.ts';
 
@@ -44,7 +44,7 @@ export function serve<E extends Endpoint>(
     const kept = endpoint.body ? storable(req.body) : undefined;
     if (kept && !kept.ok) return sendProblem(res, kept.problem);
     const body = endpoint.body?.parse(req.body) as Body<E>;
-    const result = await answer({ params, body, actor: LOCAL_ACTOR });
+    const result = await answer({ params, body, actor: actorOf(req) });
     if (!result.ok) return sendProblem(res, result.problem);
     if (!endpoint.creates) return void res.json(result.value);
     const { record, created } = result.value as Recorded<unknown>;

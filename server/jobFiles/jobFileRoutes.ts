@@ -6,7 +6,7 @@ import type { Request, Router } from 'express';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Database } from '../db/connect.ts';
-import { LOCAL_ACTOR } from '../http/actor.ts';
+import { actorOf } from '../http/actor.ts';
 import { sendProblem, type ProblemCode } from '../http/problem.ts';
 import { serve } from '../http/serve.ts';
 import { storable } from '../http/storable.ts';
@@ -55,7 +55,7 @@ async function takeIn(db: Database, req: Request): Promise<Result<JobsTakenIn, P
         if (line.trim() === '') continue;
         const file = must(readJobLine(line, number));
         must(storable(file));
-        const { outcome, otherwiseHere } = must(await takeInJob(tx, file, LOCAL_ACTOR));
+        const { outcome, otherwiseHere } = must(await takeInJob(tx, file, actorOf(req)));
         count[outcome]++;
         if (otherwiseHere) count.otherwiseHere++;
       }

@@ -1,0 +1,54 @@
+import type { Logger } from 'pino';
+import type { Feed } from './feed.ts';
+import { LiveDataFeed } from './liveDataFeed.ts';
+import { MeterFeed } from './meterFeed.ts';
+import { simulatedInstrument } from './simulatedInstrument.ts';
+import { simulatedUnit } from './simulatedUnit.ts';
+
+export interface FeedOptions {
+  host: string;
+  port: number;
+  /** A stand-in that shows invented values. */
+  simulated: boolean;
+  /** Of a meter, as it numbers them. */
+  meterChannels: readonly number[];
+  log: Logger;
+}
+
+interface ProtocolSpec {
+  follow: (options: FeedOptions) => Feed;
+  /** Speaks the same on loopback, for who has no such instrument. */
+  standIn: () => Promise<{ port: number; close: () => Promise<void> }>;
+}
+
+/** As fast as a technician's logger goes; a slower instrument is asked as fast as it answers. */
+const SAMPLES_PER_SECOND = 200;
+
+/** What instruments speak: each name is what stands before `://` in an address. */
+export const PROTOCOLS = {
+  scpi: {
+    follow: ({ meterChannels, ...at }) =>
+      new MeterFeed({ ...at, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND }),
+    standIn: simulatedInstrument,
+  },
+  'can-text': { follow: (options) => new LiveDataFeed(options), standIn: simulatedUnit },
+} satisfies Record<string, ProtocolSpec>;
+export type ProtocolId = keyof typeof PROTOCOLS;
+
+const ADDRESS = /^(?:(?<protocol>[a-z][a-z\d-]*):\/\/)?(?<host>[\w.-]+):(?<port>\d{1,5})$/u;
+
+const HIGHEST_PORT = 65_535;
+
+/** Where a feed comes from: an address, the stand-in of a protocol, or nowhere. */
+export type FeedPlace = 'none' | 'simulated' | { protocol?: ProtocolId; host: string; port: number };
+
+/** An address as it is set, `host:port` or `protocol://host:port`; undefined where it is none. */
+export function feedPlace(text: string): FeedPlace | undefined {
+  if (text === 'none' || text === 'simulated') return text;
+  const { protocol, host, port } = ADDRESS.exec(text)?.groups ?? {};
+  if (host === undefined || Number(port) > HIGHEST_PORT) return undefined;
+  if (protocol === undefined) return { host, port: Number(port) };
+  return Object.hasOwn(PROTOCOLS, protocol)
+    ? { protocol: protocol as ProtocolId, host, port: Number(port) }
+    : undefined;
+}
