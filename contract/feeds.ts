@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { message } from './messages.ts';
 
 export const feedStatus = z.strictObject({
   state: z.enum(['connecting', 'live', 'lost']),
   /** As it names itself. */
   instrument: z.string().max(80).optional(),
   /** What is wrong, or worth a look. */
-  message: z.string().max(400).optional(),
+  message: message.optional(),
 });
 export type FeedStatus = z.infer<typeof feedStatus>;
 

@@ -1,5 +1,7 @@
 import { ENGINE_STATES, LANES, PLACES, PLUG_STATES, type MachineState } from '@lettura/core/machine/places';
+import { say } from '@lettura/core/measure/message';
 import { z } from 'zod';
+import { refusal } from './refusal.ts';
 import { id } from './ids.ts';
 
 const stimulus = z.discriminatedUnion('kind', [
@@ -36,7 +38,7 @@ export const harnessWork = z.strictObject({
         (['voltage-source', 'test-light', 'meter'] as const).every(
           (kind) => all.filter((one) => one.kind === kind).length <= 1,
         ),
-      { error: 'One known voltage, one test light and one second meter can be clipped on at a time.' },
+      { error: refusal(say('refusal.one-of-each-clipped-on')) },
     ),
   neighboursOff: z.array(z.number().int().min(0).max(20)).max(20),
   wiggled: z.boolean(),

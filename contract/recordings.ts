@@ -99,7 +99,7 @@ export const recordingPictures = z.strictObject({ pictures: z.array(z.string()).
 export const newRecording = recordingWithNumbers
   .omit({ revision: true })
   .refine(({ samples, channels }) => samples * (channels.length + 1) <= MOST_NUMBERS, {
-    error: `A recording holds up to ${MOST_NUMBERS.toLocaleString('en')} numbers: keep a shorter stretch or fewer channels.`,
+    error: refusal(say('refusal.recording-too-many-numbers', { most: MOST_NUMBERS })),
     path: ['samples'],
   });
 export type NewRecording = z.infer<typeof newRecording>;

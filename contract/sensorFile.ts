@@ -1,7 +1,7 @@
 import { fixed, list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { fail, ok, type Problem } from '@lettura/core/measure/problem';
 import { z } from 'zod';
-import { refusalOf } from './refusal.ts';
+import { refusal, refusalOf } from './refusal.ts';
 import { fileSensor, type Sensor } from './sensors.ts';
 
 export const SENSOR_FILE_FORMAT = 'lettura-sensors';
@@ -25,7 +25,7 @@ export const sensorFile = z
       context.addIssue({
         code: 'custom',
         path: ['sensors', i, 'id'],
-        message: `This id was used already by sensor ${earlier + 1}.`,
+        message: refusal(say('refusal.id-used-by-sensor', { number: earlier + 1 })),
       });
     });
   });

@@ -156,9 +156,11 @@ function textOf(node) {
 }
 
 const messages = catalogue();
+/** Said no more, but in recordings of earlier versions. */
+const ON_RECORD = ['sweep.odd-in-the-file'];
 checkCalls(messages);
 for (const [code, { file, used }] of messages)
-  if (!used && !code.startsWith('say.')) fault(file, 1, `nobody says “${code}”`);
+  if (!used && !code.startsWith('say.') && !ON_RECORD.includes(code)) fault(file, 1, `nobody says “${code}”`);
 checkCore();
 console.log(`${messages.size} messages, ${faults.length} faults.`);
 if (faults.length > 0) {

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import type { FeedSample, FeedStatus } from '@lettura/contract';
 
 /** Samples of a feed since it began, the last of them kept: a browser that dropped out asks for what it missed. */
@@ -26,7 +27,8 @@ export class FeedBuffer {
   }
 
   setStatus(status: FeedStatus): void {
-    if (status.state === this.#status.state && status.message === this.#status.message) return;
+    if (status.state === this.#status.state && isDeepStrictEqual(status.message, this.#status.message))
+      return;
     this.#status = status;
     this.#wake();
   }

@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import express from 'express';
 import { pino } from 'pino';
+import { plain, say, verbatim } from '@lettura/core/measure/message';
 import { feedEvent, type FeedEvent } from '@lettura/contract';
 import { afterEach, expect, test, vi } from 'vitest';
 import { FeedBuffer } from './feedBuffer.ts';
@@ -59,7 +60,10 @@ test('a silent instrument is given up after its time, and followed again by itse
   await live(feed);
   instrument.setMood('silent');
   await lost(feed);
-  expect(feed.buffer.status.message).toMatch(/^No answer to .* within 200 ms/u);
+  expect(feed.buffer.status.message).toMatchObject({
+    code: 'feed.no-answer',
+    values: { within: plain(200, 'ms') },
+  });
   instrument.setMood('well');
   await live(feed);
 });
@@ -78,12 +82,16 @@ test('garbage, over-range and the error queue are remarks and gaps, never number
   const { instrument, feed } = await followed();
   await live(feed);
   instrument.setMood('over-range');
-  await eventually(() => expect(feed.buffer.status.message).toContain('over its range'));
+  await eventually(() => expect(feed.buffer.status.message?.code).toBe('feed.over-range'));
   expect(newest(feed)).toEqual([null, null]);
   instrument.setMood('garbage');
-  await eventually(() => expect(feed.buffer.status.message).toContain('gave no number'));
+  await eventually(() => expect(feed.buffer.status.message?.code).toBe('feed.no-number'));
   instrument.setMood('error-queue');
-  await eventually(() => expect(feed.buffer.status.message).toBe('Data out of range (-222)'));
+  await eventually(() =>
+    expect(feed.buffer.status.message).toEqual(
+      say('feed.device-says', { text: verbatim('Data out of range (-222)') }),
+    ),
+  );
   instrument.setMood('well');
   await eventually(() => expect(feed.buffer.status.message).toBeUndefined());
   await eventually(() => expect(newest(feed)?.[0]).toBeGreaterThan(0.9));
@@ -93,13 +101,14 @@ test('a line without an end fills no memory: the session is given up', async () 
   const { instrument, feed } = await followed();
   await live(feed);
   instrument.setMood('endless-line');
-  await eventually(() => expect(feed.buffer.status.message).toContain('without an end'));
+  await eventually(() => expect(feed.buffer.status.message?.code).toBe('feed.line-without-end'));
 });
 
 test('nothing at the address is told, and stopping does not wait for it', async () => {
   const tenMinutesMs = 600_000;
   const { feed } = await followed({ port: 1, firstWaitMs: tenMinutesMs, longestWaitMs: tenMinutesMs });
   await lost(feed);
+  expect(feed.buffer.status.message).toEqual(say('feed.nobody-listens'));
   await feed.stop();
 });
 
@@ -130,7 +139,10 @@ test('the live data of a unit is followed out of its frames, given up when it fa
   });
   unit.fallSilent(true);
   await eventually(() =>
-    expect(feed.buffer.status).toMatchObject({ state: 'lost', message: 'Nothing came for 400 ms.' }),
+    expect(feed.buffer.status).toMatchObject({
+      state: 'lost',
+      message: say('feed.nothing-came', { within: plain(400, 'ms') }),
+    }),
   );
   unit.fallSilent(false);
   await eventually(() => expect(feed.buffer.status.state).toBe('live'));
@@ -138,7 +150,7 @@ test('the live data of a unit is followed out of its frames, given up when it fa
   const said = vi.spyOn(feed.buffer, 'setStatus');
   unit.cut();
   await eventually(() =>
-    expect(said.mock.calls.map(([{ message }]) => message)).toContain('The connection was closed.'),
+    expect(said.mock.calls.map(([{ message }]) => message)).toContainEqual(say('feed.connection-closed')),
   );
   await eventually(() => expect(feed.buffer.status.state).toBe('live'));
 });
@@ -148,7 +160,7 @@ test('one question at a time; after a failure every further one is refused', asy
   open.push(() => instrument.close());
   const session = await ScpiSession.open('127.0.0.1', instrument.port, 300);
   const first = session.ask('*IDN?');
-  await expect(session.ask('*OPC?')).rejects.toMatchObject({ fault: 'garbage' });
+  await expect(session.ask('*OPC?')).rejects.toThrow('A question is still open.');
   expect(await first).toContain('Saltmere');
   session.close();
   await expect(session.ask('*IDN?')).rejects.toMatchObject({ fault: 'closed' });

@@ -1,4 +1,6 @@
 import { setTimeout as pause } from 'node:timers/promises';
+import type { Message } from '@lettura/core/measure/message';
+import { feedFaultOf } from './feedFault.ts';
 
 export interface Waits {
   firstWaitMs?: number | undefined;
@@ -16,7 +18,7 @@ const LONGEST_WAIT_MS = 5000;
  */
 export async function followAgain(
   follow: (works: () => void) => Promise<void>,
-  lost: (message: string) => void,
+  lost: (message: Message) => void,
   { firstWaitMs = FIRST_WAIT_MS, longestWaitMs = LONGEST_WAIT_MS, signal }: Waits & { signal: AbortSignal },
 ): Promise<void> {
   let waitMs = firstWaitMs;
@@ -24,7 +26,7 @@ export async function followAgain(
     try {
       await follow(() => (waitMs = firstWaitMs));
     } catch (error) {
-      lost((error as Error).message);
+      lost(feedFaultOf(error));
     }
     // Stopped while waiting: the loop ends by itself.
     await pause(waitMs, undefined, { signal }).catch(() => {});

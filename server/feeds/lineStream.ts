@@ -1,4 +1,6 @@
 import { connect, type Socket } from 'node:net';
+import { plain, say } from '@lettura/core/measure/message';
+import { FeedFault } from './feedFault.ts';
 
 const LONGEST_LINE = 4096;
 
@@ -13,7 +15,9 @@ export async function* linesFrom(
 ): AsyncGenerator<string> {
   const socket: Socket = connect({ host, port });
   socket.setEncoding('latin1');
-  socket.setTimeout(quietMs, () => socket.destroy(new Error(`Nothing came for ${quietMs} ms.`)));
+  socket.setTimeout(quietMs, () =>
+    socket.destroy(new FeedFault(say('feed.nothing-came', { within: plain(quietMs, 'ms') }))),
+  );
   const abort = () => socket.destroy();
   signal.addEventListener('abort', abort, { once: true });
   try {
@@ -21,10 +25,10 @@ export async function* linesFrom(
     for await (const piece of socket as AsyncIterable<string>) {
       const lines = (text + piece).split('\n');
       text = lines.pop() ?? '';
-      if (text.length > LONGEST_LINE) throw new Error('A line without an end came.');
+      if (text.length > LONGEST_LINE) throw new FeedFault(say('feed.line-without-end'));
       yield* lines;
     }
-    throw new Error('The connection was closed.');
+    throw new FeedFault(say('feed.connection-closed'));
   } finally {
     signal.removeEventListener('abort', abort);
     socket.destroy();

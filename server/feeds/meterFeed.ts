@@ -1,5 +1,6 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import type { FeedInfo } from '@lettura/contract';
+import { say, verbatim, type Message } from '@lettura/core/measure/message';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
@@ -97,24 +98,24 @@ export class MeterFeed implements Feed {
     }
   }
 
-  async #remarkOn(answers: readonly ScpiValue[], session: ScpiSession): Promise<string | undefined> {
+  async #remarkOn(answers: readonly ScpiValue[], session: ScpiSession): Promise<Message | undefined> {
     const { channels } = this.#options;
     const over = channels.find((_, i) => answers[i]?.kind === 'over-range');
-    if (over !== undefined) return `channel ${over} is over its range`;
+    if (over !== undefined) return say('feed.over-range', { channel: over });
     const odd = channels.find((_, i) => answers[i]?.kind !== 'value');
     return odd === undefined
       ? undefined
-      : ((await this.#errorOf(session)) ?? `channel ${odd} gave no number`);
+      : ((await this.#errorOf(session)) ?? say('feed.no-number', { channel: odd }));
   }
 
   /** Empties the error queue and gives its first entry. */
-  async #errorOf(session: ScpiSession): Promise<string | undefined> {
+  async #errorOf(session: ScpiSession): Promise<Message | undefined> {
     let first: string | undefined;
     for (let i = 0; i < MOST_ERRORS; i++) {
       const error = parseScpiError(await session.ask('SYST:ERR?'));
       if (error === undefined) break;
       first ??= error;
     }
-    return first;
+    return first === undefined ? undefined : say('feed.device-says', { text: verbatim(first) });
   }
 }

@@ -1,15 +1,6 @@
 import { connect, type Socket } from 'node:net';
-
-export type ScpiFault = 'unreachable' | 'timeout' | 'closed' | 'garbage';
-
-/** What went wrong with an instrument, in a code that the feed can act on. */
-export class ScpiError extends Error {
-  readonly fault: ScpiFault;
-  constructor(fault: ScpiFault, message: string) {
-    super(message);
-    this.fault = fault;
-  }
-}
+import { plain, say, verbatim } from '@lettura/core/measure/message';
+import { FeedFault, feedFaultOf } from './feedFault.ts';
 
 const LONGEST_LINE = 4096;
 
@@ -21,16 +12,16 @@ export class ScpiSession {
   readonly #socket: Socket;
   readonly #timeoutMs: number;
   #text = '';
-  #answer: { take: (line: string) => void; fail: (error: ScpiError) => void } | undefined;
-  #ended: ScpiError | undefined;
+  #answer: { take: (line: string) => void; fail: (error: FeedFault) => void } | undefined;
+  #ended: FeedFault | undefined;
 
   private constructor(socket: Socket, timeoutMs: number) {
     this.#socket = socket;
     this.#timeoutMs = timeoutMs;
     socket.setEncoding('latin1');
     socket.on('data', (text: string) => this.#receive(text));
-    socket.on('error', (error) => this.#end(new ScpiError('closed', error.message)));
-    socket.on('close', () => this.#end(new ScpiError('closed', 'The instrument closed the connection.')));
+    socket.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
+    socket.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
   }
 
   static open(host: string, port: number, timeoutMs: number): Promise<ScpiSession> {
@@ -38,11 +29,11 @@ export class ScpiSession {
       const socket = connect({ host, port });
       const timer = setTimeout(() => {
         socket.destroy();
-        reject(new ScpiError('timeout', `No connection to ${host}:${port} within ${timeoutMs} ms.`));
+        reject(new FeedFault(say('feed.no-connection', { within: plain(timeoutMs, 'ms') })));
       }, timeoutMs);
       socket.once('error', (error) => {
         clearTimeout(timer);
-        reject(new ScpiError('unreachable', error.message));
+        reject(new FeedFault(feedFaultOf(error)));
       });
       socket.once('connect', () => {
         clearTimeout(timer);
@@ -56,10 +47,15 @@ export class ScpiSession {
   /** Sends a query and gives the line that answers it. */
   ask(query: string): Promise<string> {
     if (this.#ended) return Promise.reject(this.#ended);
-    if (this.#answer) return Promise.reject(new ScpiError('garbage', 'A question is still open.'));
+    if (this.#answer) return Promise.reject(new Error('A question is still open.'));
     return new Promise((resolve, reject) => {
       const timer = setTimeout(
-        () => this.#end(new ScpiError('timeout', `No answer to ${query} within ${this.#timeoutMs} ms.`)),
+        () =>
+          this.#end(
+            new FeedFault(
+              say('feed.no-answer', { query: verbatim(query), within: plain(this.#timeoutMs, 'ms') }),
+            ),
+          ),
         this.#timeoutMs,
       );
       this.#answer = {
@@ -82,7 +78,7 @@ export class ScpiSession {
   }
 
   close(): void {
-    this.#end(new ScpiError('closed', 'The session was closed.'));
+    this.#end(new FeedFault(say('feed.connection-closed')));
   }
 
   #receive(text: string): void {
@@ -93,16 +89,15 @@ export class ScpiSession {
       const answer = this.#answer;
       this.#answer = undefined;
       if (!answer) {
-        this.#end(new ScpiError('garbage', 'The instrument spoke without being asked.'));
+        this.#end(new FeedFault(say('feed.spoke-unasked')));
         return;
       }
       answer.take(line);
     }
-    if (this.#text.length > LONGEST_LINE)
-      this.#end(new ScpiError('garbage', 'The instrument sent a line without an end.'));
+    if (this.#text.length > LONGEST_LINE) this.#end(new FeedFault(say('feed.line-without-end')));
   }
 
-  #end(error: ScpiError): void {
+  #end(error: FeedFault): void {
     if (this.#ended) return;
     this.#ended = error;
     this.#socket.destroy();

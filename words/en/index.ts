@@ -9,6 +9,7 @@ import entry from './entry.json' with { type: 'json' };
 import expectation from './expectation.json' with { type: 'json' };
 import families from './families.json' with { type: 'json' };
 import faults from './faults.json' with { type: 'json' };
+import feed from './feed.json' with { type: 'json' };
 import file from './file.json' with { type: 'json' };
 import followUp from './follow-up.json' with { type: 'json' };
 import gate from './gate.json' with { type: 'json' };
@@ -61,6 +62,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...expectation,
   ...families,
   ...faults,
+  ...feed,
   ...file,
   ...followUp,
   ...gate,

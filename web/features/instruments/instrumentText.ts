@@ -133,7 +133,7 @@ const ADVICE: Partial<Record<Field, string>> = {
   name: t('ui-instruments.give-instrument-name'),
   percent: t('ui-instruments.enter-reading-example-0-5'),
   counts: t('ui-instruments.enter-counts-last-digit-example'),
-  displayCounts: 'Enter what the display counts to, for example 6000.',
+  displayCounts: t('ui-instruments.enter-display-counts-example-6000'),
   classPercent: t('ui-instruments.enter-class-example-1-6'),
   lowest: t('ui-instruments.enter-lower-end-scale'),
   highest: t('ui-instruments.enter-upper-end-scale-above'),

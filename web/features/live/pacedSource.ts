@@ -1,3 +1,4 @@
+import { say } from '@lettura/core/measure/message';
 import type { LiveSource } from './liveSource.ts';
 
 const EVERY_MS = 40;
@@ -30,7 +31,7 @@ export const pacedSource = (
       if (!samples) ended = true;
       tell({
         status: ended
-          ? { state: 'lost', message: 'it has come to its end' }
+          ? { state: 'lost', message: say('feed.replay-over') }
           : { state: 'live', instrument: source.name },
         samples: (samples ?? []).map(({ seconds, values }) => ({
           number: ++number,

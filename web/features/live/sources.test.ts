@@ -1,4 +1,5 @@
 import type { FeedEvent } from '@lettura/contract';
+import { say, type Message } from '@lettura/core/measure/message';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { pacedSource } from './pacedSource.ts';
 import { replaySource } from './replaySource.ts';
@@ -66,7 +67,7 @@ test('a recording is played again at its own pace, gaps and all, and says when i
   expect(events.at(-1)!.status.state).toBe('live');
   vi.advanceTimersByTime(2000);
   expect(samples()).toHaveLength(5);
-  expect(events.at(-1)!.status).toMatchObject({ state: 'lost', message: 'it has come to its end' });
+  expect(events.at(-1)!.status).toMatchObject({ state: 'lost', message: say('feed.replay-over') });
   // Who follows it anew hears it from the beginning.
   const again = followed(source);
   vi.advanceTimersByTime(300);
@@ -74,10 +75,14 @@ test('a recording is played again at its own pace, gaps and all, and says when i
 });
 
 test('a source says what it does, and how old its last value is', () => {
-  const say = (fresh: boolean, state: 'connecting' | 'live' | 'lost', ageMs?: number, message?: string) =>
+  const shown = (fresh: boolean, state: 'connecting' | 'live' | 'lost', ageMs?: number, message?: Message) =>
     sourceInWords({ fresh, status: { state, ...(message ? { message } : {}) }, ageMs });
-  expect(say(true, 'live', 20)).toBe('Live');
-  expect(say(true, 'live', 20, 'channel 2 is over its range')).toBe('Live: channel 2 is over its range');
-  expect(say(false, 'connecting')).toBe('Connecting …');
-  expect(say(false, 'lost', 3400, 'no answer')).toBe('Nothing arrives, last value 3 s old: no answer');
+  expect(shown(true, 'live', 20)).toBe('Live');
+  expect(shown(true, 'live', 20, say('feed.over-range', { channel: 2 }))).toBe(
+    'Live: channel 2 is over its range',
+  );
+  expect(shown(false, 'connecting')).toBe('Connecting …');
+  expect(shown(false, 'lost', 3400, say('feed.connection-closed'))).toBe(
+    'Nothing arrives, last value 3 s old: the connection was closed',
+  );
 });

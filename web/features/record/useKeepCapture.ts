@@ -1,9 +1,9 @@
 import type { JobSheet } from '@lettura/contract';
+import { say, type Message } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { Recording } from '@lettura/core/recording/sweep';
 import { captureStore, type CaptureInfo } from '../live/index.ts';
 import { ambientOf, rememberUses, useKeepSweep, useSweepWorker } from '../sweeps/index.ts';
-import { t } from '../../ui/words.ts';
 
 /** Analyses a capture, keeps it on its job, and only then lets go of it in this browser. */
 export function useKeepCapture(
@@ -37,9 +37,7 @@ export function useKeepCapture(
   };
 }
 
-const remarksOn = ({ ended, missed }: CaptureInfo): string[] => [
-  ...(ended ? [] : [t('ui-record.page-died-while-recorded-up')]),
-  ...(missed > 0
-    ? [t('ui-record.samples-were-lost-between-instrument', { missed: missed.toLocaleString('en-GB') })]
-    : []),
+const remarksOn = ({ ended, missed }: CaptureInfo): Message[] => [
+  ...(ended ? [] : [say('ui-record.page-died-while-recorded-up')]),
+  ...(missed > 0 ? [say('ui-record.samples-were-lost-between-instrument', { missed })] : []),
 ];

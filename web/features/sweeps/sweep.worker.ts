@@ -1,4 +1,4 @@
-import { say, verbatim } from '@lettura/core/measure/message';
+import { list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { readRecordingFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/recording/file';
@@ -23,7 +23,7 @@ let pyramids: MinMaxPyramid[] = [];
 
 const PROGRESS_BYTES = 4 * 1024 * 1024;
 
-function hold(held: Recording, remarks: string[] = []): Held {
+function hold(held: Recording, remarks: Message[] = []): Held {
   recording = held;
   pyramids = held.channels.map(({ values }) => new MinMaxPyramid(values));
   return {
@@ -69,16 +69,15 @@ async function read({
   } = scanner.finish();
   if (rows < 2)
     return fail('no-rows', say('app.fewer-than-two-rows-numbers'), say('app.check-columns-their-time'));
-  const where = badExamples
-    .map(({ row, column, text }) => `row ${row}, column ${column}: “${text}”`)
-    .join('; ');
+  const where = list(
+    badExamples.map(({ row, column, text }) => say('app.row-column', { row, column, text: verbatim(text) })),
+    'semicolons',
+  );
   const held = hold(scanned, [
-    ...(missingCells > 0 ? [`Empty cells, now gaps: ${count(missingCells)}.`] : []),
-    ...(badCells > 0 ? [`Cells that are no numbers, now gaps: ${count(badCells)} (${where}).`] : []),
-    ...(extraCells > 0 ? [`Cells beyond the last column, left out: ${count(extraCells)}.`] : []),
-    ...(backwardRows > 0
-      ? [`Rows without a moment, or with one before the row above, left out: ${count(backwardRows)}.`]
-      : []),
+    ...(missingCells > 0 ? [say('app.empty-cells', { cells: missingCells })] : []),
+    ...(badCells > 0 ? [say('app.cells-no-numbers', { cells: badCells, where })] : []),
+    ...(extraCells > 0 ? [say('app.cells-beyond', { cells: extraCells })] : []),
+    ...(backwardRows > 0 ? [say('app.rows-without-moment', { rows: backwardRows })] : []),
   ]);
   // A clock without its zone is the clock on the wall.
   const wallMs = startedAtMs === undefined || zoned ? 0 : new Date(startedAtMs).getTimezoneOffset() * 60_000;
@@ -98,17 +97,9 @@ function readLog(text: string): Result<Held, string> {
       say('app.none-frames-answer-live-data', { frames }),
       say('app.log-while-tool-asks-standard'),
     );
-  return ok(
-    hold(
-      decoded,
-      oddLines.length > 0
-        ? [`Lines that are no frames were passed over, the first is line ${oddLines[0]}.`]
-        : [],
-    ),
-  );
+  return ok(hold(decoded, oddLines.length > 0 ? [say('app.lines-no-frames', { line: oddLines[0]! })] : []));
 }
 
-const count = (n: number): string => n.toLocaleString('en-GB');
 const nothingHeld = () =>
   fail('no-recording', say('app.there-no-recording-hand'), say('app.choose-file-again'));
 

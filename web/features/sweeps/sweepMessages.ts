@@ -1,4 +1,5 @@
 import type { RecordingInfo } from '@lettura/contract';
+import type { Message } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { Layout, RecordingExport, RecordingHeading } from '@lettura/core/recording/file';
 import type {
@@ -20,8 +21,8 @@ export interface Held {
   /** As the file itself says, in milliseconds since 1970. */
   startedAtMs?: number | undefined;
   channels: Pick<Channel, 'name' | 'unit'>[];
-  /** What was left out or odd, in words. */
-  remarks: string[];
+  /** What was left out or odd. */
+  remarks: Message[];
   /** Of a recording of this product, which says what it is itself. */
   heading?: RecordingHeading;
 }

@@ -8,7 +8,6 @@ import { v7 } from 'uuid';
 import { api } from '../../app/api.ts';
 import type { Held } from './sweepMessages.ts';
 import type { AskSweep } from './useSweepWorker.ts';
-import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface KeepSweep {
   jobId: string;
@@ -30,12 +29,11 @@ const remarksOn = ({ remarks, durationSeconds }: Held): SweepFinding[] =>
   remarks.map((sentence) => ({
     kind: 'import',
     weight: 'note',
-    sentence: say('sweep.odd-in-the-file', { remark: verbatim(sentence.slice(0, MOST_SENTENCE_LETTERS)) }),
+    sentence,
     channel: 0,
     fromSeconds: 0,
     untilSeconds: durationSeconds,
   }));
-const MOST_SENTENCE_LETTERS = 2000;
 
 /** Analyses what the worker holds, keeps it on the job, and opens it. */
 export function useKeepSweep(ask: AskSweep): (sweep: KeepSweep) => Promise<Problem | undefined> {
