@@ -163,7 +163,7 @@ test('one question at a time; after a failure every further one is refused', asy
   await expect(session.ask('*OPC?')).rejects.toThrow('A question is still open.');
   expect(await first).toContain('Saltmere');
   session.close();
-  await expect(session.ask('*IDN?')).rejects.toMatchObject({ fault: 'closed' });
+  await expect(session.ask('*IDN?')).rejects.toMatchObject({ said: { code: 'feed.connection-closed' } });
 });
 
 test.each([
