@@ -39,7 +39,7 @@ export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
     if (!made.ok) return;
     const file = `${fileName(name)}.${RECORDING_EXPORTS[as].extension}`;
     downloadBlob(file, made.value);
-    if (as === 'csv') describe(file);
+    if (RECORDING_EXPORTS[as].described) describe(file);
   };
   /** What the columns of a file are, beside it. */
   const describe = (file: string) => {
@@ -66,7 +66,10 @@ export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
       </Button>
       {RECORDING_EXPORT_IDS.map((as) => (
         <Button key={as} variant="outlined" onClick={() => void exportAs(as)}>
-          {t(`ui-sweeps.export-${as}`)}
+          {t('ui-sweeps.export-as', {
+            name: RECORDING_EXPORTS[as].name,
+            described: RECORDING_EXPORTS[as].described ?? false,
+          })}
         </Button>
       ))}
     </Box>
