@@ -1,9 +1,8 @@
-import { expectedAirflowGramsPerSecond } from '@lettura/core/measure/airflow';
 import type { EngineState } from '@lettura/core/machine/places';
 import { saturationKpaAbs } from '@lettura/core/measure/refrigerant';
 import type { BenchMachine, Surroundings } from './benchMachine.ts';
 
-type Quantity = BenchMachine['quantity'];
+export type Quantity = BenchMachine['quantity'];
 
 const stopped = (engine: EngineState): boolean => engine === 'key-off' || engine === 'koeo';
 
@@ -29,7 +28,7 @@ const EFFORT: Record<EngineState, number> = {
   'under-load': 0.8,
 };
 
-const manifoldKpaAbs = (engine: EngineState, { ambientKpaAbs, idleKpaAbs }: Surroundings): number => {
+export const manifoldKpaAbs = (engine: EngineState, { ambientKpaAbs, idleKpaAbs }: Surroundings): number => {
   switch (engine) {
     case 'key-off':
     case 'koeo':
@@ -85,30 +84,7 @@ export const movedByHand: Quantity = ({ stimulus }, { individual }) => {
   return stimulus?.kind === 'held' ? stimulus.percent : 1 + 0.5 * individual;
 };
 
-const REVS: Record<EngineState, number> = {
-  'key-off': 0,
-  koeo: 0,
-  cranking: 220,
-  idle: 800,
-  'held-revs': 2000,
-  'snap-open': 2800,
-  'under-load': 3000,
-};
-
-const ZERO_CELSIUS_KELVIN = 273.15;
-/** The engine warms the air that it draws. */
-const WARMED_KELVIN = 20;
-
-export const airFlow =
-  (litres: number): Quantity =>
-  ({ engine }, surroundings) =>
-    expectedAirflowGramsPerSecond({
-      displacementLitres: litres,
-      revsPerMinute: REVS[engine],
-      pressureKpaAbs: manifoldKpaAbs(engine, surroundings),
-      temperatureKelvin: surroundings.airCelsius + WARMED_KELVIN + ZERO_CELSIUS_KELVIN,
-      volumetricEfficiency: 0.85,
-    });
+export const ZERO_CELSIUS_KELVIN = 273.15;
 
 /** At rest the refrigerant's saturation pressure; the compressor works against the condenser from idle on. */
 export const refrigerant: Quantity = ({ engine }, { airCelsius, ambientKpaAbs, individual }) => {

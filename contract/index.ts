@@ -36,7 +36,6 @@ export { withoutPlace } from './withoutPlace.ts';
 export { openApi } from './openApi.ts';
 export { problemDetails, problemType, type ProblemDetails } from './problems.ts';
 export {
-  ambientSource,
   instrumentsNamed,
   isTakenReading,
   newReading,
@@ -47,6 +46,7 @@ export {
   subjectOf,
   type TakenReading,
 } from './readings.ts';
+export { ambientSource } from './ambientSource.ts';
 export {
   FEED_IDS,
   feedEvent,
@@ -82,24 +82,16 @@ export {
 } from './instruments.ts';
 export {
   MOST_FILE_BYTES,
-  readSensorFile,
   sensorFile,
   sensorFileOf,
   sensorFileSchema,
-  tooLarge,
   type FileFault,
-  type FileReading,
   type SensorFile,
 } from './sensorFile.ts';
+export { readSensorFile, tooLarge, type FileReading } from './readSensorFile.ts';
 export { lanesOf, PIN_WIRES, pins, type Pin, type PinWire } from './sensorParts.ts';
-export {
-  MOST_TABLE_POINTS,
-  newSensor,
-  sensor,
-  sensorProfile,
-  type NewSensor,
-  type Sensor,
-} from './sensors.ts';
+export { newSensor, sensor, type NewSensor, type Sensor } from './sensors.ts';
+export { MOST_TABLE_POINTS, sensorProfile } from './sensorProfile.ts';
 export {
   episodesOf,
   lastEpisode,
@@ -126,8 +118,8 @@ export {
   jobFileSchema,
   jobsTakenIn,
   MOST_JOB_BYTES,
-  readJobLine,
   type JobFile,
   type JobsTakenIn,
 } from './jobFile.ts';
+export { readJobLine } from './readJobLine.ts';
 export { knownGoodRecord, MOST_KNOWN_GOOD_JOBS, provenGood, type KnownGoodRecord } from './knownGood.ts';

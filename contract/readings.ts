@@ -3,17 +3,13 @@ import { GAUGE_TAPS, LANES, PLACES, samePoint, spotOf, type ProbePoint } from '@
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import { COMPLAINT_ANSWERS, MONITOR_IDS } from '@lettura/core/record/followUp';
 import { WORK_IDS } from '@lettura/core/record/workDone';
-import {
-  HIGHEST_ALTITUDE_M,
-  LOWEST_ALTITUDE_M,
-  MEASURAND_NAMES,
-  PRESSURE_BASES,
-} from '@lettura/core/measure/quantity';
+import { MEASURAND_NAMES, PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
 import { troubleCode } from './troubleCode.ts';
 import { machineState, probePoint } from './machineState.ts';
+import { ambientSource } from './ambientSource.ts';
 
 const common = {
   id,
@@ -26,17 +22,6 @@ const common = {
 };
 /** What took it; left out where nobody said. */
 const instrumentId = id.optional();
-const kpaAbs = z.number().min(0).max(1000);
-const altitudeM = z.number().min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M);
-
-const airCelsius = z.number().min(-60).max(60).optional();
-
-export const ambientSource = z.discriminatedUnion('source', [
-  z.strictObject({ source: z.literal('barometer'), stationKpaAbs: kpaAbs, airCelsius }),
-  z.strictObject({ source: z.literal('vehicle'), stationKpaAbs: kpaAbs, airCelsius }),
-  z.strictObject({ source: z.literal('altitude'), altitudeM, airCelsius }),
-  z.strictObject({ source: z.literal('weather'), seaLevelKpa: kpaAbs, altitudeM, airCelsius }),
-]);
 
 const partNumber = z.string().trim().max(80).optional();
 

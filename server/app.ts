@@ -1,39 +1,18 @@
 import { say, verbatim } from '@lettura/core/measure/message';
 import { join } from 'node:path';
-import {
-  endpoints,
-  jobFileSchema,
-  MOST_FILE_BYTES,
-  MOST_PICTURE_LETTERS,
-  MOST_RECORDING_BYTES,
-  openApi,
-  sensorFileSchema,
-} from '@lettura/contract';
-import { ok } from '@lettura/core/measure/problem';
-import { sql } from 'drizzle-orm';
+import { MOST_FILE_BYTES, MOST_PICTURE_LETTERS, MOST_RECORDING_BYTES } from '@lettura/contract';
 import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/connect.ts';
 import type { Feed } from './feeds/feed.ts';
-import { feedRoutes } from './feeds/feedRoutes.ts';
 import { apiVersion } from './http/apiVersion.ts';
 import { errorHandler } from './http/errors.ts';
 import { guardRequests } from './http/guardRequests.ts';
 import { sendProblem } from './http/problem.ts';
 import { requestLog } from './http/requestLog.ts';
-import { serve } from './http/serve.ts';
-import { jobFileRoutes } from './jobFiles/jobFileRoutes.ts';
-import { jobRoutes } from './jobs/jobRoutes.ts';
-import { readingRoutes } from './readings/readingRoutes.ts';
-import { instrumentRoutes } from './instruments/instrumentRoutes.ts';
-import { recordingRoutes } from './recordings/recordingRoutes.ts';
-import { sensorRoutes } from './sensors/sensorRoutes.ts';
-import { vehicleRoutes } from './vehicles/vehicleRoutes.ts';
-import { workshopRoutes } from './workshop/workshopRoutes.ts';
-import { reportRoutes } from './report/reportRoutes.ts';
-import { verdictRoutes } from './verdicts/verdictRoutes.ts';
+import { apiRoutes } from './apiRoutes.ts';
 
 const BODY_LIMIT = '64kb';
 
@@ -93,43 +72,6 @@ export function createApp({
   );
   app.use(errorHandler(log));
   return app;
-}
-
-/** What each feature serves stands beside its store. */
-function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: AbortSignal) {
-  const api = express.Router();
-  serve(api, endpoints.health, async () => {
-    await db.execute(sql`select 1`);
-    return ok({ status: 'ok', database: 'ok' });
-  });
-  sensorRoutes(api, db);
-  instrumentRoutes(api, db);
-  vehicleRoutes(api, db);
-  jobRoutes(api, db);
-  jobFileRoutes(api, db);
-  readingRoutes(api, db);
-  verdictRoutes(api, db);
-  recordingRoutes(api, db);
-  workshopRoutes(api, db);
-  reportRoutes(api, db);
-  feedRoutes(api, feeds, stopping);
-
-  const description = openApi();
-  const schemas = { sensors: sensorFileSchema(), job: jobFileSchema() };
-  api.get('/schemas/sensors.json', (_req, res) => void res.json(schemas.sensors));
-  api.get('/schemas/job.json', (_req, res) => void res.json(schemas.job));
-  api.get('/openapi.json', (_req, res) => void res.json(description));
-  api.use((req, res) =>
-    sendProblem(res, {
-      code: 'not-found',
-      message: say('server.there-no', {
-        method: verbatim(req.method),
-        address: verbatim(req.originalUrl.slice(0, 200)),
-      }),
-      next: say('server.see-api-openapi-json-there'),
-    }),
-  );
-  return api;
 }
 
 function serveWeb(app: Express, webFolder: string): void {

@@ -1,4 +1,4 @@
-import { NOT_PROVEN, type JobVerdict, type Reading } from '@lettura/contract';
+import { NOT_PROVEN, type JobVerdict, type Reading, type TakenReading } from '@lettura/contract';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { titleOf } from '@lettura/core/judge/weighing';
 import {
@@ -119,17 +119,8 @@ export function recordWords(language: Language, units: Units) {
 
   /** The value of a reading as it is pinned on the sheet. */
   const value = (reading: Reading | Evidence): string => {
+    if ('state' in reading) return taken(reading);
     switch (reading.kind) {
-      case 'gauge':
-        return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
-      case 'scan':
-        return reading.measures === 'absolute-pressure'
-          ? said(
-              say('ui.abs', {
-                value: verbatim(formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)),
-              }),
-            )
-          : formatWithBasis(reading.value, reading.measures, units.absolute);
       case 'observation': {
         const { yes, no } = observationOf(reading.observation);
         return said(reading.holds ? yes : no);
@@ -142,12 +133,22 @@ export function recordWords(language: Language, units: Units) {
         return ambient(reading.ambient);
       case 'withdrawal':
         return said(say('ui.taken-back'));
-      default:
-        return words.value(shownOf(reading));
     }
   };
 
+  /** A gauge is shown on the basis that it counts in, and live data with the digits that it has. */
+  const taken = (reading: TakenReading | Evidence): string => {
+    if (reading.kind === 'gauge')
+      return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
+    if (reading.kind !== 'scan') return words.value(shownOf(reading));
+    return reading.measures === 'absolute-pressure'
+      ? said(say('ui.abs', { value: verbatim(formatPressure(reading.value, units.absolute, SCAN_STEP_KPA)) }))
+      : formatWithBasis(reading.value, reading.measures, units.absolute);
+  };
+
   const place = (of: RecordPlace): string => {
+    if ('lane' in of) return words.title(pointSaid(of));
+    if ('from' in of) return words.title(pairSaid(of.from, of.to));
     switch (of.kind) {
       case 'gauge':
         return said(say('ui.gauge', { tap: tapSaid(of.tap) }));
@@ -163,8 +164,6 @@ export function recordWords(language: Language, units: Units) {
         return words.title(followUpSaid(of.followUp.what));
       case 'withdrawal':
         return said(say('ui.taken-back'));
-      default:
-        return words.title('from' in of ? pairSaid(of.from, of.to) : pointSaid(of));
     }
   };
 

@@ -2,7 +2,6 @@ import type { Lane } from '@lettura/core/machine/places';
 import { wiringFor } from '@lettura/core/machine/wiring';
 import type { BenchMachine } from '../benchMachine.ts';
 import {
-  airFlow,
   barometer,
   boost,
   exhaustFlow,
@@ -13,6 +12,7 @@ import {
   refrigerant,
   throttle,
 } from '../quantities.ts';
+import { airFlow } from '../airFlowMet.ts';
 import { BODY_SENSORS } from '../sensors/bodySensors.ts';
 import { PRESSURE_SENSORS } from '../sensors/pressureSensors.ts';
 import type { BenchSensor } from '../sensors/usualSensor.ts';

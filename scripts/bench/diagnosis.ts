@@ -4,7 +4,8 @@ import { candidatesFor, decisionsFor, NOTHING, Weigher, type Candidate } from '@
 import { broughtIn } from './broughtIn.ts';
 import { openedCase } from './openedCase.ts';
 import { codesNoted, read } from './technician.ts';
-import { workThrough, type Order, type Patient, type WorkedCase } from './workThrough.ts';
+import { workThrough, type Order } from './workThrough.ts';
+import { type Patient, type WorkedCase } from './patient.ts';
 
 /** The order of a textbook: supply, return, signal, live data, then what moves, then the far end, then the plug off. */
 function textbookOrder(machine: BenchMachine, wires: readonly Lane[]): Candidate[] {

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
 import { workedCases } from './diagnosis.ts';
-import type { WorkedCase } from './workThrough.ts';
+import type { WorkedCase } from './patient.ts';
 
 const one = (over: Partial<WorkedCase>): WorkedCase => ({
   machine: 'm',

@@ -1,4 +1,4 @@
-import type { WorkedCase } from './workThrough.ts';
+import type { WorkedCase } from './patient.ts';
 
 /** How often what was said is right, how long it took, and whether the weights mean what they say. */
 export interface DiagnosisFigures {

@@ -1,7 +1,8 @@
 // node --import tsx scripts/bench/diagnosisReport.ts 154 chosen: the whole diagnosis benchmark, with its tables for docs/weighing.md.
 import { setImmediate } from 'node:timers/promises';
 import { eachWorkedCase } from './diagnosis.ts';
-import type { Order, WorkedCase } from './workThrough.ts';
+import type { Order } from './workThrough.ts';
+import type { WorkedCase } from './patient.ts';
 import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
 
 const [casesAMachine = '10', order = 'chosen', seed = '1'] = process.argv.slice(2);

@@ -1,19 +1,16 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, mkdtempSync, openSync, readSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { layoutOf, NumberScanner } from '@lettura/core/recording/file';
 import { analyseSweep, type SweepContext } from '@lettura/core/recording/sweep';
 import { MPX4250A, valuesFromSignals } from '@lettura/core/measure/transfer';
+import { fileOf, pieces, ROWS, read } from './importedFile.ts';
 
-const ROWS = 1_000_000;
 /** Ours and theirs by turns: a machine that gets slower meanwhile slows both. */
 const TURNS = 3;
 /** Of each the fastest counts: enough that both run as fast as they come to. */
 const ROUNDS = 8;
-/** A file comes in pieces of about this size. */
-const PIECE_BYTES = 1 << 18;
 
 /** Import, conversion and analysis of a million rows of four columns against reading the bytes and finding the newlines. */
 export function importRatio(): {
@@ -88,41 +85,3 @@ function pandasSeconds(path: string): number | undefined {
 }
 
 const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'] };
-
-function fileOf(): Uint8Array {
-  const lines = ['Time [s],Signal [V],Reference [V],Live [kPa]'];
-  for (let i = 0; i < ROWS; i++) {
-    const volts = i === 654_321 ? 0.01 : 2.5 + 1.5 * Math.sin(i / 30_000) + 0.004 * Math.sin(i * 1.7);
-    lines.push(
-      `${(i / 1000).toFixed(3)},${volts.toFixed(4)},${(5 + 0.001 * Math.sin(i)).toFixed(4)},${Math.round(40 * volts)}`,
-    );
-  }
-  return new TextEncoder().encode(`${lines.join('\n')}\n`);
-}
-
-function read(path: string) {
-  let scanner: NumberScanner | undefined;
-  pieces(path, (bytes) => {
-    scanner ??= new NumberScanner(layoutIn(bytes), 1000, statSync(path).size);
-    scanner.feed(bytes);
-  });
-  return scanner!.finish();
-}
-
-function layoutIn(bytes: Uint8Array) {
-  const first = new TextDecoder().decode(bytes.subarray(0, 4000)).split('\n').slice(0, 20);
-  const layout = layoutOf(
-    first.map((line) => line.split(',')),
-    ',',
-  );
-  if (!layout.ok) throw new Error(layout.problem.code);
-  return layout.value;
-}
-
-function pieces(path: string, take: (bytes: Uint8Array) => void): void {
-  const file = openSync(path, 'r');
-  const buffer = new Uint8Array(PIECE_BYTES);
-  for (let read = readSync(file, buffer); read > 0; read = readSync(file, buffer))
-    take(buffer.subarray(0, read));
-  closeSync(file);
-}

@@ -4,7 +4,8 @@ import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncerta
 import { familyOf } from '@lettura/core/machine/family';
 import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
 import { drivenStates, Weigher } from '@lettura/core/judge/weighing';
-import { workThrough, type Patient, type WorkedCase } from './workThrough.ts';
+import { workThrough } from './workThrough.ts';
+import { type Patient, type WorkedCase } from './patient.ts';
 
 const weighers = new Map<string, Weigher>();
 

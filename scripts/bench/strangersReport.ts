@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { diagnosisFigures, figuresBy, figuresInWords } from './diagnosisFigures.ts';
 import { eachStranger } from './strangers.ts';
-import type { WorkedCase } from './workThrough.ts';
+import type { WorkedCase } from './patient.ts';
 
 const [count = '200', first = '1', file] = process.argv.slice(2);
 const all: WorkedCase[] = [...eachStranger(Number(count), Number(first))];

@@ -10,7 +10,7 @@ import {
 import { keyOn, type MachineState } from '@lettura/core/machine/places';
 import type { ObservationId, ObservationMade } from '@lettura/core/record/observation';
 import { drivenStates, MISTAKEN_SHARE, type Candidate } from '@lettura/core/judge/weighing';
-import type { Taken } from './workThrough.ts';
+import type { Taken } from './patient.ts';
 
 /** Takes a reading as a technician would: with the noise of the instrument, and now and then a slipped probe. */
 export function read(

@@ -5,19 +5,17 @@ import {
   worksOn,
   type JobSheet,
   type JobVerdict,
-  type ProvenRepair,
   type Workshop,
 } from '@lettura/contract';
-import { fitOfReading, isRepeat, type CaseFile } from '@lettura/core/judge/checks';
-import { isOffBand } from '@lettura/core/judge/expectation';
-import type { JobWeighing } from '@lettura/core/judge/weighing';
-import { spotOf, type Target } from '@lettura/core/machine/places';
-import { list, plain, say, verbatim } from '@lettura/core/measure/message';
+import { list, say, verbatim } from '@lettura/core/measure/message';
 import { proofSaid } from '@lettura/words';
 import type { Content } from 'pdfmake/interfaces.js';
-import { bullets, heading, paragraph, signatures } from './paper.ts';
+import { bullets, heading, paragraph } from './paper.ts';
+import { signatures } from './signatures.ts';
 import type { ReportFacts } from './reportFacts.ts';
 import type { ReportWords } from './reportWords.ts';
+import { offReadings, notChecked } from './offReadings.ts';
+import { headOf } from './pageHead.ts';
 
 /** More reasons are for the next technician. */
 const MOST_REASONS = 3;
@@ -108,73 +106,3 @@ const verdictOf = (
   ),
   ...(note === '' ? [] : [paragraph(note)]),
 ];
-
-/** Name, address and picture, where the workshop has given any. */
-function headOf({ name, address, picture }: Workshop): Content[] {
-  if (name === '' && address === '' && picture === undefined) return [];
-  return [
-    {
-      columns: [
-        ...(picture === undefined
-          ? []
-          : [{ image: picture, fit: [110, 60] as [number, number], width: 120 }]),
-        {
-          stack: [
-            { text: name, bold: true, fontSize: 12 },
-            { text: address, style: 'small' },
-          ],
-        },
-      ],
-      margin: [0, 0, 0, 16],
-    },
-  ];
-}
-
-/** What was read and should not have been, the newest of each point, with what should have been there. */
-function offReadings(caseFile: CaseFile, { say: said, record }: ReportWords): string[] {
-  return caseFile.readings
-    .filter((reading, i, all) => !all.slice(i + 1).some((later) => isRepeat(later, reading)))
-    .flatMap((reading) => {
-      const { fit, expectation } = fitOfReading(reading, caseFile);
-      if (!isOffBand(fit) || !expectation) return [];
-      const expected = record.expectation(expectation, spotOf(reading) as Target, caseFile.ambient);
-      return [
-        said(
-          say('ui-report.off-reading', {
-            where: verbatim(`${record.place(reading)}, ${record.conditions(reading.state)}`),
-            value: verbatim(record.value(reading)),
-            expected: verbatim(expected),
-          }),
-        ),
-      ];
-    });
-}
-
-/** Never more than was looked at: what the cause still needs, and which tests were not repeated. */
-function notChecked(
-  { gate, causes }: JobWeighing,
-  proof: ProvenRepair | undefined,
-  { say: said, title }: ReportWords,
-): Content[] {
-  const open = gate.filter(({ state }) => state !== 'proven');
-  const items = list(
-    gate.map(({ label }) => label),
-    'semicolons',
-  );
-  const unrepeated = proof?.rows.filter(({ after }) => after === undefined).length ?? 0;
-  return [
-    ...(causes.length === 0
-      ? [paragraph(said(say(proof ? 'ui-report.nothing-read-since' : 'ui-report.nothing-read')))]
-      : gate.length === 0
-        ? [paragraph(said(say('ui-report.no-list')))]
-        : open.length === 0
-          ? [paragraph(said(say('ui-report.all-on-list-checked', { items })))]
-          : [
-              paragraph(said(say('ui-report.still-to-show', { count: open.length }))),
-              ...bullets(open.map(({ label }) => title(label))),
-            ]),
-    ...(proof && unrepeated > 0
-      ? [paragraph(said(say('ui-report.not-repeated', { count: unrepeated, of: plain(proof.rows.length) })))]
-      : []),
-  ];
-}

@@ -1,9 +1,6 @@
-import { familyOf } from '../../machine/family/index.ts';
-import { sameMessage, say, type Message } from '../../measure/message/index.ts';
-import { latest, type GaugeReading, type ScanReading } from '../../record/evidence/index.ts';
-import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import { sameMessage, type Message } from '../../measure/message/index.ts';
+import { type Drive } from '../../machine/places/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
-import { isPressure } from '../../measure/quantity/index.ts';
 import {
   compareValues,
   measuredValue,
@@ -12,21 +9,11 @@ import {
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
 import { liveValue, liveValueOfQuantity } from './liveValue.ts';
 import { signalAtPlug, valueOfSignal } from './sensorValue.ts';
 import { railSaid, signalAtRail } from './signalAtRail.ts';
+import { type SourceName, type Source, scanIn, gaugeSources, ambientSource } from './comparedSources.ts';
 
-export type SourceName =
-  'sensor' | 'as-seen' | 'gauge-at-hose' | 'gauge-at-manifold' | 'live-data' | 'ambient';
-
-/** What a source of a value is called. */
-export const sourceSaid = (name: SourceName): Message => say(`source.${name}`);
-
-export interface Source {
-  name: SourceName;
-  measured: MeasuredValue;
-}
 export interface Pair {
   a: SourceName;
   b: SourceName;
@@ -98,33 +85,3 @@ export const withoutTolerance = ({ value, terms, bound }: MeasuredValue): Measur
     terms.filter(({ source }) => !sameMessage(source, SENSOR_TOLERANCE)),
     bound,
   );
-
-function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Drive): Source[] {
-  if (!isPressure(profile.measures)) return [];
-  return (['sensor-hose', 'manifold'] as const).flatMap((tap) => {
-    const reading = latest(
-      readings,
-      (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && sameDrive(one.state, drive),
-    );
-    const measured = reading && gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
-    const name = tap === 'manifold' ? 'gauge-at-manifold' : 'gauge-at-hose';
-    return measured?.ok ? [{ name, measured: measured.value } as const] : [];
-  });
-}
-
-const scanIn = ({ readings, profile }: CaseFile, drive: Drive): ScanReading | undefined =>
-  latest(
-    readings,
-    (one): one is ScanReading =>
-      one.kind === 'scan' && one.measures === profile.measures && sameDrive(one.state, drive),
-  );
-
-/** With the engine stopped, what is open to the air is at ambient pressure. */
-function ambientSource({ ambient, family, profile }: CaseFile, drive: Drive): Source[] {
-  const { openToAir } = familyOf(family);
-  const stopped = drive.engine === 'koeo' || drive.engine === 'key-off';
-  const open = openToAir === 'always' || (openToAir === 'stopped' && stopped);
-  return ambient && open && !drive.stimulus && profile.measures === 'absolute-pressure'
-    ? [{ name: 'ambient', measured: ambientPressure(ambient) }]
-    : [];
-}

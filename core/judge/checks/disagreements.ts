@@ -5,7 +5,7 @@ import { expectedValue, isVacuumGauged } from '../../machine/family/index.ts';
 import { boundSaid, COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
-import { pumpPoint } from './pumpSweep.ts';
+import { pumpPoint } from './pumpPoint.ts';
 import { valueOfSignal } from './sensorValue.ts';
 import { signalAtRail } from './signalAtRail.ts';
 import { sweepFaults } from './sweepEvidence.ts';

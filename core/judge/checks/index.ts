@@ -4,31 +4,31 @@ export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { noResponse, type NoResponse } from './pumpResponse.ts';
 export { siblingsThatFit, type Sibling } from './siblingsThatFit.ts';
 export { pumpStepSaid } from './pumpStepSaid.ts';
+export { pumpSettings, pumpState, pumpSteps, type Pumped } from './pumpSweep.ts';
 export {
   isPumpStepDoubtful,
   isPumpStepOff,
   pumpPoint,
-  pumpSettings,
-  pumpState,
-  pumpSteps,
   readPumpSteps,
-  type Pumped,
   type PumpPoint,
   type ReadPumpPoint,
-} from './pumpSweep.ts';
+} from './pumpPoint.ts';
 export { speaksOfTravel } from './sweepEvidence.ts';
 export { sweepGuides, type GuideStep, type SweepGuide } from './sweepGuides.ts';
-export { trackPairIn, type PairWire, type TrackPair } from './trackPair.ts';
+export { trackPairIn } from './trackPair.ts';
+export { type PairWire, type TrackPair } from './pairDeviation.ts';
 export type { CaseFile } from './caseFile.ts';
 export { expectationContext } from './expectationContext.ts';
 export type { Finding, Remark } from './finding.ts';
 export { pairSaid, type ComparedPair } from './pairSaid.ts';
 export { trackPairSaid } from './trackPairSaid.ts';
-export { comparisonsIn, sourceSaid, type Pair, type Source, type SourceName } from './comparisons.ts';
+export { comparisonsIn, type Pair } from './comparisons.ts';
+export { sourceSaid, type Source, type SourceName } from './comparedSources.ts';
 export { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
 export { readingLimitVolts } from './readingLimit.ts';
 export { supplyIsGood } from './supplyIsGood.ts';
-export { laneSegments, type SegmentState, type SegmentView } from './laneStates.ts';
+export { laneSegments } from './laneStates.ts';
+export { type SegmentState, type SegmentView } from './segmentState.ts';
 export { valueOfSignal, sensorValue, type SensorValue } from './sensorValue.ts';
 export { dropIsSmall, dropOver, ohmsJudged, ohmsOf, type Stretch } from './stretches.ts';
 export { supplyCheck, type SupplyOutcome, type SupplyStep } from './supplyCheck.ts';

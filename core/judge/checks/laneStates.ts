@@ -1,21 +1,16 @@
-import { plain, say, volts, type Message } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
 import { keyOn, PLACES, sameDrive, type Lane, type Place } from '../../machine/places/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { signalArrives } from './signalArrives.ts';
-import { dropIsSmall, dropOver, ohmsJudged, ohmsOf } from './stretches.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
-
-export type SegmentState = 'proven' | 'suspect' | 'faulty' | 'unknown';
-
-export interface SegmentView {
-  from: Place;
-  to: Place;
-  state: SegmentState;
-  /** What speaks for it, in a sentence. */
-  because: Message;
-  readingIds: string[];
-}
+import {
+  type SegmentView,
+  type Point,
+  segmentState,
+  BECAUSE,
+  measuredAlong,
+  EXPLAINED_BY_THE_OTHER,
+} from './segmentState.ts';
 
 /** Which way each wire carries what it carries: supply and ground from the unit, the signal from the sensor. */
 const PATH: Record<Lane, readonly Place[]> = {
@@ -31,12 +26,6 @@ const PATH: Record<Lane, readonly Place[]> = {
 };
 
 const comesFromSensor = (lane: Lane): boolean => lane === 'signal' || lane === 'second-signal';
-
-interface Point {
-  place: Place;
-  good: boolean | undefined;
-  id: string | undefined;
-}
 
 /** What the loaded readings prove about each harness segment, in the order unit to plug. */
 export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
@@ -62,54 +51,6 @@ export function laneSegments(caseFile: CaseFile, lane: Lane): SegmentView[] {
         view.state === 'suspect' ? { ...view, state: 'unknown', because: EXPLAINED_BY_THE_OTHER } : view,
       )
     : measured;
-}
-
-const EXPLAINED_BY_THE_OTHER = say('checks.fault-found-beside-explains-read');
-
-const BECAUSE: Record<SegmentState, Message> = {
-  proven: say('checks.read-beyond-good-passed-here'),
-  faulty: say('checks.good-before-bad-after'),
-  suspect: say('checks.bad-beyond-nobody-measured-yet'),
-  unknown: say('checks.no-reading-speaks-stretch-yet'),
-};
-
-/** A drop or ohms taken over the very stretch say more than what can be concluded from its ends. */
-function measuredAlong(view: SegmentView, lane: Lane, caseFile: CaseFile): SegmentView {
-  const stretch = { lane, from: view.from, to: view.to };
-  const drop = dropOver(stretch, caseFile);
-  if (drop && dropIsSmall(drop, caseFile))
-    return {
-      ...view,
-      state: 'proven',
-      because: say('checks.only-lost-over-under-load', { volts: volts(Math.abs(drop.volts)) }),
-      readingIds: [drop.id],
-    };
-  if (drop)
-    return {
-      ...view,
-      state: 'faulty',
-      because: say('checks.lost-over-under-load', { volts: volts(Math.abs(drop.volts)) }),
-      readingIds: [drop.id],
-    };
-  const ohms = ohmsOf(stretch, caseFile);
-  const judged = ohms && ohmsJudged(ohms);
-  if (!ohms || !judged || judged === 'few') return view;
-  return {
-    ...view,
-    state: judged === 'open' ? 'faulty' : 'suspect',
-    because:
-      judged === 'open'
-        ? say('checks.open-key-off')
-        : say('checks.key-off-more-than-wire', { ohms: plain(ohms.ohms ?? Infinity, 'Ω') }),
-    readingIds: [ohms.id],
-  };
-}
-
-function segmentState(upstream: readonly Point[], downstream: readonly Point[]): SegmentState {
-  if (downstream.some(({ good }) => good === true)) return 'proven'; // what arrives good has passed here
-  if (!downstream.some(({ good }) => good === false)) return 'unknown';
-  if (upstream.some(({ good }) => good === false)) return 'unknown'; // bad already before this segment
-  return upstream.at(-1)?.good && downstream[0]?.good === false ? 'faulty' : 'suspect';
 }
 
 function pointAt(caseFile: CaseFile, lane: Lane, place: Place): Point {

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { PumpPoint } from './pumpSweep.ts';
+import type { PumpPoint } from './pumpPoint.ts';
 import { noResponse } from './index.ts';
 
 const step = (

@@ -1,4 +1,4 @@
-import type { PumpPoint } from './pumpSweep.ts';
+import type { PumpPoint } from './pumpPoint.ts';
 
 /** Fewer steps than these show no rule. */
 const FEWEST_STEPS = 3;

@@ -1,7 +1,7 @@
 import { measured, NOTHING_TO_SAY, say, type Message } from '../../measure/message/index.ts';
 import type { Measurand } from '../../measure/quantity/index.ts';
 import { enSaid } from '../../measure/uncertainty/index.ts';
-import type { PumpPoint } from './pumpSweep.ts';
+import type { PumpPoint } from './pumpPoint.ts';
 
 /** A step of a pump table: whether sensor and pump agree there, and by how much they do not. */
 export function pumpStepSaid(judged: NonNullable<PumpPoint['judged']>, measures: Measurand): Message {

@@ -1,7 +1,7 @@
 import { fixed, list, NOTHING_TO_SAY, plain, say, type Message } from '../../measure/message/index.ts';
 import { laneSaid } from '../../machine/places/index.ts';
 import { enSaid } from '../../measure/uncertainty/index.ts';
-import type { TrackPair } from './trackPair.ts';
+import type { TrackPair } from './pairDeviation.ts';
 
 /** Two tracks: whether they belong together, from which numbers, by which limit, and what is taken for granted. */
 export function trackPairSaid(pair: TrackPair): Message {

@@ -1,7 +1,4 @@
-export {
-  expectedReading,
-  whyNoExpectation,
-  type Expectation,
-  type ExpectationContext,
-} from './expectedReading.ts';
+export { expectedReading } from './expectedReading.ts';
+export { whyNoExpectation } from './whyNoExpectation.ts';
+export { type Expectation, type ExpectationContext } from './expectation.ts';
 export { fitOf, isOffBand, type Fit } from './fit.ts';

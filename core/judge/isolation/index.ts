@@ -1,6 +1,8 @@
 export { byItselfVolts, poweredByItself, type ByItself } from './byItself.ts';
 export { answerRead, type IsolationAnswer } from './isolationAnswers.ts';
-export { isolationTests, type IsolatedSensor, type IsolationTest } from './isolationTests.ts';
-export { pinJudged, pinReading, pinTests, type PinTest } from './pinTests.ts';
+export { isolationTests, type IsolationTest } from './isolationTests.ts';
+export { type IsolatedSensor } from './faultsAround.ts';
+export { pinTests, type PinTest } from './pinTests.ts';
+export { pinJudged, pinReading } from './pinReading.ts';
 export { SUBSTITUTE_VOLTS } from './recipes.ts';
 export { ohmsFromDrop, shiftByOhms, type Shift } from './shiftByOhms.ts';

@@ -1,27 +1,11 @@
-import { keyOn, type Lane, type MachineState, type Target } from '../../machine/places/index.ts';
-import type { Companion } from '../../measure/companion/index.ts';
-import {
-  effectsOf,
-  FAULT_KINDS,
-  faultOf,
-  isInPlug,
-  type Fault,
-  type Situation,
-} from '../../machine/fault/index.ts';
-import type { FamilyId } from '../../machine/family/index.ts';
+import { type MachineState, type Target } from '../../machine/places/index.ts';
+import { effectsOf, isInPlug, type Fault } from '../../machine/fault/index.ts';
 import { Rig } from '../../machine/rig/index.ts';
 import { signalBand, valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
-import { wiringFor, type Wiring } from '../../machine/wiring/index.ts';
+import { wiringFor } from '../../machine/wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './isolationAnswers.ts';
 import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
-
-/** The sensor of a job, as far as its circuit goes. */
-export interface IsolatedSensor {
-  family: FamilyId;
-  profile: SensorProfile;
-  companion?: Companion | undefined;
-  wires: readonly Lane[];
-}
+import { type IsolatedSensor, type VoltBand, faultsAround, situationOf, halfOf } from './faultsAround.ts';
 
 export interface IsolationTest extends Pick<Recipe, 'about' | 'name' | 'how' | 'caution'> {
   id: RecipeId;
@@ -32,8 +16,6 @@ export interface IsolationTest extends Pick<Recipe, 'about' | 'name' | 'how' | '
   /** Whether live data is read beside it, and what it shows while all is well; no value where the unit sees a lost signal. */
   live?: { value: number | undefined };
 }
-
-const ROOM_CELSIUS = 20;
 
 /**
  * Every test with what each answer would mean, worked out on the circuit of this sensor before anything is unplugged.
@@ -80,43 +62,6 @@ export function isolationTests(sensor: IsolatedSensor, expectedSignal?: VoltBand
         ...(about === 'signal' ? { live: { value: liveValueAt(soundInput, sensor.profile) } } : {}),
       };
     });
-}
-
-interface VoltBand {
-  lowest: number;
-  highest: number;
-}
-const halfOf = (band: VoltBand | undefined): number => (band ? (band.highest - band.lowest) / 2 : 0);
-
-/** What the sensor meets is what a sound signal says; where nobody knows, the middle of its range. */
-function situationOf(
-  { profile }: IsolatedSensor,
-  state: MachineState,
-  expected: VoltBand | undefined,
-): Situation {
-  const { lowest, highest } = profile;
-  const middle = expected
-    ? valueAtNominal((expected.lowest + expected.highest) / 2, profile)
-    : (lowest + highest) / 2;
-  return {
-    keyOn: keyOn(state),
-    plugged: state.plug === 'connected',
-    trueValue: middle,
-    restingValue: middle,
-    celsius: ROOM_CELSIUS,
-  };
-}
-
-/** What these tests are for: the wires between plug and unit, and the unit itself; at both ends of each size. */
-function faultsAround(sensor: IsolatedSensor, { spec }: Wiring): Fault[] {
-  const subject = { family: sensor.family, wiring: spec };
-  return FAULT_KINDS.filter(
-    ({ class: sort, id }) => (sort === 'wire' || sort === 'control-unit') && id !== 'two-wires-open',
-  ).flatMap((kind) =>
-    kind
-      .sites(subject)
-      .flatMap((site) => (kind.size ? [0, 0.5, 1] : [0]).map((at) => faultOf(kind, site, at))),
-  );
 }
 
 function liveValueAt(volts: number, profile: SensorProfile): number | undefined {

@@ -1,10 +1,8 @@
 import { say, type Message } from '../../measure/message/index.ts';
-import type { AnyEvidence, OhmsReading } from '../../record/evidence/index.ts';
 import type { Lane, ProbePoint } from '../../machine/places/index.ts';
-import { samePoint } from '../../machine/places/index.ts';
 import { thermistorOhms } from '../../measure/thermistor/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
-import type { IsolatedSensor } from './isolationTests.ts';
+import type { IsolatedSensor } from './faultsAround.ts';
 
 /** A resistance of the sensor itself, across two of its pins, with its plug off. */
 export interface PinTest {
@@ -107,22 +105,3 @@ export function pinTests(sensor: IsolatedSensor): PinTest[] {
   );
   return tests;
 }
-
-/** The newest ohms across the two pins of a test, whichever way round; undefined where there are none. */
-export const pinReading = (
-  { from, to }: PinTest,
-  readings: readonly AnyEvidence[],
-): OhmsReading | undefined =>
-  readings.findLast(
-    (reading): reading is OhmsReading =>
-      reading.kind === 'ohms' &&
-      ((samePoint(reading.from, from) && samePoint(reading.to, to)) ||
-        (samePoint(reading.from, to) && samePoint(reading.to, from))),
-  );
-
-/** Where ohms lie against what is usual; OL is high. */
-export const pinJudged = (
-  { lowestOhms, highestOhms }: PinTest,
-  { ohms }: OhmsReading,
-): 'usual' | 'low' | 'high' =>
-  ohms === null || ohms > highestOhms ? 'high' : ohms < lowestOhms ? 'low' : 'usual';

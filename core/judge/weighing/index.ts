@@ -1,12 +1,6 @@
-export {
-  candidatesFor,
-  drivenStates,
-  minutesFor,
-  REACHES,
-  type Candidate,
-  type Reach,
-  type Reaches,
-} from './outlook/candidates.ts';
+export { candidatesFor, REACHES, type Candidate, type Reach, type Reaches } from './outlook/candidates.ts';
+export { drivenStates } from './outlook/drivenStates.ts';
+export { minutesFor } from './outlook/minutesFor.ts';
 export { decisionsFor, decisionShares, type Decision, type Decisions } from './posterior/decisions.ts';
 export { codesThatTell } from './likelihood/codeEvidence.ts';
 export { hypothesesFor, NOTHING, type Hypothesis } from './hypotheses/hypotheses.ts';
@@ -34,12 +28,7 @@ export { toolSaid, toolsFor, type ToolId } from './explanation/atHand.ts';
 export type { NextReading } from './explanation/nextReading.ts';
 export { missingProof } from './gate/provenByReadings.ts';
 export { changesNothing, NO_WHAT_IF, type WhatIf } from './outlook/whatIf.ts';
-export {
-  weighInStages,
-  weighJob,
-  type JobWeighing,
-  type Verdict,
-  type WeighedCause,
-} from './explanation/weighJob.ts';
+export { weighInStages, weighJob, type JobWeighing, type WeighedCause } from './explanation/weighJob.ts';
+export { type Verdict } from './explanation/verdictOn.ts';
 export { SCHOOL_IDS, type Beginning, type Plan, type SchoolId } from './explanation/plan.ts';
 export type { CauseClass } from '../priors/index.ts';

@@ -10,10 +10,10 @@ import { hypothesesFor, quantityGrid } from './index.ts';
 import {
   gaugeLikelihood,
   MISTAKEN_SHARE,
-  ohmsLikelihood,
   scanLikelihood,
   voltsLikelihood,
 } from './likelihood/readingLikelihood.ts';
+import { ohmsLikelihood } from './likelihood/ohmsLikelihood.ts';
 
 const WIRES = ['reference', 'signal', 'return'] as const;
 const sensor = { family: 'manifold-pressure', profile: EXAMPLE_PROFILE, wires: WIRES } as const;

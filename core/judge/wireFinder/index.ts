@@ -1,5 +1,6 @@
 export { TERMINAL_COUNTS, type TerminalCount } from './bodies.ts';
-export { findWires, type TerminalFinding, type WireFinding } from './findWires.ts';
+export { findWires, type WireFinding } from './findWires.ts';
+export type { TerminalFinding } from './terminalFinding.ts';
 export {
   PLUG_TESTS,
   roleSaid,

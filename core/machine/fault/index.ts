@@ -12,8 +12,9 @@ export {
   type FaultSubject,
   type SizeRange,
 } from './faultKind.ts';
-export { effectsOf, situate, valueMet, type SensorElement, type Situation } from './situate.ts';
+export { effectsOf, situate, type SensorElement, type Situation } from './situate.ts';
+export { valueMet } from './valueMet.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';
 export { briefSite, jointSaid, siteSaid } from './siteSaid.ts';
-export { LOOM_HIDES } from './wireFaults.ts';
+export { LOOM_HIDES } from './loom.ts';

@@ -1,16 +1,10 @@
 import type { SensorProfile } from '../../measure/transfer/index.ts';
-import {
-  BATTERY_NEGATIVE,
-  BATTERY_POSITIVE,
-  driveFor,
-  secondShareBeside,
-  type Drive,
-  type Wiring,
-  type WiringSpec,
-} from '../wiring/index.ts';
+import { driveFor, secondShareBeside, type Drive, type Wiring, type WiringSpec } from '../wiring/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
-import type { Effect, QuantityEffect, Touch } from './effect.ts';
+import type { Effect } from './effect.ts';
 import type { Fault } from './faultKind.ts';
+import { applyToNetwork } from './applyToNetwork.ts';
+import { valueMet } from './valueMet.ts';
 
 /** The sensor under test, as far as its element goes. */
 export interface SensorElement {
@@ -52,32 +46,6 @@ export function situate(
   );
   for (const effect of effects) applyToNetwork(wiring, effect, sound);
   wiring.setPlug(plugged);
-}
-
-/** The quantity at the sensor's own port or shaft. */
-type Range = Pick<SensorProfile, 'lowest' | 'highest'>;
-/** What the sensor meets, in the measurand's unit, of a quantity that faults weaken, reverse or detach. */
-export function valueMet(
-  trueValue: number,
-  restingValue: number,
-  effects: readonly Effect[],
-  range: Range,
-): number {
-  return effects.reduce(
-    (value, effect) => (effect.on === 'quantity' ? weaken(value, restingValue, effect, range) : value),
-    trueValue,
-  );
-}
-
-function weaken(value: number, resting: number, effect: QuantityEffect, { lowest, highest }: Range): number {
-  switch (effect.does) {
-    case 'weakened':
-      return resting + effect.reaches * (value - resting);
-    case 'lies':
-      return lowest + effect.share * (highest - lowest);
-    case 'reversed':
-      return resting - (value - resting);
-  }
 }
 
 function driven(
@@ -131,33 +99,3 @@ function driven(
 }
 
 const onTrack = (share: number): number => Math.min(1, Math.max(0, share));
-
-function applyToNetwork(wiring: Wiring, effect: Effect, { share }: Drive): void {
-  switch (effect.on) {
-    case 'part':
-      if ('addOhms' in effect) wiring.addOhms(effect.part, effect.addOhms);
-      else wiring.setOhms(effect.part, effect.setOhms);
-      return;
-    case 'touch':
-      wiring.bridge(nodeOf(wiring, effect.a), nodeOf(wiring, effect.b), effect.ohms);
-      return;
-    case 'rail':
-      wiring.setRail(effect.rail, effect.change);
-      return;
-    case 'element': {
-      if (effect.does !== 'dead-spot') return;
-      // Both wipers sit on one shaft: a place of the travel is where the first of them stands.
-      if (share >= effect.fromShare && share <= effect.toShare)
-        wiring.setOhms(`wiper:${effect.track}`, Infinity);
-      return;
-    }
-    case 'quantity':
-    case 'converter':
-      return;
-  }
-}
-
-function nodeOf(wiring: Wiring, touch: Touch): number {
-  if (touch === 'battery-positive') return BATTERY_POSITIVE;
-  return touch === 'chassis' ? BATTERY_NEGATIVE : wiring.node(touch.wire, touch.point);
-}

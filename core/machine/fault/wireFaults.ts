@@ -1,24 +1,8 @@
 import { say } from '../../measure/message/index.ts';
-import { isMotor, type Lane } from '../places/index.ts';
-import type { Joint, WiringSpec } from '../wiring/index.ts';
-import { faultSite, type FaultSpec, type FaultSite } from './faultKind.ts';
+import { isMotor } from '../places/index.ts';
+import { faultSite, type FaultSpec } from './faultKind.ts';
 import type { FaultKindId } from '../kinds/index.ts';
-
-/** Common practice. */
-export const LOOM_HIDES = say('faults.breaks-hide-where-loom-bends');
-
-const HARNESS: readonly Joint[] = ['first', 'second', 'plug'];
-
-const wiresOf = ({ wires }: WiringSpec): Lane[] => wires.map(({ wire }) => wire);
-
-const jointSites = (wiring: WiringSpec, ohmsOf: (size: number) => number): FaultSite[] =>
-  wiresOf(wiring).flatMap((wire) =>
-    HARNESS.map((joint) =>
-      faultSite({ in: 'joint', wire, joint }, (size) => [
-        { on: 'part', part: `${wire}:${joint}`, addOhms: ohmsOf(size) },
-      ]),
-    ),
-  );
+import { LOOM_HIDES, jointSites, wiresOf } from './loom.ts';
 
 const OPEN: FaultSpec = {
   class: 'wire',

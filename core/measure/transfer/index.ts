@@ -5,7 +5,8 @@ export {
   MPX5010DP,
   MPXV7002DP,
 } from './dataSheetProfiles.ts';
-export { curveOf, type Curve } from './curve.ts';
+export { curveOf } from './curve.ts';
+export { type Curve } from './ownCurves.ts';
 export type { CurveFit, FitFault } from './curveFit.ts';
 export { fitLine, type LineFit } from './fitLine.ts';
 export { HOT_ELEMENT_EXPONENTS } from './fitHotElement.ts';

@@ -1,2 +1,4 @@
 export { parsePoints } from './parsePoints.ts';
-export { betweenEntry, quickEntry, type Entry, type EntryDefaults, type EntryFault } from './quickEntry.ts';
+export { quickEntry } from './quickEntry.ts';
+export { betweenEntry } from './betweenEntry.ts';
+export { type Entry, type EntryDefaults, type EntryFault } from './entry.ts';

@@ -11,20 +11,11 @@ import { upperFirst } from '../../ui/inWords.ts';
 import type { PointChoice } from './benchPoints.ts';
 import { PointSelect } from './PointSelect.tsx';
 import { said, t } from '../../ui/words.ts';
-import { say, type Message } from '@lettura/core/measure/message';
-
-const KINDS = {
-  jumper: t('ui-bench.jumper-wire'),
-  'voltage-source': t('ui-bench.known-voltage'),
-  'test-light': t('ui-bench.test-light'),
-} as const;
-type Kind = keyof typeof KINDS;
+import { lampInWords } from './lampInWords.ts';
+import { type Kind, KINDS, cautionOf } from './attachmentKinds.ts';
 
 const MOST = { jumper: 3, 'voltage-source': 1, 'test-light': 1 } as const;
 const VOLTS = { lowest: 0, highest: 5, unit: 'V' };
-
-/** What can go wrong with each. */
-const cautionOf = (kind: Kind): Message => say(`attach-caution.${kind}`);
 
 export interface AttachmentsProps {
   points: readonly PointChoice[];
@@ -121,15 +112,4 @@ export function Attachments({ points, attachments, lampAmps, onChange }: Attachm
       <Cautions cautions={[cautionOf(kind)]} />
     </Box>
   );
-}
-
-/** A lamp of a quarter ampere: below a third of that it only glows. */
-function lampInWords(amps: number): string {
-  const milliamps = t('ui-bench.ma', { amps: (amps * 1000).toFixed(0) });
-  if (amps < 0.02) return t('ui-bench.dark', { milliamps });
-  return amps < 0.08
-    ? t('ui-bench.glows-weakly', { milliamps })
-    : amps < 0.2
-      ? t('ui-bench.dim', { milliamps })
-      : t('ui-bench.bright', { milliamps });
 }

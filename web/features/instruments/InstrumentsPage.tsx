@@ -8,8 +8,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
-import { calibrationOverdue, INSTRUMENT_SORTS, type Instrument } from '@lettura/contract';
-import type { PressureUnit } from '@lettura/core/measure/quantity';
+import { INSTRUMENT_SORTS, type Instrument } from '@lettura/contract';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { useListInstrumentsQuery } from '../../app/api.ts';
@@ -19,8 +18,8 @@ import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { InstrumentForm } from './InstrumentForm.tsx';
-import { accuracyInWords, limitsInWords, rangeInWords, SORT_WORDS } from './instrumentWords.ts';
 import { t } from '../../ui/words.ts';
+import { InstrumentRow } from './InstrumentRow.tsx';
 
 /** Meters, gauges, pumps and live data: how well each can tell, and until when that is assured. */
 export default function InstrumentsPage() {
@@ -84,7 +83,7 @@ export default function InstrumentsPage() {
                     </TableHead>
                     <TableBody>
                       {sorted.map((one) => (
-                        <Row key={one.id} {...{ one, unit, today }} onOpen={() => setOpen(one)} />
+                        <InstrumentRow key={one.id} {...{ one, unit, today }} onOpen={() => setOpen(one)} />
                       ))}
                     </TableBody>
                   </Table>
@@ -95,54 +94,5 @@ export default function InstrumentsPage() {
         </Box>
       )}
     </Box>
-  );
-}
-
-interface RowProps {
-  one: Instrument;
-  unit: PressureUnit;
-  today: string;
-  onOpen: () => void;
-}
-
-function Row({ one, unit, today, onOpen }: RowProps) {
-  const overdue = calibrationOverdue(one, today);
-  return (
-    <TableRow sx={{ opacity: one.retired ? 0.75 : 1 }}>
-      <TableCell component="th" scope="row" sx={{ minWidth: 150, overflowWrap: 'anywhere' }}>
-        <Box sx={{ fontWeight: 650 }}>{one.name}</Box>
-        {SORT_WORDS[one.sort]}
-        {one.retired ? t('ui-instruments.no-longer-use-2') : ''}
-        {one.notes && <Typography variant="body2">{one.notes}</Typography>}
-      </TableCell>
-      <TableCell>{rangeInWords(one, unit)}</TableCell>
-      <TableCell>
-        {accuracyInWords(one, unit)}
-        <Typography variant="body2">{limitsInWords(one, unit)}</Typography>
-      </TableCell>
-      <TableCell>
-        {one.calibratedOn
-          ? t('ui-instruments.on', { calibratedOn: one.calibratedOn })
-          : t('ui-instruments.no-date-noted')}
-        <Typography
-          variant="body2"
-          sx={overdue ? { color: 'warning.main', fontWeight: 700 } : { color: 'text.secondary' }}
-        >
-          {overdue
-            ? t('ui-instruments.overdue-since', { calibrationDue: one.calibrationDue ?? '' })
-            : one.calibrationDue && t('ui-instruments.due', { calibrationDue: one.calibrationDue })}
-        </Typography>
-      </TableCell>
-      <TableCell align="right">
-        <Button
-          color="inherit"
-          variant="outlined"
-          aria-label={t('ui-instruments.change', { name: one.name })}
-          onClick={onOpen}
-        >
-          {t('ui-instruments.change-2')}
-        </Button>
-      </TableCell>
-    </TableRow>
   );
 }

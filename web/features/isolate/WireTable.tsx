@@ -4,31 +4,14 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { laneSaid, placeSaid, type Lane, type MachineState, type Place } from '@lettura/core/machine/places';
 import { LOOM_HIDES } from '@lettura/core/machine/fault';
-import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/judge/isolation';
-import {
-  dropIsSmall,
-  dropOver,
-  laneSegments,
-  ohmsJudged,
-  ohmsOf,
-  type Stretch,
-} from '@lettura/core/judge/checks';
+import { laneSegments } from '@lettura/core/judge/checks';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { upperFirst } from '../../ui/inWords.ts';
-import { ohmsInWords } from '@lettura/core/measure/quantity';
 import { BetweenField } from './BetweenField.tsx';
-import type { IsolatePanelProps } from './isolatePanelProps.ts';
-import { shiftInWords } from './shiftInWords.ts';
-import { voltsInWords } from '../../ui/numbersInWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import { say } from '@lettura/core/measure/message';
 import { said, t } from '../../ui/words.ts';
-
-type Props = Pick<IsolatePanelProps, 'caseFile' | 'lanes' | 'units' | 'onBetween'> & {
-  sensor: IsolatedSensor;
-  chosen: Lane;
-  onChoose: (lane: Lane) => void;
-};
+import { type WireTableProps, DropFound, OhmsFound } from './FoundInWire.tsx';
 
 const LOADED: MachineState = { engine: 'koeo', plug: 'connected' };
 const DEAD: MachineState = { engine: 'key-off', plug: 'unplugged' };
@@ -39,7 +22,7 @@ const STRETCHES: readonly (readonly [Place, Place])[] = [
 ];
 
 /** One wire measured along its length: the drop while it carries its current, the ohms while it carries none. */
-export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, onChoose }: Props) {
+export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, onChoose }: WireTableProps) {
   const wires = lanes.filter((lane) => lane !== 'battery-feed');
   const segments = laneSegments(caseFile, chosen);
   const looking = segments.filter(({ state }) => state === 'faulty' || state === 'suspect');
@@ -119,45 +102,3 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
 
 const stretchWords = (from: Place, to: Place): string =>
   t('ui-isolate.to-2', { place: said(placeSaid(from)), place2: said(placeSaid(to)) });
-
-type Found = Pick<Props, 'caseFile' | 'sensor' | 'units'> & { stretch: Stretch };
-
-function DropFound({ stretch, caseFile, sensor, units }: Found) {
-  const drop = dropOver(stretch, caseFile);
-  if (!drop) return null;
-  const { lane } = stretch;
-  return (
-    <Typography variant="body2">
-      <strong>{voltsInWords(drop.volts)}</strong>{' '}
-      {dropIsSmall(drop, caseFile)
-        ? t('ui-isolate.next-nothing-lost')
-        : t('ui-isolate.lost-way', {
-            shift: shiftInWords(
-              shiftByOhms(sensor, lane, ohmsFromDrop(sensor, lane, drop.volts)),
-              lane,
-              caseFile.profile.measures,
-              units,
-            ),
-          })}
-    </Typography>
-  );
-}
-
-function OhmsFound({ stretch, caseFile, sensor, units }: Found) {
-  const reading = ohmsOf(stretch, caseFile);
-  if (!reading) return null;
-  const { lane } = stretch;
-  const ohms = reading.ohms ?? Infinity;
-  const judged = ohmsJudged(reading);
-  const shift = () => shiftInWords(shiftByOhms(sensor, lane, ohms), lane, caseFile.profile.measures, units);
-  const words = {
-    few: t('ui-isolate.conducts-thread-copper-does-too'),
-    'too-many': t('ui-isolate.more-than-wire'),
-    open: '✕ open',
-  }[judged];
-  return (
-    <Typography variant="body2">
-      <strong>{ohmsInWords(ohms)}</strong> {words} {judged === 'too-many' && shift()}
-    </Typography>
-  );
-}

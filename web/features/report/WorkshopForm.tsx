@@ -14,6 +14,7 @@ import { stored } from '../../app/stored.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
+import { shownOf, asDataUrl, UNREADABLE } from './asDataUrl.ts';
 
 /** With the revision that it was typed over: what somebody else has saved since is told before it is overwritten. */
 const draftSchema = z.object({ name: z.string(), address: z.string(), revision: z.number() });
@@ -112,22 +113,3 @@ function Fields({ workshop }: { workshop: Workshop }) {
     </Box>
   );
 }
-
-const shownOf = ({ name, address, revision }: Workshop) => ({ name, address, revision });
-
-const UNREADABLE: Problem = {
-  code: 'unreadable',
-  message: say('app.file-cannot-be-read'),
-  next: say('app.choose-file-again'),
-};
-
-/** Read in this browser; what is no picture is told when it is saved. */
-const asDataUrl = (file: File): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.addEventListener('load', () => {
-      if (typeof reader.result === 'string') resolve(reader.result);
-    });
-    reader.addEventListener('error', () => reject(reader.error ?? new Error('unreadable')));
-    reader.readAsDataURL(file);
-  });

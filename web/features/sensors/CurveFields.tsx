@@ -16,13 +16,7 @@ import { MOST_POINTS_WORDS, type SensorText } from './sensorText.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 import { unitInWords } from '../../ui/unitInWords.ts';
-
-const SHAPE_WORDS: Record<SensorText['form'], string> = {
-  line: t('ui-sensors.straight-line-fitted'),
-  table: t('ui-sensors.through-every-point'),
-  polynomial: t('ui-sensors.polynomial-fitted'),
-  'hot-element': t('ui-sensors.hot-element-v-b-flow'),
-};
+import { SHAPE_WORDS } from './shapeWords.ts';
 
 /** The points and the shape that is fitted to them. */
 export function CurveFields(props: FieldsProps) {

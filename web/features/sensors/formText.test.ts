@@ -2,7 +2,8 @@ import { MEASURAND_NAMES, PRESSURE_UNITS } from '@lettura/core/measure/quantity'
 import type { Companion } from '@lettura/core/measure/companion';
 import type { Tolerance } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
-import { companionAsText, companionFrom } from './companionText.ts';
+import { companionFrom } from './companionText.ts';
+import { companionAsText } from './companionAsText.ts';
 import { thinnedPoints } from './thinnedPoints.ts';
 import { toleranceAsText, toleranceFrom } from './toleranceText.ts';
 

@@ -1,7 +1,7 @@
 import type { Sensor } from '@lettura/contract';
 import { toShown, type PressureUnit } from '@lettura/core/measure/quantity';
 import { curveOf, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
-import { companionAsText } from './companionText.ts';
+import { companionAsText } from './companionAsText.ts';
 import { emptySensor, type SensorText } from './sensorText.ts';
 import { toleranceAsText } from './toleranceText.ts';
 

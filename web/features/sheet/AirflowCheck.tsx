@@ -1,29 +1,14 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { engineSaid, type EngineState } from '@lettura/core/machine/places';
-import { formatValue, toKelvin, toKpa } from '@lettura/core/measure/quantity';
-import {
-  flowAgainst,
-  litresRuleFlow,
-  speedDensityFlow,
-  type CaseFile,
-  pairSaid,
-} from '@lettura/core/judge/checks';
-import type { MeasuredValue } from '@lettura/core/measure/uncertainty';
+import { engineSaid } from '@lettura/core/machine/places';
+import { toKelvin, toKpa } from '@lettura/core/measure/quantity';
+import { litresRuleFlow, speedDensityFlow } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
-import type { Units } from '../../ui/units.ts';
-import { BudgetTable } from './BudgetTable.tsx';
-import { SaidProblem, Said } from '../../ui/Said.tsx';
-import { said, titled, t } from '../../ui/words.ts';
-import { say, verbatim } from '@lettura/core/measure/message';
-
-export interface AirflowCheckProps {
-  caseFile: CaseFile;
-  engine: EngineState;
-  units: Units;
-}
+import { said, t } from '../../ui/words.ts';
+import { verbatim } from '@lettura/core/measure/message';
+import { type AirflowCheckProps, AirflowAgainst } from './AirflowAgainst.tsx';
 
 /** A flow meter beside what speed, pressure and temperature call for, and beside the litres rule at idle. */
 export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
@@ -73,49 +58,13 @@ export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
         {field('air', 'Air, °C', airText)}
         {field('efficiency', 'Filling, %')}
       </Box>
-      {byDensity && <Against {...{ caseFile, engine, units }} name="speed-and-density" should={byDensity} />}
-      {byRule && <Against {...{ caseFile, engine, units }} name="litres-rule" should={byRule} />}
+      {byDensity && (
+        <AirflowAgainst {...{ caseFile, engine, units }} name="speed-and-density" should={byDensity} />
+      )}
+      {byRule && <AirflowAgainst {...{ caseFile, engine, units }} name="litres-rule" should={byRule} />}
       {!byDensity && !byRule && (
         <Typography variant="body2">{t('ui-sheet.fill-live-data-shows-beside')}</Typography>
       )}
     </Box>
-  );
-}
-
-function Against({
-  caseFile,
-  engine,
-  units,
-  name,
-  should,
-}: AirflowCheckProps & { name: 'speed-and-density' | 'litres-rule'; should: MeasuredValue }) {
-  const found = flowAgainst(caseFile, engine, should);
-  const source = say(`source.${name}`);
-  const called = t('ui-sheet.calls-for', {
-    source: titled(source),
-    value: formatValue(should.value, 'air-flow', units.absolute),
-    expandedUncertainty: formatValue(should.expandedUncertainty, 'air-flow', units.absolute),
-  });
-  if (!found.ok) {
-    return (
-      <Typography>
-        {called} <SaidProblem problem={found.problem} />
-      </Typography>
-    );
-  }
-  const matters = Math.abs(found.value.difference) > caseFile.profile.differenceThatMatters;
-  return (
-    <>
-      <Typography sx={{ mt: 1 }}>
-        {called}{' '}
-        <Said
-          message={pairSaid(
-            { a: say('source.sensor'), b: source, comparison: found.value, matters },
-            'air-flow',
-          )}
-        />
-      </Typography>
-      <BudgetTable of={said(source)} measured={should} measures="air-flow" units={units} />
-    </>
   );
 }

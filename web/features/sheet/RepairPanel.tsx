@@ -16,7 +16,8 @@ import { FollowUps } from './FollowUps.tsx';
 import { SameTestsTable } from './SameTestsTable.tsx';
 import type { RecordedState } from './useEntry.ts';
 import type { Sheet } from './useSheet.ts';
-import { WorkForm, type WorkToRecord } from './WorkForm.tsx';
+import { WorkForm } from './WorkForm.tsx';
+import { type WorkToRecord } from './workDraft.ts';
 
 export interface RepairPanelProps {
   sheet: Sheet;

@@ -1,18 +1,16 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { RepairProof, RepeatedReading } from '@lettura/core/judge/checks';
-import { isOffBand, type Fit } from '@lettura/core/judge/expectation';
-import { spotOf, type MachineState, type Target } from '@lettura/core/machine/places';
+import { isOffBand } from '@lettura/core/judge/expectation';
+import { spotOf, type Target } from '@lettura/core/machine/places';
 import type { Ambient } from '@lettura/core/measure/quantity';
-import type { Evidence } from '@lettura/core/record/evidence';
-import { NUMERALS } from '../../app/theme.ts';
-import { FIT_SIGNS, FIT_WORDS } from '../../ui/fit.ts';
-import { conditionsInWords, expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, expectationInWords, placeInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { StepField } from './StepField.tsx';
 import type { RecordedState } from './useEntry.ts';
+import { SameTestValue, recordedState } from './SameTestValue.tsx';
 
 export interface SameTestsTableProps {
   proof: RepairProof;
@@ -59,7 +57,7 @@ function Row({
       }}
     >
       <Box sx={{ gridArea: 'where', fontWeight: 600 }}>{where}</Box>
-      <Value
+      <SameTestValue
         area="before"
         label={t('ui-sheet.repair-before')}
         reading={before}
@@ -73,7 +71,13 @@ function Row({
       </Typography>
       <Box sx={{ gridArea: 'now', display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         {after ? (
-          <Value area="auto" label={t('ui-sheet.repair-now')} reading={after} fit={afterFit} units={units} />
+          <SameTestValue
+            area="auto"
+            label={t('ui-sheet.repair-now')}
+            reading={after}
+            fit={afterFit}
+            units={units}
+          />
         ) : (
           !onRepeat && <span>{t('ui-sheet.not-repeated')}</span>
         )}
@@ -82,51 +86,10 @@ function Row({
             label={t('ui-sheet.repeat-at', { where })}
             placeholder={after ? t('ui-sheet.again') : t('ui-sheet.repair-now')}
             disabled={disabled}
-            onEnter={(text) => onRepeat(spotOf(before) as Target, recordedState(before.state), text)}
+            onEnter={(text) => onRepeat(spotOf(before), recordedState(before.state), text)}
           />
         )}
       </Box>
     </Box>
   );
 }
-
-function Value({
-  area,
-  label,
-  reading,
-  fit,
-  units,
-}: {
-  area: string;
-  label: string;
-  reading: Evidence;
-  fit: Fit | undefined;
-  units: Units;
-}) {
-  return (
-    <Box sx={{ gridArea: area }}>
-      <Box component="span" sx={{ fontSize: '0.85rem', mr: 0.75 }}>
-        {label}
-      </Box>
-      <Box component="span" sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>
-        {valueInWords(reading, units)}
-      </Box>{' '}
-      {fit && (
-        <Box
-          component="span"
-          role="img"
-          aria-label={FIT_WORDS[fit]}
-          sx={{ fontWeight: 700, color: isOffBand(fit) ? 'standing.faulty' : 'standing.proven' }}
-        >
-          {FIT_SIGNS[fit]}
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-/** A gauge on the pump is none of the state that is recorded again: whoever repeats it has another in hand. */
-const recordedState = ({ stimulus, ...state }: MachineState): RecordedState =>
-  stimulus?.kind === 'pump'
-    ? { ...state, stimulus: { kind: 'pump', kpaAboveAmbient: stimulus.kpaAboveAmbient } }
-    : { ...state, ...(stimulus ? { stimulus } : {}) };

@@ -51,7 +51,8 @@ import { useInHand } from './useInHand.ts';
 import { useLanesForm } from './useLanesForm.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
-import { WhatIfBanner, WhatIfPanel } from './WhatIfPanel.tsx';
+import { WhatIfPanel } from './WhatIfPanel.tsx';
+import { WhatIfBanner } from './WhatIfBanner.tsx';
 import { t } from '../../ui/words.ts';
 
 const NO_REACHES: Reaches = {};

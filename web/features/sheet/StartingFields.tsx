@@ -3,31 +3,24 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { detailsOf } from '@lettura/contract';
-import { FAULT_KINDS } from '@lettura/core/machine/fault';
 import {
   CIRCUMSTANCE_IDS,
   circumstanceWords,
   isUsual,
-  kindName,
-  MOST_PRIOR,
-  NOTHING,
   USUAL_WEIGHTS,
-  usualPriors,
   type StartingWeights,
-  type WeighedKind,
 } from '@lettura/core/judge/priors';
 import type { WhatIf } from '@lettura/core/judge/weighing';
-import { wiringFor } from '@lettura/core/machine/wiring';
 import { useChangeJobMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Fold } from '../../ui/Fold.tsx';
 import { toggled } from './toggled.ts';
 import type { Sheet } from './useSheet.ts';
-import { Said, SaidProblem } from '../../ui/Said.tsx';
+import { SaidProblem } from '../../ui/Said.tsx';
 import { titled, t } from '../../ui/words.ts';
+import { PriorFields } from './PriorFields.tsx';
 
 export interface StartingFieldsProps {
   sheet: Sheet;
@@ -71,7 +64,7 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
         ))}
       </Box>
       <Fold summary={t('ui-sheet.how-often-each-kind-fault')}>
-        <Priors sheet={sheet} starting={starting} onChange={tryOn} />
+        <PriorFields sheet={sheet} starting={starting} onChange={tryOn} />
       </Fold>
       {problem && (
         <Alert severity="error">
@@ -89,54 +82,6 @@ export function StartingFields({ sheet, whatIf, onChange }: StartingFieldsProps)
             {t('ui-sheet.back-usual')}
           </Button>
         )}
-      </Box>
-    </>
-  );
-}
-
-/** Only their proportions count. What is left empty has its usual weight, which stands in grey. */
-function Priors({
-  sheet: { caseFile, lanes },
-  starting,
-  onChange,
-}: {
-  sheet: Sheet;
-  starting: StartingWeights;
-  onChange: (starting: StartingWeights) => void;
-}) {
-  const { family, profile, companion } = caseFile;
-  const wiring = wiringFor({ profile, companion, wires: lanes });
-  const usual = usualPriors(family);
-  const kinds = FAULT_KINDS.filter((kind) => kind.sites({ family, wiring }).length > 0).map(({ id }) => id);
-  const set = (id: WeighedKind, typed: string) => {
-    const { [id]: _before, ...others } = starting.priors;
-    const weight = Number(typed);
-    const isWeight = typed.trim() !== '' && weight >= 0 && weight <= MOST_PRIOR;
-    onChange({ ...starting, priors: isWeight ? { ...others, [id]: weight } : others });
-  };
-  return (
-    <>
-      <Typography variant="body2">
-        {t('ui-sheet.weights-0-our-own-starting', { mostprior: MOST_PRIOR })}
-      </Typography>
-      <Box
-        sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 92px', alignItems: 'center', gap: 0.5 }}
-      >
-        {([NOTHING, ...kinds] as const).map((id) => (
-          <Box key={id} component="label" sx={{ display: 'contents' }}>
-            <Typography component="span" variant="body2">
-              <Said title message={kindName(id)} />
-            </Typography>
-            <TextField
-              size="small"
-              type="number"
-              value={starting.priors[id] ?? ''}
-              placeholder={String(usual[id])}
-              onChange={({ target }) => set(id, target.value)}
-              slotProps={{ htmlInput: { min: 0, max: MOST_PRIOR, step: 0.5, inputMode: 'decimal' } }}
-            />
-          </Box>
-        ))}
       </Box>
     </>
   );

@@ -6,17 +6,16 @@ import {
   ENGINE_STATES,
   harnessSaid,
   type EngineState,
-  type HarnessWork,
   type MachineState,
   type PlugState,
 } from '@lettura/core/machine/places';
 import { formatPressure, type Ambient } from '@lettura/core/measure/quantity';
 import type { FamilyId } from '@lettura/core/machine/family';
 import { memo } from 'react';
-import { upperFirst } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { StimulusBar } from './StimulusBar.tsx';
 import { valueSaid, t } from '../../ui/words.ts';
+import { harnessInBrief } from './harnessInBrief.ts';
 
 const ENGINE_LABEL: Record<EngineState, string> = {
   'key-off': t('ui-sheet.key-off'),
@@ -114,9 +113,3 @@ export const StateBar = memo(function StateBar({
 
 const isHeldOn = ({ stimulus }: MachineState): boolean =>
   stimulus?.kind === 'pump' || stimulus?.kind === 'held';
-
-/** On the bar there is room for one thing; the rest stands drawn on the lanes. */
-function harnessInBrief(work: HarnessWork): string {
-  const [first = '', ...others] = harnessSaid(work).list.map(valueSaid);
-  return upperFirst(others.length > 0 ? t('ui-sheet.and-more', { first, length: others.length }) : first);
-}

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
@@ -113,24 +112,3 @@ function Tried({ sheet, whatIf, units, onChange }: WhatIfPanelProps) {
     </>
   );
 }
-
-/** Said as long as anything is tried on. */
-export const WhatIfBanner = ({ onClear }: { onClear: () => void }) => (
-  <Box
-    role="status"
-    sx={{
-      display: 'flex',
-      alignItems: 'center',
-      gap: 1,
-      borderLeft: 4,
-      borderColor: 'warning.main',
-      pl: 1,
-      mb: 0.5,
-    }}
-  >
-    <Typography sx={{ flex: 1, fontWeight: 600 }}>{t('ui-sheet.if-not-record')}</Typography>
-    <Button variant="outlined" onClick={onClear}>
-      {t('ui-sheet.back-record')}
-    </Button>
-  </Box>
-);

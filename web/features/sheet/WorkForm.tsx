@@ -6,40 +6,10 @@ import Typography from '@mui/material/Typography';
 import { changesReadings, WORK_IDS, workSaid, type WorkId } from '@lettura/core/record/workDone';
 import type { Message } from '@lettura/core/measure/message';
 import { useState } from 'react';
-import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
 import { useStored } from '../../app/useStored.ts';
 import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { said, t, upperFirst } from '../../ui/words.ts';
-
-export interface WorkToRecord {
-  work: WorkId;
-  at?: string;
-  oldPart?: string;
-  newPart?: string;
-  who?: string;
-  note?: string;
-  /** All of it as it was typed. */
-  text: string;
-}
-
-/** How much each may say, as the record keeps it. */
-const LETTERS = { at: 200, oldPart: 80, newPart: 80, who: 120, note: 1000 } as const;
-type Field = keyof typeof LETTERS;
-const FIELDS = Object.keys(LETTERS) as Field[];
-
-const draftSchema = z.object({
-  work: z.enum(WORK_IDS).or(z.literal('')),
-  at: z.string(),
-  oldPart: z.string(),
-  newPart: z.string(),
-  who: z.string(),
-  note: z.string(),
-});
-type Draft = z.infer<typeof draftSchema>;
-const EMPTY: Draft = { work: '', at: '', oldPart: '', newPart: '', who: '', note: '' };
-/** What is being typed outlives a change of section and a reload. */
-const draftOf = (jobId: string) => stored(`lettura.work-draft.${jobId}`, draftSchema, EMPTY);
+import { type WorkToRecord, draftOf, EMPTY, type Draft, FIELDS, type Field, LETTERS } from './workDraft.ts';
 
 /** What was done to the machine: a line of its record, after which it is read as another one. */
 export function WorkForm({

@@ -6,5 +6,5 @@ export { SameTestsTable } from './SameTestsTable.tsx';
 export { PumpOutcome } from './PumpOutcome.tsx';
 export { RecordTable } from './RecordTable.tsx';
 export { selectInHand, sheetSlice, sheetStorage } from './sheetSlice.ts';
-export { GateList } from './StandingPanel.tsx';
+export { GateList } from './GateList.tsx';
 export { useSheet, type Sheet } from './useSheet.ts';

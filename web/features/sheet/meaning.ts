@@ -15,7 +15,6 @@ import {
   type CaseFile,
   type SeenReading,
 } from '@lettura/core/judge/checks';
-import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { said, t } from '../../ui/words.ts';
@@ -107,15 +106,4 @@ function inEveryBasis(value: number, { ambient, profile }: CaseFile, units: Unit
     return formatWithBasis(value, profile.measures, units.absolute);
   const absolute = t('ui-sheet.absolute', { value: formatPressure(value, units.absolute) });
   return ambient ? `${absolute} = ${vacuumInWords(value, ambient, units)}` : absolute;
-}
-
-/** The budget behind a signal's value, where it has one. */
-export function budgetOf(reading: SeenReading, caseFile: CaseFile): MeasuredValue | undefined {
-  if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
-    return undefined;
-  const signal = { ...reading, id: 'unsaved' };
-  if (reading.state.engine === 'key-off' || reading.state.harness || signalAtRail(signal, caseFile))
-    return undefined;
-  const sensor = valueOfSignal(caseFile, signal);
-  return sensor.ok ? sensor.value.own : undefined;
 }

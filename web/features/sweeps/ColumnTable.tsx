@@ -9,14 +9,7 @@ import type { Layout, TimeForm } from '@lettura/core/recording/file';
 import { NUMERALS } from '../../app/theme.ts';
 import { MeaningFields, type ColumnMeaning } from './MeaningFields.tsx';
 import { t } from '../../ui/words.ts';
-
-const TIME_WORDS: Record<Exclude<TimeForm, 'none'>, string> = {
-  s: t('ui-sweeps.time-seconds'),
-  ms: t('ui-sweeps.time-milliseconds'),
-  µs: t('ui-sweeps.time-microseconds'),
-  clock: t('ui-sweeps.time-day'),
-  date: t('ui-sweeps.date-time'),
-};
+import { TIME_WORDS } from './timeWords.ts';
 
 export interface ColumnTableProps {
   layout: Layout;

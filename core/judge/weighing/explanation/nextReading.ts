@@ -1,4 +1,4 @@
-import { list, pressure, say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
+import { say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
 import { isTarget, type Lane, type MachineState, type ProbePoint } from '../../../machine/places/index.ts';
 import { spotSaid } from '../../../record/evidence/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
@@ -9,6 +9,7 @@ import { answersOf, type AnswerMeaning } from './answerMeanings.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 import type { Decisions } from '../posterior/decisions.ts';
 import type { Suggestion } from '../gate/judgement.ts';
+import { howTo } from './howToRead.ts';
 
 /** A reading worth taking next, with all that a technician wants to know before moving the probe. */
 export interface NextReading {
@@ -55,66 +56,8 @@ export function nextReading(
 
 /** What a candidate is called, without the state it is read in. */
 export function candidateSaid({ target }: Candidate): Message {
-  switch (target.kind) {
-    case 'sweep':
-      return say('weighing.record-slow-sweep');
-    case 'observation':
-      return observationOf(target.observation).question;
-    default:
-      return spotSaid(target);
-  }
-}
-
-function howTo({ target, state }: Candidate): Message {
-  switch (target.kind) {
-    case 'observation':
-      return observationOf(target.observation).how;
-    case 'sweep':
-      return say('weighing.open-sweeps-record-live-move');
-    case 'scan':
-      return withSteps(say('weighing.read-live-data'), state);
-    case 'gauge':
-      return target.tap === 'manifold'
-        ? say('weighing.put-gauge-manifold-port-own')
-        : say('weighing.tee-gauge-next-sensor-start');
-    case 'ohms':
-      return say('weighing.key-off-plug-off-measure');
-    case 'between':
-      return say('weighing.both-probes-same-wire-one');
-    case 'wire':
-      if (state.harness) return say('weighing.unplug-other-sensors-reference-then');
-      return state.plug === 'unplugged'
-        ? say('weighing.unplug-sensor-key-off-key')
-        : withSteps(say('weighing.back-probe-plug-connected'), state);
-  }
-}
-
-/** What to do, and how to bring the machine into the state for it. */
-const withSteps = (what: Message, state: MachineState): Message =>
-  say('weighing.with-steps', { steps: list([what, ...bringInto(state)], 'sentences') });
-
-function bringInto({ engine, stimulus }: MachineState): readonly Message[] {
-  switch (stimulus?.kind) {
-    case 'pump':
-      return [
-        say('weighing.put-hand-pump-sensors-own', {
-          pressure: pressure(Math.abs(stimulus.kpaAboveAmbient)),
-          below: stimulus.kpaAboveAmbient < 0,
-        }),
-      ];
-    case 'held':
-      return [say('weighing.move-arm-sensor-hand-about', { percent: stimulus.percent })];
-    case 'full-travel':
-      return [say('weighing.work-pedal-lever-usual-far')];
-    case 'valve-open':
-      return [say('weighing.hold-about-1-500-rpm')];
-    case undefined:
-      return engine === 'idle'
-        ? [say('weighing.start-engine-let-settle')]
-        : engine === 'held-revs'
-          ? [say('weighing.hold-revs-steady')]
-          : [];
-  }
+  if (target.kind === 'sweep') return say('weighing.record-slow-sweep');
+  return target.kind === 'observation' ? observationOf(target.observation).question : spotSaid(target);
 }
 
 const LOOSE_OBJECTS = say('weighing.engine-off-cooled-down-before');

@@ -3,19 +3,18 @@ import { type AnyEvidence } from '../../../record/evidence/index.ts';
 import {
   isMotor,
   isReturn,
-  keyOn,
   laneSaid,
   placeSaid,
   type Lane,
   type MachineState,
   type Place,
 } from '../../../machine/places/index.ts';
-import type { Joint } from '../../../machine/wiring/index.ts';
 import { movedState } from '../../../machine/family/index.ts';
 import { supplyIsGood, type CaseFile } from '../../checks/index.ts';
 import { NEIGHBOURS_OFF, type Candidate } from '../outlook/candidates.ts';
 import type { Decision } from '../posterior/decisions.ts';
 import { lanesOfCause } from '../posterior/cause.ts';
+import { isAt, besideJoint } from './besideJoint.ts';
 
 /** One thing that must be on record before a part may be named. */
 export interface GateItem {
@@ -101,30 +100,3 @@ export function gateItems(
       return [];
   }
 }
-
-function besideJoint(joint: Joint): readonly Place[] {
-  switch (joint) {
-    case 'first':
-      return ['unit', 'connector'];
-    case 'second':
-      return ['connector', 'plug'];
-    case 'plug':
-      return ['plug'];
-    case 'unit':
-    case 'inside':
-      return [];
-  }
-}
-
-const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineState): boolean =>
-  reading.kind === 'wire' &&
-  reading.lane === lane &&
-  reading.place === place &&
-  keyOn(reading.state) &&
-  reading.state.plug === state.plug &&
-  (!moves(state) || moves(reading.state)) &&
-  (reading.state.harness?.attachments ?? []).length === 0 &&
-  (reading.state.harness?.neighboursOff ?? []).length > 0 === (state.harness !== undefined);
-
-/** Whatever moves it. */
-const moves = ({ engine, stimulus }: MachineState): boolean => engine !== 'koeo' || stimulus !== undefined;

@@ -1,6 +1,7 @@
 import { sameState, sameTarget, spotOf, type Lane, type Spot } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import { candidatesFor, minutesFor, placesOf, type Candidate, type Reaches } from '../outlook/candidates.ts';
+import { candidatesFor, type Candidate, type Reaches } from '../outlook/candidates.ts';
+import { minutesFor, placesOf } from '../outlook/minutesFor.ts';
 import {
   classShares,
   decisionShares,

@@ -5,7 +5,8 @@ import type { CaseFile } from '../../checks/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
-import { sharesWithout, type Posterior } from '../posterior/posterior.ts';
+import { type Posterior } from '../posterior/posterior.ts';
+import { sharesWithout } from '../posterior/sharesWithout.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
 
 /** Parts that are thrown away, and looms that are opened: what condemns them is read twice. */

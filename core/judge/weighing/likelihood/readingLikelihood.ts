@@ -1,4 +1,4 @@
-import type { GaugeReading, OhmsReading, ScanReading } from '../../../record/evidence/index.ts';
+import type { GaugeReading, ScanReading } from '../../../record/evidence/index.ts';
 import { valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
@@ -20,7 +20,9 @@ const BATTERY_FROM_VOLTS = 6;
 const BATTERY_SHARE = 0.06;
 
 const SQRT_TWO_PI = Math.sqrt(2 * Math.PI);
-const normal = (distance: number, sigma: number): number =>
+
+/** Density of a normal distribution at a distance from its middle. */
+export const normal = (distance: number, sigma: number): number =>
   Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
 /** So many standard deviations away, nothing is left of a normal distribution that a slip would not be likelier by far. */
 const NOTHING_LEFT = 9;
@@ -31,7 +33,9 @@ function usual(distance: number, sigma: number): number {
   const unusual = UNUSUAL_SHARE * normal(distance, UNUSUAL_FACTOR * sigma);
   return away > NOTHING_LEFT ? unusual : (1 - UNUSUAL_SHARE) * normal(distance, sigma) + unusual;
 }
-const mixed = (asNoted: number, mistaken: number): number =>
+
+/** A reading as it was noted, or mistaken. */
+export const mixed = (asNoted: number, mistaken: number): number =>
   (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
 
 /** How likely a slipped probe shows just this, per volt. */
@@ -111,30 +115,4 @@ export function gaugeLikelihood(
   spanKpa: number,
 ): number {
   return mixed(normal(pressureKpa - predictedKpa, sigmaKpa), 1 / spanKpa);
-}
-
-/** Past this an ohmmeter shows OL. */
-const OL_OHMS = 2e8;
-const OHMS_SIGMA = 0.1;
-/** Makers differ widely in what is inside a sensor. */
-const BODY_SIGMA = 1.2;
-const LEAD_OHMS = 0.4;
-const OHMS_DECADES = 16;
-export const MISTAKEN_OHMS = MISTAKEN_SHARE / OHMS_DECADES;
-
-/** How well a resistance fits, per unit of its logarithm; leads and contacts are in it. */
-export function ohmsLikelihood(
-  { ohms }: Pick<OhmsReading, 'ohms'>,
-  predictedOhms: number,
-  throughABody = false,
-): number {
-  if (ohms !== null && !Number.isFinite(ohms)) throw new Error(`${ohms} is no reading of an ohmmeter.`);
-  // On a live circuit the meter may show anything.
-  if (predictedOhms < 0 || Number.isNaN(predictedOhms)) return 1 / OHMS_DECADES;
-  const opened = predictedOhms >= OL_OHMS;
-  if (ohms === null || opened) return mixed(ohms === null && opened ? 1 : 0, 1 / OHMS_DECADES);
-  // Less than nothing is no resistance: a live circuit, or a slip of the pen.
-  if (ohms < 0) return mixed(0, 1 / OHMS_DECADES);
-  const distance = Math.log(ohms + LEAD_OHMS) - Math.log(predictedOhms + LEAD_OHMS);
-  return mixed(normal(distance, throughABody ? BODY_SIGMA : OHMS_SIGMA), 1 / OHMS_DECADES);
 }

@@ -10,14 +10,13 @@ import type { Places } from '../prediction/places.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import {
   gaugeLikelihood,
-  MISTAKEN_OHMS,
   mistakenGauge,
   mistakenScan,
   mistakenVolts,
-  ohmsLikelihood,
   scanLikelihood,
   voltsLikelihood,
 } from './readingLikelihood.ts';
+import { MISTAKEN_OHMS, ohmsLikelihood } from './ohmsLikelihood.ts';
 import type { WeighedReading } from '../hypotheses/weighedCase.ts';
 
 const SIGNALS: readonly Lane[] = ['signal', 'second-signal'];

@@ -11,16 +11,9 @@ import { wiringFor } from '../../../machine/wiring/index.ts';
 import { isOnSecondSignal, isRepeat, type Spoken } from './aboutReadings.ts';
 import { Answers, type AnswerTable, type Axis } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
-import {
-  CODES_READ_IN,
-  codesThatTell,
-  foundStored,
-  readAgain,
-  reasonsOver,
-  reasonSteps,
-  spokenOf,
-  seenSpot,
-} from './codeEvidence.ts';
+import { CODES_READ_IN, codesThatTell, spokenOf, seenSpot } from './codeEvidence.ts';
+import { foundStored, readAgain, reasonsOver } from './reasonLists.ts';
+import { reasonSteps } from './reasonScale.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from '../prediction/drives.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../hypotheses/hypotheses.ts';
 import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
@@ -30,7 +23,9 @@ import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { atTheNodes, metBy, type Places } from '../prediction/places.ts';
 import { quantityGrid, type QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { readingLists } from './readingLists.ts';
-import { stepsOfAnswers, stepsOfGauge, type ShownSteps } from '../prediction/shownSteps.ts';
+import { type ShownSteps } from '../prediction/shownSteps.ts';
+import { stepsOfAnswers } from '../prediction/stepsOfAnswers.ts';
+import { stepsOfGauge } from '../prediction/stepsOfGauge.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
 import type { ProductsKept, WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 

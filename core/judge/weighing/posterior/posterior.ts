@@ -1,6 +1,6 @@
 import type { Hypothesis } from '../hypotheses/hypotheses.ts';
 import { addDrive, sharesInDrive } from './anew.ts';
-import { factorsWithout, productsOf } from './products.ts';
+import { productsOf } from './products.ts';
 import {
   TOLERANCES,
   type DriveProducts,
@@ -26,9 +26,9 @@ export interface Posterior {
   ofDrive: ReadonlyMap<string, DriveProducts>;
 }
 
-const T = TOLERANCES.length;
+export const T = TOLERANCES.length;
 /** What has a smaller share than this comes back by no single reading: none speaks louder than a hundred thousand to one. */
-const RULED_OUT = 1e-15;
+export const RULED_OUT = 1e-15;
 const LOG_TOLERANCES = TOLERANCES.map(({ weight }) => Math.log(weight));
 
 /**
@@ -70,32 +70,6 @@ export function posterior(weighed: WeighedCase): Posterior {
     return here;
   };
   return { shares, sizedSharesIn, ofDrive };
-}
-
-/** Shares of the hypotheses as they would be without one of the readings. */
-export function sharesWithout(
-  reading: WeighedReading,
-  { sizedSharesIn, ofDrive }: Posterior,
-  { hypotheses, sized }: WeighedCase,
-): Float64Array {
-  const known = ofDrive.get(reading.drive)!;
-  const { alikeOf } = known;
-  const sizedShares = sizedSharesIn(reading.drive);
-  const ofAlike = new Float64Array(known.products.length);
-  for (let k = 0; k < sizedShares.length; k++) {
-    const alike = alikeOf[Math.floor(k / T)]!;
-    ofAlike[alike] = ofAlike[alike]! + sizedShares[k]!;
-  }
-  const factors = factorsWithout(known, reading, (alike) => ofAlike[alike]! > RULED_OUT);
-  const shares = new Float64Array(hypotheses.length);
-  let total = 0;
-  for (let s = 0; s < sized.length; s++) {
-    let share = 0;
-    for (let t = 0; t < T; t++) share += sizedShares[s * T + t]! * factors[alikeOf[s]! * T + t]!;
-    total += share;
-    shares[sized[s]!.hypothesis] = shares[sized[s]!.hypothesis]! + share;
-  }
-  return shares.map((share) => share / total);
 }
 
 function sharesFrom(

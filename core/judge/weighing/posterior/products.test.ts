@@ -3,7 +3,7 @@ import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { goodSupply, IDLE, looked, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
 import { posterior, Weigher } from '../index.ts';
-import { sharesWithout } from './posterior.ts';
+import { sharesWithout } from './sharesWithout.ts';
 
 const readings = [
   ...goodSupply(),

@@ -8,20 +8,8 @@ import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
-import {
-  BENT_VOLTS,
-  distance,
-  fillRow,
-  hashOf,
-  isAlike,
-  isSame,
-  mixed,
-  NO_TOLERANCE,
-  QUANTITY_NODES,
-  REST_NODE,
-  rounded,
-  type Row,
-} from './rows.ts';
+import { distance, hashOf, isAlike, isSame, mixed, NO_TOLERANCE, rounded, type Row } from './rows.ts';
+import { BENT_VOLTS, fillRow, QUANTITY_NODES, REST_NODE } from './fillRow.ts';
 import { differenceAt, type MakersDifference } from './makersDifference.ts';
 import {
   rangesOf,

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { between, BENT_VOLTS, fillRow, isSame, mixed, NO_TOLERANCE, QUANTITY_NODES } from './rows.ts';
+import { between, isSame, mixed, NO_TOLERANCE } from './rows.ts';
+import { BENT_VOLTS, fillRow, QUANTITY_NODES } from './fillRow.ts';
 
 function filled(of: (node: number) => number, tolerance = BENT_VOLTS) {
   const row = new Float64Array(QUANTITY_NODES);

@@ -1,15 +1,13 @@
-import { signalBand, valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
-import type { Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
 import { between, isFlat } from './rows.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
-import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
+import { type Scale } from './scales.ts';
 
 /** Instead of a step: live data that lost its signal may show whatever it likes. */
 export const ANYTHING = -1;
 /** Of the range: as fine as live data and gauges are told apart. */
-const VALUE_STEP_SHARE = 0.012;
+export const VALUE_STEP_SHARE = 0.012;
 const MIDDLE = (TOLERANCES.length - 1) / 2;
 
 const ANY_PLACE = new Float64Array(1);
@@ -38,41 +36,6 @@ export interface ShownSteps {
   follows(number: number): boolean;
   /** Where makers differ: the ends of equally likely pieces of what they may show, from one list to the next. */
   pieces(number: number): readonly Int16Array[] | undefined;
-}
-
-/** Of a gauge, which knows what is met and nothing of the circuit. */
-export function stepsOfGauge(
-  tap: 'manifold' | 'sensor-hose',
-  { ways, wayOf }: Places,
-  profile: SensorProfile,
-): ShownSteps {
-  const scale = valueScale(profile, VALUE_STEP_SHARE);
-  const list = keptBy((number) => {
-    const { atSource, met } = ways[number]!;
-    return along(tap === 'manifold' ? atSource : met, scale.stepOf);
-  });
-  // A gauge knows nothing of a circuit, and so of no maker.
-  return {
-    scale,
-    listOf: wayOf,
-    list: (number) => list(number),
-    isFlat: () => false,
-    follows: () => false,
-    pieces: () => undefined,
-  };
-}
-
-/** Of whatever the circuit answers for. */
-export function stepsOfAnswers(
-  kind: Exclude<Spot['kind'], 'gauge'>,
-  table: AnswerTable,
-  places: Places,
-  profile: SensorProfile,
-): ShownSteps {
-  const scale =
-    kind === 'scan' ? valueScale(profile, VALUE_STEP_SHARE) : kind === 'ohms' ? OHMS_SCALE : METER_SCALE;
-  const stepOf = kind === 'scan' ? (volts: number) => liveStep(volts, profile, scale) : scale.stepOf;
-  return shownSteps(scale, table, places, stepOf);
 }
 
 /** @param stepOf of what is predicted at a node */
@@ -118,15 +81,8 @@ export function shownSteps(
   };
 }
 
-function liveStep(volts: number, profile: SensorProfile, scale: Scale): number {
-  const band = signalBand(volts, profile.nominalReferenceVolts, profile);
-  return band === 'circuit-low' || band === 'circuit-high'
-    ? ANYTHING
-    : scale.stepOf(valueAtNominal(volts, profile));
-}
-
 /** A loop, since `from` takes several times as long with a function, and this is done some thousand times a reading. */
-function along(places: Float64Array, stepOf: (place: number) => number): Int16Array {
+export function along(places: Float64Array, stepOf: (place: number) => number): Int16Array {
   const steps = new Int16Array(places.length);
   for (let node = 0; node < places.length; node++) steps[node] = stepOf(places[node]!);
   return steps;
@@ -140,7 +96,7 @@ function alongPlaces(row: Float64Array, places: Float64Array): Float64Array {
 }
 
 /** Each worked out once. */
-function keptBy<Made>(make: (number: number) => Made): (number: number) => Made {
+export function keptBy<Made>(make: (number: number) => Made): (number: number) => Made {
   const known = new Map<number, Made>();
   return (number) => {
     const before = known.get(number);

@@ -1,5 +1,5 @@
 import { fixed, say, verbatim, type Message } from '../../../measure/message/index.ts';
-import { standingAt } from '../plateaus.ts';
+import { standingAt } from '../standingAt.ts';
 import type { Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding, SweepMark } from './finding.ts';
 import { channelFor } from './words.ts';

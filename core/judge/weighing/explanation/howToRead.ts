@@ -1,0 +1,57 @@
+import { list, pressure, say, type Message } from '../../../measure/message/index.ts';
+import { type MachineState } from '../../../machine/places/index.ts';
+import { observationOf } from '../../../record/observation/index.ts';
+import type { Candidate } from '../outlook/candidates.ts';
+
+/** How a candidate is read, step by step. */
+export function howTo({ target, state }: Candidate): Message {
+  switch (target.kind) {
+    case 'observation':
+      return observationOf(target.observation).how;
+    case 'sweep':
+      return say('weighing.open-sweeps-record-live-move');
+    case 'scan':
+      return withSteps(say('weighing.read-live-data'), state);
+    case 'gauge':
+      return target.tap === 'manifold'
+        ? say('weighing.put-gauge-manifold-port-own')
+        : say('weighing.tee-gauge-next-sensor-start');
+    case 'ohms':
+      return say('weighing.key-off-plug-off-measure');
+    case 'between':
+      return say('weighing.both-probes-same-wire-one');
+    case 'wire':
+      if (state.harness) return say('weighing.unplug-other-sensors-reference-then');
+      return state.plug === 'unplugged'
+        ? say('weighing.unplug-sensor-key-off-key')
+        : withSteps(say('weighing.back-probe-plug-connected'), state);
+  }
+}
+
+/** What to do, and how to bring the machine into the state for it. */
+const withSteps = (what: Message, state: MachineState): Message =>
+  say('weighing.with-steps', { steps: list([what, ...bringInto(state)], 'sentences') });
+
+function bringInto({ engine, stimulus }: MachineState): readonly Message[] {
+  switch (stimulus?.kind) {
+    case 'pump':
+      return [
+        say('weighing.put-hand-pump-sensors-own', {
+          pressure: pressure(Math.abs(stimulus.kpaAboveAmbient)),
+          below: stimulus.kpaAboveAmbient < 0,
+        }),
+      ];
+    case 'held':
+      return [say('weighing.move-arm-sensor-hand-about', { percent: stimulus.percent })];
+    case 'full-travel':
+      return [say('weighing.work-pedal-lever-usual-far')];
+    case 'valve-open':
+      return [say('weighing.hold-about-1-500-rpm')];
+    case undefined:
+      return engine === 'idle'
+        ? [say('weighing.start-engine-let-settle')]
+        : engine === 'held-revs'
+          ? [say('weighing.hold-revs-steady')]
+          : [];
+  }
+}

@@ -1,0 +1,91 @@
+import { fixed, measured, plain, say, volts, type Message } from '../../../measure/message/index.ts';
+import { RECEIVED_VOLTS } from '../../../machine/limits/index.ts';
+import {
+  fastChannelsOf,
+  fastValues,
+  valueOfStep,
+  type LineEdges,
+  type Telegrams,
+} from '../../telegram/index.ts';
+import { type Recording } from '../recording.ts';
+import type { SweepContext, SweepFinding } from './finding.ts';
+import { wholeOf } from './words.ts';
+
+/** A pulse of twelve ticks needs about two samples a tick. */
+export const FEWEST_SAMPLES_A_PULSE = 24;
+/** Periods that differ by less are those of a steady frequency. */
+const STEADY_SHARE = 0.02;
+
+export type Toggling = Extract<LineEdges, { found: 'edges' }>;
+
+/** Telegrams that this capture can read, and a receiver may not. */
+export function levels(
+  { lowVolts, highVolts, isLogic }: Toggling,
+  name: Message,
+  channel: number,
+  recording: Recording,
+): SweepFinding[] {
+  if (isLogic) return [];
+  if (lowVolts <= RECEIVED_VOLTS.downBelow && highVolts >= RECEIVED_VOLTS.upAbove) return [];
+  return [
+    {
+      kind: 'telegrams-lost',
+      weight: 'fault',
+      sentence: say('sweep.line-does-not-reach', {
+        name,
+        low: volts(lowVolts),
+        high: volts(highVolts),
+        down: volts(RECEIVED_VOLTS.downBelow),
+        up: volts(RECEIVED_VOLTS.upAbove),
+      }),
+      channel,
+      ...wholeOf(recording),
+    },
+  ];
+}
+
+/** The last value of each twelve bits, as steps; the first one also by the ends of range that the standard gives to pressures. */
+export function values(telegrams: Telegrams, { profile }: SweepContext): Message[] {
+  return fastChannelsOf(telegrams).map((channel) => {
+    const step = fastValues(telegrams, channel).at(-1) ?? NaN;
+    const value = valueOfStep(step, profile);
+    return channel === 1 && Number.isFinite(value)
+      ? say('sweep.telegram-value', {
+          step: plain(step),
+          value: measured(value, profile.measures, 'with-basis'),
+        })
+      : say('sweep.telegram-step', { channel, step: plain(step) });
+  });
+}
+
+/** How long it is, in seconds. */
+export const spanOf = ({ seconds }: Recording): number => (seconds.at(-1) ?? 0) - (seconds[0] ?? 0);
+
+/** From falling edge to falling edge, in seconds. */
+export const meanPeriod = ({ falling }: Toggling): number =>
+  (falling.at(-1)! - falling[0]!) / (falling.length - 1);
+const periodsOf = ({ falling }: Toggling): Float64Array =>
+  Float64Array.from({ length: falling.length - 1 }, (_, i) => falling[i + 1]! - falling[i]!);
+
+/** Whether every period is as long as the next. */
+export const isSteady = (line: Toggling): boolean =>
+  periodsOf(line).every((period) => Math.abs(period / meanPeriod(line) - 1) < STEADY_SHARE);
+
+/** Why no telegrams were found on a line that goes to and fro. */
+export function unread(line: Toggling, name: Message): Message {
+  const { sampleSeconds, upShare } = line;
+  const mean = meanPeriod(line);
+  const shortest = periodsOf(line).reduce((least, period) => Math.min(least, period), Infinity);
+  if (isSteady(line))
+    return say('sweep.line-is-steady', {
+      name,
+      frequency: fixed(1 / mean, 1, 'Hz'),
+      duty: fixed(100 * upShare, 1, '%'),
+    });
+  if (sampleSeconds > 0 && shortest < FEWEST_SAMPLES_A_PULSE * sampleSeconds)
+    return say('sweep.capture-too-slow', {
+      name,
+      sample: fixed(sampleSeconds * 1e6, 2, 'µs'),
+    });
+  return say('sweep.telegrams-garbled', { name, rate: plain(Math.round(1 / mean)) });
+}

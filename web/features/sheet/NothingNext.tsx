@@ -1,0 +1,78 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Place } from '@lettura/core/machine/places';
+import type { FamilyId } from '@lettura/core/machine/family';
+import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/judge/weighing';
+import { type LookedProps } from './Looked.tsx';
+import { t } from '../../ui/words.ts';
+
+export interface NextReadingPanelProps extends LookedProps {
+  family: FamilyId;
+  onGo: (next: NextReading) => void;
+  reaches: Reaches;
+  onReach: (place: Place, reach: Reach) => void;
+}
+
+export const CHANGES: Record<NextReading['answers'][number]['change'], string> = {
+  surer: t('ui-sheet.surer-than-now'),
+  'as-now': t('ui-sheet.sure-now'),
+  'less-sure': t('ui-sheet.less-sure-than-now'),
+};
+
+export function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
+  const [heading, words] =
+    !weighing || weighing.stage === 'ranked'
+      ? [t('ui-sheet.looking-next-reading'), t('ui-sheet.circuit-sensor-being-worked-out')]
+      : weighing.verdict.decided
+        ? [
+            t('ui-sheet.nothing-more-read'),
+            weighing.causes[0]?.class === 'nothing'
+              ? t('ui-sheet.record-verdict-nothing-wrong')
+              : t('ui-sheet.record-verdict-then-repair'),
+          ]
+        : [t('ui-sheet.no-reading-left-would-settle'), t('ui-sheet.take-doubtful-readings-again-record')];
+  return (
+    <>
+      <Typography variant="h2" component="h2">
+        {heading}
+      </Typography>
+      <Typography variant="body2">{words}</Typography>
+    </>
+  );
+}
+
+const REACH_WORDS: Record<Reach, string> = {
+  easy: t('ui-sheet.easy-reach'),
+  awkward: t('ui-sheet.awkward-costs-quarter-hour'),
+  'out-of-reach': t('ui-sheet.out-reach'),
+};
+const HIDDEN_PLACES = {
+  unit: t('ui-sheet.control-unit'),
+  connector: t('ui-sheet.inline-connector'),
+} as const;
+
+export function HardToReach({ reaches, onReach }: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, py: 1 }}>
+      {(Object.keys(HIDDEN_PLACES) as (keyof typeof HIDDEN_PLACES)[]).map((place) => (
+        <TextField
+          key={place}
+          select
+          size="small"
+          fullWidth
+          label={HIDDEN_PLACES[place]}
+          value={reaches[place] ?? 'easy'}
+          onChange={(event) => onReach(place, event.target.value as Reach)}
+        >
+          {Object.entries(REACH_WORDS).map(([reach, words]) => (
+            <MenuItem key={reach} value={reach}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+    </Box>
+  );
+}

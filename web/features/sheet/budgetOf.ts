@@ -1,0 +1,13 @@
+import { valueOfSignal, signalAtRail, type CaseFile, type SeenReading } from '@lettura/core/judge/checks';
+import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
+
+/** The budget behind a signal's value, where it has one. */
+export function budgetOf(reading: SeenReading, caseFile: CaseFile): MeasuredValue | undefined {
+  if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
+    return undefined;
+  const signal = { ...reading, id: 'unsaved' };
+  if (reading.state.engine === 'key-off' || reading.state.harness || signalAtRail(signal, caseFile))
+    return undefined;
+  const sensor = valueOfSignal(caseFile, signal);
+  return sensor.ok ? sensor.value.own : undefined;
+}
