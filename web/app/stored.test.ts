@@ -1,7 +1,7 @@
 import { beforeEach, expect, test, vi } from 'vitest';
 import { z } from 'zod';
 import { fakeStorage } from '../testStorage.ts';
-import { storedByJob } from './stored.ts';
+import { ownDraft, storedByJob } from './stored.ts';
 
 const drafts = storedByJob('lettura.sheet', z.object({ draft: z.string() }));
 
@@ -56,4 +56,37 @@ test('where the storage is full, what an older version kept stays where it is', 
   );
   expect(drafts.load()).toEqual({ a: { draft: 'old' } });
   expect(kept.getItem('lettura.sheet')).not.toBeNull();
+});
+
+test('two tabs on one job overwrite nothing of each other’s, and a new one takes up what was typed last', () => {
+  const [first, second, third] = [fakeStorage(), fakeStorage(), fakeStorage()];
+  const inTab = (tab: Storage) => {
+    vi.stubGlobal('sessionStorage', tab);
+    return ownDraft('lettura.note', z.string(), '');
+  };
+  inTab(first).save('chafed at the bracket');
+  inTab(second).save('corroded plug');
+  expect(inTab(first).load()).toBe('chafed at the bracket');
+  expect(inTab(second).load()).toBe('corroded plug');
+  expect(inTab(third).load()).toBe('corroded plug');
+  // Recorded in one tab: gone there, and still in the other, also for whoever comes next.
+  inTab(first).clear();
+  expect(inTab(first).load()).toBe('');
+  expect(inTab(second).load()).toBe('corroded plug');
+  inTab(second).clear();
+  expect(inTab(second).load()).toBe('');
+  expect(inTab(fakeStorage()).load()).toBe('');
+  vi.unstubAllGlobals();
+});
+
+test('two tabs on the sheet of one job each keep their own entry through a reload', () => {
+  const tabs = [fakeStorage(), fakeStorage()];
+  const inTab = (tab: number) => void vi.stubGlobal('sessionStorage', tabs[tab]);
+  inTab(0);
+  drafts.save({ a: { draft: 'ref 4.9' } }, {});
+  inTab(1);
+  drafts.save({ a: { draft: 'sig 2.3' } }, {});
+  expect(drafts.load()).toEqual({ a: { draft: 'sig 2.3' } });
+  inTab(0);
+  expect(drafts.load()).toEqual({ a: { draft: 'ref 4.9' } });
 });

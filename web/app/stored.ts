@@ -6,12 +6,17 @@ export interface Stored<T> {
   clear(): void;
 }
 
+type Shelf = 'localStorage' | 'sessionStorage';
+
 /** A value kept in this browser. What an older version left, or a full or closed storage, gives the fallback. */
-export function stored<T>(key: string, schema: z.ZodType<T>, fallback: T): Stored<T> {
+export const stored = <T>(key: string, schema: z.ZodType<T>, fallback: T): Stored<T> =>
+  storedOn('localStorage', key, schema, fallback);
+
+function storedOn<T>(shelf: Shelf, key: string, schema: z.ZodType<T>, fallback: T): Stored<T> {
   return {
     load() {
       try {
-        const text = localStorage.getItem(key);
+        const text = globalThis[shelf].getItem(key);
         const parsed = text === null ? undefined : schema.safeParse(JSON.parse(text));
         return parsed?.success ? parsed.data : fallback;
       } catch {
@@ -20,17 +25,42 @@ export function stored<T>(key: string, schema: z.ZodType<T>, fallback: T): Store
     },
     save(value) {
       try {
-        localStorage.setItem(key, JSON.stringify(value));
+        globalThis[shelf].setItem(key, JSON.stringify(value));
       } catch {
         // Private windows may refuse; the value then lives as long as the page.
       }
     },
     clear() {
       try {
-        localStorage.removeItem(key);
+        globalThis[shelf].removeItem(key);
       } catch {
         // As above.
       }
+    },
+  };
+}
+
+/**
+ * The same for what somebody has not said yet: each tab keeps its own, and a new one takes up what was typed last in any.
+ * Two tabs on one job overwrite nothing of each other's.
+ */
+export function ownDraft<T>(key: string, schema: z.ZodType<T>, fallback: T): Stored<T> {
+  const last = stored(key, schema, fallback);
+  // Null where this tab gave its own up: what another one typed is none of its business then.
+  const own = storedOn<T | null | undefined>('sessionStorage', key, schema.nullable().optional(), undefined);
+  return {
+    load() {
+      const kept = own.load();
+      return kept === undefined ? last.load() : (kept ?? fallback);
+    },
+    save(value) {
+      own.save(value);
+      last.save(value);
+    },
+    clear() {
+      const kept = own.load();
+      if (kept === undefined || JSON.stringify(kept) === JSON.stringify(last.load())) last.clear();
+      own.save(null);
     },
   };
 }
@@ -44,12 +74,11 @@ export interface StoredByJob<T> {
 /** The same for values of jobs: each in a place of its own. What an older version kept in one is taken over. */
 export function storedByJob<T>(key: string, schema: z.ZodType<T>): StoredByJob<T> {
   const prefix = `${key}.`;
-  const placeOf = (jobId: string) => stored<T | undefined>(prefix + jobId, schema.optional(), undefined);
+  const placeOf = (jobId: string) => ownDraft<T | undefined>(prefix + jobId, schema.optional(), undefined);
   const ids = (): string[] => {
     try {
-      return Object.keys(localStorage).flatMap((one) =>
-        one.startsWith(prefix) ? [one.slice(prefix.length)] : [],
-      );
+      const all = new Set([...Object.keys(localStorage), ...Object.keys(globalThis.sessionStorage ?? {})]);
+      return [...all].flatMap((one) => (one.startsWith(prefix) ? [one.slice(prefix.length)] : []));
     } catch {
       return [];
     }

@@ -11,7 +11,7 @@ import { v7 } from 'uuid';
 import { useCreateInstrumentMutation } from '../../app/api.ts';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import {
   DIAL_READ_TO,
   emptyInstrument,
@@ -35,7 +35,7 @@ export interface InstrumentFormProps {
 export function InstrumentForm({ original, onDone }: InstrumentFormProps) {
   const { vacuum } = useSelector(selectUnits);
   const start = original ? textOfInstrument(original, vacuum) : emptyInstrument('meter', vacuum);
-  const kept = stored(`lettura.instrument-draft.${original?.id ?? 'new'}`, instrumentText, start);
+  const kept = ownDraft(`lettura.instrument-draft.${original?.id ?? 'new'}`, instrumentText, start);
   const [text, setText] = useState(() => kept.load());
   const [tried, setTried] = useState(false);
   const [createInstrument, { error, isLoading }] = useCreateInstrumentMutation();

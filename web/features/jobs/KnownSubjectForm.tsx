@@ -10,7 +10,7 @@ import { v7 } from 'uuid';
 import { z } from 'zod';
 import { useChangeSubjectMutation, useCreateVehicleMutation } from '../../app/api.ts';
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { useStored } from '../../app/useStored.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
@@ -31,7 +31,7 @@ const subjectDraft = z.object({
   sensorId: z.string().optional(),
 });
 const UNTOUCHED: z.infer<typeof subjectDraft> = {};
-export const draftOf = (jobId: string) => stored(`lettura.subject-draft.${jobId}`, subjectDraft, UNTOUCHED);
+export const draftOf = (jobId: string) => ownDraft(`lettura.subject-draft.${jobId}`, subjectDraft, UNTOUCHED);
 
 interface Known {
   vehicles: readonly Vehicle[];

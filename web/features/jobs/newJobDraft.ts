@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 
 const draft = z.object({
   vehicleName: z.string(),
@@ -19,7 +19,7 @@ const EMPTY = {
   sensorId: '',
   litres: '',
 };
-const storage = stored('lettura.new-job', draft, EMPTY);
+const storage = ownDraft('lettura.new-job', draft, EMPTY);
 
 /** What stands in the new-job form, so that a reload or a closed tab loses nothing. */
 export const newJobDraft = {

@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { z } from 'zod';
 import { useChangeWorkshopMutation, useWorkshopQuery } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
@@ -19,7 +19,7 @@ import { shownOf, asDataUrl, UNREADABLE } from './asDataUrl.ts';
 /** With the revision that it was typed over: what somebody else has saved since is told before it is overwritten. */
 const draftSchema = z.object({ name: z.string(), address: z.string(), revision: z.number() });
 /** What is typed and not saved yet outlives a reload; `undefined` while nothing is. */
-const kept = stored('lettura.workshop-draft', draftSchema.optional(), undefined);
+const kept = ownDraft('lettura.workshop-draft', draftSchema.optional(), undefined);
 
 /** Name, address and picture of the workshop, as they stand above every report. */
 export function WorkshopForm() {

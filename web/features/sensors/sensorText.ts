@@ -23,7 +23,7 @@ import {
   type SensorProfile,
 } from '@lettura/core/measure/transfer';
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { companionFrom, companionText, EMPTY_COMPANION } from './companionText.ts';
 import { toleranceFrom, toleranceText, EMPTY_TOLERANCE } from './toleranceText.ts';
 import { numberIn } from '../../ui/numberIn.ts';
@@ -87,7 +87,7 @@ export const emptySensor = (unit: PressureUnit): SensorText => ({
 
 /** One draft for a new sensor, and one for each that is being changed: half a form survives the page. */
 export const sensorDraft = (of: string) => {
-  const { load, save, clear } = stored(`lettura.sensor-draft.${of}`, sensorText.nullable(), null);
+  const { load, save, clear } = ownDraft(`lettura.sensor-draft.${of}`, sensorText.nullable(), null);
   return { load, save, clear };
 };
 

@@ -22,7 +22,7 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { z } from 'zod';
 import { useChangeJobMutation } from '../../app/api.ts';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
@@ -53,7 +53,7 @@ const COLUMN = { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.
 
 const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
-  stored(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
+  ownDraft(`lettura.job-draft.${jobId}`, z.partialRecord(z.enum(FIELDS), z.string()), {});
 
 /** The plug and the tick as they are being changed: nothing of it is checked before it is saved. */
 const besides = z.object({
@@ -62,7 +62,7 @@ const besides = z.object({
 });
 type Besides = z.infer<typeof besides>;
 const NOTHING: Besides = {};
-const besidesDraft = (jobId: string) => stored(`lettura.job-besides-draft.${jobId}`, besides, NOTHING);
+const besidesDraft = (jobId: string) => ownDraft(`lettura.job-besides-draft.${jobId}`, besides, NOTHING);
 
 export interface JobPanelProps {
   job: Job;

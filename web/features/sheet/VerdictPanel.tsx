@@ -9,7 +9,7 @@ import { GuessPanel } from './GuessPanel.tsx';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { useRecordVerdictMutation } from '../../app/api.ts';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { causeInWords, dayAndTime } from '../../ui/inWords.ts';
@@ -31,7 +31,7 @@ export interface VerdictPanelProps {
 }
 
 /** A note that is being written outlives a change of tab and a reload. */
-const verdictNotes = (jobId: string) => stored(`lettura.verdict-note.${jobId}`, z.string(), '');
+const verdictNotes = (jobId: string) => ownDraft(`lettura.verdict-note.${jobId}`, z.string(), '');
 
 /** Records what the readings prove, or that they prove nothing yet; never more than they prove. */
 export function VerdictPanel({ jobId, family, triedOn, verdicts, revealed }: VerdictPanelProps) {

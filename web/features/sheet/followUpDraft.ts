@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import { COMPLAINT_ANSWERS, MONITOR_IDS, type FollowUp } from '@lettura/core/record/followUp';
 import { refusalOf } from '@lettura/contract';
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
 import { todayHere } from '../../ui/todayHere.ts';
 import { fieldNumber, type Limits } from '../../ui/fieldNumber.ts';
@@ -33,7 +33,7 @@ export const EMPTY_FOLLOW_UP: FollowUpDraft = {
 
 /** What is being typed outlives a change of section and a reload. */
 export const followUpDraftOf = (jobId: string) =>
-  stored(`lettura.follow-up-draft.${jobId}`, followUpDraft, EMPTY_FOLLOW_UP);
+  ownDraft(`lettura.follow-up-draft.${jobId}`, followUpDraft, EMPTY_FOLLOW_UP);
 
 /** By field of the road: what makes sense there. */
 export const ROAD_LIMITS = {

@@ -1,6 +1,6 @@
 import { WORK_IDS, type WorkId } from '@lettura/core/record/workDone';
 import { z } from 'zod';
-import { stored } from '../../app/stored.ts';
+import { ownDraft } from '../../app/stored.ts';
 
 export interface WorkToRecord {
   work: WorkId;
@@ -29,4 +29,4 @@ const draftSchema = z.object({
 export type Draft = z.infer<typeof draftSchema>;
 export const EMPTY: Draft = { work: '', at: '', oldPart: '', newPart: '', who: '', note: '' };
 /** What is being typed outlives a change of section and a reload. */
-export const draftOf = (jobId: string) => stored(`lettura.work-draft.${jobId}`, draftSchema, EMPTY);
+export const draftOf = (jobId: string) => ownDraft(`lettura.work-draft.${jobId}`, draftSchema, EMPTY);
