@@ -8,6 +8,7 @@ import {
   type Fault,
   type FaultKind,
 } from '../../machine/fault/index.ts';
+import { ohmsShown, TEST_VOLTS } from '../../machine/rig/index.ts';
 import { BATTERY_NEGATIVE, METER_OHMS, SOURCE_OHMS, Wiring } from '../../machine/wiring/index.ts';
 import type { Bias } from '../../measure/transfer/index.ts';
 import { bodiesWith, type Body, type TerminalCount } from './bodies.ts';
@@ -39,14 +40,10 @@ const SIZE_ENDS = [0, 0.25, 0.5, 0.75, 1];
 const QUANTITIES = [0, 0.5, 1];
 const CELSIUS = [-15, 60];
 
-const TEST_VOLTS = 1;
-const TEST_RANGES_OHMS = [1e3, 1e5, 1e7];
 /** What is fed in for the substitution, behind the resistor that keeps it harmless. */
 const FED_VOLTS = 1.6;
 /** Against a temperature's pull-up of some kilohms the resistor drops its share. */
 const FOLLOWS_WITHIN_VOLTS = 0.6;
-/** A range reaches this many times its own resistor. */
-const RANGE_REACH = 20;
 
 const cache = new Map<TerminalCount, readonly Scenario[]>();
 
@@ -101,20 +98,14 @@ function rigFor(body: Body) {
     if (network.solve() !== 'solved') throw new Error('A scenario has no solution.');
     return wires.map((wire) => network.volts(wiring.node(wire, 'plug')));
   };
-  /** An ohmmeter: a volt behind the resistor of its range, the next range where that is too small. */
   const ohmsToGround = (wire: Lane): number => {
     const node = wiring.node(wire, 'plug');
     network.moveResistor(lead, testNode, node);
-    let ohms = Infinity;
-    for (const range of TEST_RANGES_OHMS) {
+    const ohms = ohmsShown((range) => {
       network.setOhms(lead, range);
       network.solve();
-      const volts = network.volts(node);
-      ohms = (range * volts) / (TEST_VOLTS - volts);
-      // A wire that is live all the same drives the meter past its own volt: it shows OL.
-      if (volts < TEST_VOLTS && ohms <= RANGE_REACH * range) break;
-      ohms = Infinity;
-    }
+      return network.volts(node);
+    });
     network.setOhms(lead, Infinity);
     return ohms;
   };

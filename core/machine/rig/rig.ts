@@ -17,6 +17,7 @@ import {
   Wiring,
   type WiringSpec,
 } from '../wiring/index.ts';
+import { ohmsShown, TEST_VOLTS } from './ohmmeter.ts';
 
 /** 12 V, 3 W, taken as its warm filament. */
 const LAMP_OHMS = 48;
@@ -24,16 +25,11 @@ const JUMPERS = 3;
 /** Of these there is one: a second would have to take the first one's place. */
 const ONE_EACH = ['voltage-source', 'test-light', 'meter'] as const;
 
-/** Ranges of the ohmmeter: its test voltage stands behind the range's own resistor. */
-const TEST_VOLTS = 1;
-const RANGES_OHMS = [1e3, 1e5, 1e7] as const;
 const NO_TEST = source(0, 1e12);
 /** More than this between two points before the meter drives its own current, and the circuit is live. */
 const LIVE_VOLTS = 0.05;
 /** What an ohmmeter means on a live circuit: nothing. No resistance, and no number to reckon with. */
 export const LIVE_CIRCUIT = -Infinity;
-/** Past this many times its range the meter takes the next one, and after the last it shows OL. */
-const RANGE_REACH = 20;
 
 /** A wiring with clips and meters on it: everything that is read comes out of one network. */
 export class Rig {
@@ -135,15 +131,11 @@ export class Rig {
     this.#clip(plus, this.#testPlus, this.nodeOf(red), 0);
     this.#clip(minus, this.#testMinus, this.nodeOf(black), 0);
     try {
-      for (const range of RANGES_OHMS) {
+      return ohmsShown((range) => {
         network.setConductor(this.#test, source(TEST_VOLTS, range));
         this.#solve();
-        const volts = network.voltsBetween(this.#testPlus, this.#testMinus);
-        const ohms = (volts * range) / (TEST_VOLTS - volts);
-        // What leaks beside the test current may take a whisker off nothing.
-        if (volts < TEST_VOLTS && ohms <= RANGE_REACH * range) return Math.max(0, ohms);
-      }
-      return Infinity;
+        return network.voltsBetween(this.#testPlus, this.#testMinus);
+      });
     } finally {
       network.setConductor(this.#test, NO_TEST);
       network.setOhms(plus, Infinity);
