@@ -199,6 +199,38 @@ test('a CAN log gives live data as channels', async () => {
   await page.getByRole('img', { name: /^Pedal position D over time, in %/u }).waitFor();
 });
 
+test('a pedal held at one angle after the other beside a gauge is calibrated, each figure with its sign and place', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  // 10 mV low on the way up and 10 mV high on the way down are 0.294 % of the travel either way.
+  const rows = [0, 25, 50, 75, 100, 75, 50, 25, 0].flatMap((percent, step) =>
+    Array.from({ length: 150 }, (_, i) => {
+      const off = percent === 0 || percent === 100 ? 0 : step < 5 ? -0.01 : 0.01;
+      const volts = 1 + 0.034 * percent + off;
+      return [(3 * step + i / 50).toFixed(2), percent, volts.toFixed(4), (volts / 2).toFixed(4)].join(',');
+    }),
+  );
+  await choose(fileOf('steps.csv', `Time [s],Angle [%],Track 1 [V],Track 2 [V]\n${rows.join('\n')}\n`));
+  await page.getByRole('combobox', { name: /What Angle is/u }).click();
+  await page.getByRole('option', { name: 'Stimulus (gauge, angle)' }).click();
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  const errors = page.getByRole('region', { name: 'Errors at held levels' });
+  await errors.getByRole('row', { name: /50\.0 % −0\.29 \+0\.29 0\.00/u }).waitFor();
+  await errors
+    .getByText(/Inaccuracy: \+0\.29 % at \d+\.0 %, −0\.29 % at \d+\.0 %; the sensor is allowed/u)
+    .waitFor();
+  await errors.getByText(/Hysteresis .*: −0\.59 % at \d+\.0 %/u).waitFor();
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    errors.getByRole('button', { name: 'Levels as CSV' }).click(),
+  ]);
+  const lines = (await readFile(await csv.path(), 'utf8')).trim().split('\r\n');
+  expect(lines).toHaveLength(10);
+  expect(lines[3]).toMatch(/^up,50\.0000,49\.70\d\d,-0\.29\d\d,-0\.29\d\d,6\.\d{3},8\.980$/u);
+  await noAccessibilityFault(page);
+});
+
 test('the simulated sensor is swept, and its dead spot told with the place', async () => {
   await practise(page, app.url, /pool car, throttle/u, 'B');
   await section(page, 'Sweeps');

@@ -11,6 +11,8 @@ export { against, type Against } from './against.ts';
 export { dropouts, type Dropout } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
+export { calibrationIn, type Calibration } from './levels/calibrationIn.ts';
+export type { LevelFigure } from './levels/levelTable.ts';
 export { lagBetween, type Lag } from './lag.ts';
 export { faultPlaces } from './faultPlaces.ts';
 export { channelScale, isPressureUnit, pressureAndBasis } from './channelUnit.ts';

@@ -14,6 +14,8 @@ import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { dayAndTime } from '../../ui/inWords.ts';
+import { ambientOf } from './ambientOf.ts';
+import { CalibrationPanel } from './CalibrationPanel.tsx';
 import { AgainstPlot } from './AgainstPlot.tsx';
 import { BesideChoice } from './BesideChoice.tsx';
 import { useBeside } from './useBeside.ts';
@@ -124,6 +126,19 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
       current = false;
     };
   }, [ask, channels, fromSeconds, toSeconds]);
+  const calibrated = useMemo(
+    () =>
+      sheet && channels.some(({ use }) => use === 'stimulus')
+        ? {
+            profile: sheet.sensor.profile,
+            companion: sheet.sensor.companion,
+            ambientKpaAbs: ambientOf(sheet),
+            uses: channels.map(({ use }) => use),
+            bases: channels.map(({ basis }) => basis),
+          }
+        : undefined,
+    [sheet, channels],
+  );
   const [besideId, setBesideId] = useState('');
   const others = useBeside(besideId, channels.length, { fromSeconds, toSeconds }, COLUMNS);
   const show = (finding: SweepFinding) => {
@@ -227,6 +242,9 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             ))}
           </Box>
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
+          {calibrated && (
+            <CalibrationPanel ask={ask} context={calibrated} pressureUnit={units.absolute} name={name} />
+          )}
           <SweepExports recording={recording} ask={ask} plot={plot} />
           {sheet && signal >= 0 && carriesTelegrams && (
             <TelegramPanel

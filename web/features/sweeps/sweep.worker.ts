@@ -5,6 +5,7 @@ import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/r
 import {
   against,
   analyseSweep,
+  calibrationIn,
   envelopeInTime,
   MinMaxPyramid,
   plateaus,
@@ -153,6 +154,8 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const telegrams = line.found === 'edges' ? telegramsIn(line.falling) : undefined;
       return ok(telegrams && { telegrams, serial: serialMessages(telegrams) });
     }
+    case 'calibration':
+      return recording ? ok(calibrationIn(recording, question.ask.context)) : nothingHeld();
     case 'rests': {
       const values = recording?.channels[question.ask.channel]?.values;
       return recording && values ? ok(plateaus(recording.seconds, values)) : nothingHeld();

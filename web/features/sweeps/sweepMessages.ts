@@ -4,6 +4,7 @@ import type { Problem } from '@lettura/core/measure/problem';
 import type { Layout, RecordingExport, RecordingHeading } from '@lettura/core/recording/file';
 import type {
   Against,
+  Calibration,
   Channel,
   Envelope,
   Plateau,
@@ -52,6 +53,8 @@ export interface SweepQuestions {
   against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
   /** Undefined where the channel carries none. */
   telegrams: { ask: { channel: number }; answer: ReadTelegrams | undefined };
+  /** Undefined where no stimulus was held beside the signal. */
+  calibration: { ask: { context: SweepContext }; answer: Calibration | undefined };
   rests: { ask: { channel: number }; answer: Plateau[] };
   /** Sends what is held to its job. */
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };
