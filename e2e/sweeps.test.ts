@@ -216,7 +216,7 @@ test('a pedal held at one angle after the other beside a gauge is calibrated, ea
   await page.getByRole('option', { name: 'Stimulus (gauge, angle)' }).click();
   await page.getByRole('button', { name: 'Read and keep on the job' }).click();
   const errors = page.getByRole('region', { name: 'Errors at held levels' });
-  await errors.getByRole('row', { name: /50\.0 % −0\.29 \+0\.29 0\.00/u }).waitFor();
+  await errors.getByRole('row', { name: /50\.0 %\s*−0\.29\s*\+0\.29\s*0\.00/u }).waitFor();
   await errors
     .getByText(/Inaccuracy: \+0\.29 % at \d+\.0 %, −0\.29 % at \d+\.0 %; the sensor is allowed/u)
     .waitFor();

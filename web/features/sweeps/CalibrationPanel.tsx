@@ -8,13 +8,15 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quantity';
 import type { Calibration, LevelFigure, SweepContext } from '@lettura/core/recording/sweep';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { downloadText } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { t } from '../../ui/words.ts';
 import { calibrationCsv } from './calibrationCsv.ts';
 import type { AskSweep } from './useSweepWorker.ts';
+
+const ErrorCurve = lazy(() => import('./ErrorCurve.tsx'));
 
 export interface CalibrationPanelProps {
   ask: AskSweep;
@@ -40,7 +42,15 @@ export function CalibrationPanel({ ask, context, pressureUnit, name }: Calibrati
   const { measures, nominalReferenceVolts } = context.profile;
   const at = (value: number) => formatWithBasis(value, measures, pressureUnit);
   const ofSpan = (error: number) => signed((100 * error) / found.span);
-  const errors = (all: readonly number[]) => (all.length === 0 ? '–' : all.map(ofSpan).join(', '));
+  // One below the other: beside each other they are wider than a phone.
+  const errors = (all: readonly number[]) =>
+    all.length === 0
+      ? '–'
+      : all.map((error, i) => (
+          <Box key={i} component="span" sx={{ display: 'block' }}>
+            {ofSpan(error)}
+          </Box>
+        ));
   return (
     <Box component="section" aria-label={t('ui-sweeps.errors-at-held-levels')} sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
@@ -82,6 +92,9 @@ export function CalibrationPanel({ ask, context, pressureUnit, name }: Calibrati
         </TableBody>
       </Table>
       <Figures found={found} at={at} />
+      <Suspense fallback={<Box sx={{ height: 260 }} />}>
+        <ErrorCurve found={found} measures={measures} pressureUnit={pressureUnit} />
+      </Suspense>
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
         {context.uses.includes('reference')
           ? t('ui-sweeps.errors-hold-the-gauge')
