@@ -9,6 +9,7 @@ import { lookedAt } from './findings/lookedAt.ts';
 import { lostSignals } from './findings/lostSignals.ts';
 import { markedSteps } from './findings/markedSteps.ts';
 import { noisySignals } from './findings/noisySignals.ts';
+import { offsetChanged } from './findings/offsetChanged.ts';
 import { overRevs } from './findings/overRevs.ts';
 import { stepsAnswered } from './findings/stepsAnswered.ts';
 import { telegramsOnLine } from './findings/telegramsOnLine.ts';
@@ -23,6 +24,7 @@ const LOOKS = [
   liveAgainstWire,
   markedSteps,
   goesBackward,
+  offsetChanged,
   overRevs,
   figuresAgainstStimulus,
   gapsInTime,

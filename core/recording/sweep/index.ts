@@ -17,6 +17,7 @@ export { lagBetween, type Lag } from './lag.ts';
 export { faultPlaces } from './faultPlaces.ts';
 export { channelScale, isPressureUnit, pressureAndBasis } from './channelUnit.ts';
 export { MinMaxPyramid, type Envelope } from './minMaxPyramid.ts';
+export { offsetChange, type OffsetChange } from './offsetChange.ts';
 export { noiseOf } from './noise.ts';
 export { pairOverSweep, type PairOverSweep } from './pairOverSweep.ts';
 export { plateaus, type Plateau } from './plateaus.ts';

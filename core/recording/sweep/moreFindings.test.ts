@@ -115,3 +115,18 @@ test('a stretch from which nothing came is told, with how long it was', () => {
   ]);
   expect(found('gap', ['signal'], [values])).toEqual([]);
 });
+
+test('an offset against the gauge that changes at a moment is told with it; less than matters, or one way only, is not', () => {
+  const levels = [5, 15, 25, 15];
+  const kpa = over(80, (s) => levels[Math.floor(s / 5) % 4]! + 0.02 * Math.sin(700 * s));
+  const signal = (by: number) =>
+    kpa.map((one, i) => 0.5 + 0.1 * (one + (i / RATE >= 47 ? by : 0)) + 0.002 * Math.sin(900 * i));
+  const [change] = found('offset', ['signal', 'stimulus'], [signal(2.6), kpa]);
+  expect(change).toMatchObject({ weight: 'fault', channel: 0, untilSeconds: 79.99 });
+  expect(Math.abs(change!.fromSeconds - 47)).toBeLessThanOrEqual(1);
+  expect(change!.sentence).toMatch(
+    /^From 4[67]\.\d\d s on, the signal stands 2\.60 kPa higher against the stimulus/u,
+  );
+  expect(found('offset', ['signal', 'stimulus'], [signal(1.5), kpa])).toEqual([]);
+  expect(found('offset', ['signal', 'other'], [signal(2.6), kpa])).toEqual([]);
+});

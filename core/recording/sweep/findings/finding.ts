@@ -45,6 +45,8 @@ export const SWEEP_FINDINGS = [
   'still',
   'figures',
   'backward',
+  /** Against what was recorded beside it, it stands off otherwise than before. */
+  'offset',
   'marked-step',
   'step-response',
   'revs',

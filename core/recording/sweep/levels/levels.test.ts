@@ -78,7 +78,9 @@ function stepped(levels: readonly number[], errorOf: (kpa: number, up: boolean) 
       const now = level + (from - level) * Math.exp((-3 * i) / rate);
       behind += (now - behind) * (1 - Math.exp(-2 / rate));
       gauge.push((unit === 'mbar' ? 10 : 1) * (now + 0.05 * scatter(gauge.length)));
-      volts.push(0.5 + (behind - 20 + errorOf(level, level >= from)) * 0.04 + 0.002 * scatter(3 * volts.length));
+      volts.push(
+        0.5 + (behind - 20 + errorOf(level, level >= from)) * 0.04 + 0.002 * scatter(3 * volts.length),
+      );
       if (i === 6 * rate - 1) from = level;
     }
   return {
