@@ -221,6 +221,11 @@ test('a pedal held at one angle after the other beside a gauge is calibrated, ea
     .getByText(/Inaccuracy: \+0\.29 % at \d+\.0 %, −0\.29 % at \d+\.0 %; the sensor is allowed/u)
     .waitFor();
   await errors.getByText(/Hysteresis .*: −0\.59 % at \d+\.0 %/u).waitFor();
+  // At fifty samples a second nothing is known finer than 20 ms.
+  await page
+    .getByRole('region', { name: 'Steps answered' })
+    .getByRole('row', { name: /1\.00 → 1\.84 < 20\.0 < 20\.0 \/ < 20\.0 0\.0$/u })
+    .waitFor();
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
     errors.getByRole('button', { name: 'Levels as CSV' }).click(),

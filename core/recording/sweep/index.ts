@@ -8,6 +8,7 @@ export {
   type SweepMark,
 } from './findings/finding.ts';
 export { against, type Against } from './against.ts';
+export { answeredSteps, type AnsweredStep } from './answeredSteps.ts';
 export { dropouts, type Dropout } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';

@@ -9,6 +9,8 @@ export interface StepResponse {
   /** From the beginning until 63.2 % and 90 % of the way. */
   secondsTo63: number;
   secondsTo90: number;
+  /** How far it went past its new level, in per cent of the step; 0 where it did not beyond its scatter. */
+  overshootPercent: number;
 }
 
 const SETTLED_SHARE = 0.1;
@@ -54,7 +56,14 @@ export function stepResponse(
     final,
     secondsTo63: crossing(1 - Math.exp(-1)) - fromSeconds,
     secondsTo90: crossing(0.9) - fromSeconds,
+    overshootPercent: overshoot(values, share, onset),
   };
+}
+
+function overshoot(values: Float64Array, share: (i: number) => number, scatter: number): number {
+  let past = 0;
+  for (let i = 0; i < values.length; i++) past = Math.max(past, share(i) - 1);
+  return past > scatter ? 100 * past : 0;
 }
 
 /** Half of an end against the other half: whatever it trembles by, it does not go on. */

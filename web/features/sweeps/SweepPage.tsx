@@ -22,6 +22,7 @@ import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
 import { PAPER } from '../../ui/paper.ts';
 import { MarkList } from './MarkList.tsx';
+import { StepTable } from './StepTable.tsx';
 import { RevisePanel } from './RevisePanel.tsx';
 import { RestTable } from './RestTable.tsx';
 import { TelegramPanel } from './TelegramPanel.tsx';
@@ -296,6 +297,17 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
           />
+          {sheet && signal >= 0 && !isLine && (
+            <StepTable
+              ask={ask}
+              channel={signal}
+              unit={channels[signal]?.unit ?? ''}
+              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
+              profile={sheet.sensor.profile}
+              sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
+              onShow={to.show}
+            />
+          )}
           {sheet && signal >= 0 && !isLine && (
             <RestTable
               ask={ask}

@@ -4,6 +4,7 @@ import type { Problem } from '@lettura/core/measure/problem';
 import type { Layout, RecordingExport, RecordingHeading } from '@lettura/core/recording/file';
 import type {
   Against,
+  AnsweredStep,
   Calibration,
   Channel,
   Envelope,
@@ -55,6 +56,7 @@ export interface SweepQuestions {
   telegrams: { ask: { channel: number }; answer: ReadTelegrams | undefined };
   /** Undefined where no stimulus was held beside the signal. */
   calibration: { ask: { context: SweepContext }; answer: Calibration | undefined };
+  steps: { ask: { channel: number; stimulus?: number }; answer: AnsweredStep[] };
   rests: { ask: { channel: number }; answer: Plateau[] };
   /** Sends what is held to its job. */
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };

@@ -1,0 +1,110 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { channelScale, type AnsweredStep } from '@lettura/core/recording/sweep';
+import type { SensorProfile } from '@lettura/core/measure/transfer';
+import { useEffect, useState } from 'react';
+import { Numeral } from '../../ui/Numeral.tsx';
+import { PAPER } from '../../ui/paper.ts';
+import { t } from '../../ui/words.ts';
+import type { AskSweep } from './useSweepWorker.ts';
+import type { View } from './useView.ts';
+
+export interface StepTableProps {
+  ask: AskSweep;
+  /** Of the signal. */
+  channel: number;
+  unit: string;
+  /** Of what drove it; −1 where that was not recorded. */
+  stimulus: number;
+  profile: SensorProfile;
+  /** From one sample to the next: nothing is known finer. */
+  sampleSeconds: number;
+  onShow: (stretch: View) => void;
+}
+
+const MOST_SHOWN = 24;
+
+/** How the signal answered each step: after how long, how fast, and how far past its new level. */
+export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds, onShow }: StepTableProps) {
+  const [steps, setSteps] = useState<readonly AnsweredStep[]>([]);
+  useEffect(() => {
+    let current = true;
+    const beside = stimulus < 0 ? {} : { stimulus };
+    void ask('steps', { channel, ...beside }).then((answer) => {
+      if (current && answer.ok) setSteps(answer.value);
+    });
+    return () => {
+      current = false;
+    };
+  }, [ask, channel, stimulus]);
+  const read = channelScale({ use: 'signal', unit, measures: profile.measures, ambientKpaAbs: undefined });
+  if (steps.length === 0 || 'question' in read) return null;
+  const volts = (value: number) => (value * read.scale).toFixed(2);
+  const lasting = (seconds: number) => (seconds < sampleSeconds ? `< ${inMs(sampleSeconds)}` : inMs(seconds));
+  const driven = steps.some((step) => step.stimulus);
+  return (
+    <Box component="section" aria-label={t('ui-sweeps.steps-answered')} sx={PAPER}>
+      <Typography variant="h2">{t('ui-sweeps.steps-answered')}</Typography>
+      <Table size="small" aria-label={t('ui-sweeps.steps-answered')} sx={{ '& td, & th': { px: 0.5 } }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>{t('ui-sweeps.from-s')}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.from-to-volts')}</TableCell>
+            {driven && <TableCell align="right">{t('ui-sweeps.dead-time-ms')}</TableCell>}
+            <TableCell align="right">{t('ui-sweeps.ms-to-63-and-90')}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.overshoot-percent')}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {steps.slice(0, MOST_SHOWN).map((step) => (
+            <TableRow key={step.fromSeconds}>
+              <TableCell>
+                <Button
+                  size="small"
+                  aria-label={t('ui-sweeps.show-s', { fromSeconds: step.fromSeconds.toFixed(1) })}
+                  onClick={() =>
+                    onShow({
+                      fromSeconds: step.fromSeconds - step.secondsTo90,
+                      toSeconds: step.fromSeconds + 3 * step.secondsTo90,
+                    })
+                  }
+                  sx={{ minWidth: 44, px: 0.5 }}
+                >
+                  {step.fromSeconds.toFixed(1)}
+                </Button>
+              </TableCell>
+              <Numeral>
+                {volts(step.initial)} → {volts(step.final)}
+              </Numeral>
+              {driven && <Numeral>{step.stimulus ? lasting(step.stimulus.deadSeconds) : '–'}</Numeral>}
+              <Numeral>
+                {lasting(step.secondsTo63)} / {lasting(step.secondsTo90)}
+              </Numeral>
+              <Numeral>{step.overshootPercent.toFixed(1)}</Numeral>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        {driven
+          ? t('ui-sweeps.steps-beside-stimulus', { slowest: inMs(slowestOf(steps)) })
+          : t('ui-sweeps.steps-without-stimulus')}
+      </Typography>
+      {steps.length > MOST_SHOWN && (
+        <Typography variant="body2">
+          {t('ui-sweeps.and-more', { length: steps.length - MOST_SHOWN })}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+const inMs = (seconds: number): string => (1000 * seconds).toFixed(Math.abs(seconds) < 0.1 ? 1 : 0);
+const slowestOf = (steps: readonly AnsweredStep[]): number =>
+  Math.max(...steps.map((step) => step.stimulus?.secondsTo63 ?? 0));
