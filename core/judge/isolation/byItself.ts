@@ -7,7 +7,7 @@ import {
   type ProbePoint,
 } from '../../machine/places/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
-import type { IsolatedSensor } from './faultsAround.ts';
+import type { IsolatedSensor } from './isolatedSensor.ts';
 
 /** The sensor fed past its plug, with nothing on its signal: what it says by itself, whatever wire and unit make of it. */
 export interface ByItself {

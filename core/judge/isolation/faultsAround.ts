@@ -1,17 +1,8 @@
-import { keyOn, type Lane, type MachineState } from '../../machine/places/index.ts';
-import type { Companion } from '../../measure/companion/index.ts';
+import { keyOn, type MachineState } from '../../machine/places/index.ts';
 import { FAULT_KINDS, faultOf, type Fault, type Situation } from '../../machine/fault/index.ts';
-import type { FamilyId } from '../../machine/family/index.ts';
-import { valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
+import { valueAtNominal } from '../../measure/transfer/index.ts';
 import { type Wiring } from '../../machine/wiring/index.ts';
-
-/** The sensor of a job, as far as its circuit goes. */
-export interface IsolatedSensor {
-  family: FamilyId;
-  profile: SensorProfile;
-  companion?: Companion | undefined;
-  wires: readonly Lane[];
-}
+import { type IsolatedSensor } from './isolatedSensor.ts';
 
 const ROOM_CELSIUS = 20;
 

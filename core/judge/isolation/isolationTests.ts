@@ -5,7 +5,8 @@ import { signalBand, valueAtNominal, type SensorProfile } from '../../measure/tr
 import { wiringFor } from '../../machine/wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './isolationAnswers.ts';
 import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
-import { type IsolatedSensor, type VoltBand, faultsAround, situationOf, halfOf } from './faultsAround.ts';
+import { type VoltBand, faultsAround, situationOf, halfOf } from './faultsAround.ts';
+import { type IsolatedSensor } from './isolatedSensor.ts';
 
 export interface IsolationTest extends Pick<Recipe, 'about' | 'name' | 'how' | 'caution'> {
   id: RecipeId;

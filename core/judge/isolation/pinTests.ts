@@ -2,7 +2,7 @@ import { say, type Message } from '../../measure/message/index.ts';
 import type { Lane, ProbePoint } from '../../machine/places/index.ts';
 import { thermistorOhms } from '../../measure/thermistor/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
-import type { IsolatedSensor } from './faultsAround.ts';
+import type { IsolatedSensor } from './isolatedSensor.ts';
 
 /** A resistance of the sensor itself, across two of its pins, with its plug off. */
 export interface PinTest {

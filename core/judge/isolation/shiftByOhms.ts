@@ -2,7 +2,7 @@ import type { Lane } from '../../machine/places/index.ts';
 import { situate } from '../../machine/fault/index.ts';
 import { valueAtNominal } from '../../measure/transfer/index.ts';
 import { Wiring, wiringFor } from '../../machine/wiring/index.ts';
-import type { IsolatedSensor } from './faultsAround.ts';
+import type { IsolatedSensor } from './isolatedSensor.ts';
 
 /** What ohms in one wire do, in volts and in the unit of what the sensor measures. */
 export interface Shift {

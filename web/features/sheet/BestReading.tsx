@@ -8,7 +8,7 @@ import { Looked } from './Looked.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
-import { type NextReadingPanelProps, CHANGES } from './NothingNext.tsx';
+import { type NextReadingPanelProps, CHANGES } from './nextReadingProps.ts';
 
 export function BestReading({ next, onGo, onLooked, look }: NextReadingPanelProps & { next: NextReading }) {
   const { target } = next;

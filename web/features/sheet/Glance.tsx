@@ -6,7 +6,7 @@ import { Said } from '../../ui/Said.tsx';
 import { briefState } from '../../ui/inWords.ts';
 import { titled, t } from '../../ui/words.ts';
 import { useWeighed } from '../weighing/index.ts';
-import type { NextReadingPanelProps } from './NothingNext.tsx';
+import type { NextReadingPanelProps } from './nextReadingProps.ts';
 import { shownPercent } from './shownPercent.ts';
 
 /** Where all of it can be read; each line of a glance leads there. */

@@ -12,7 +12,8 @@ import { PlanPanel } from './PlanPanel.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { titled, t } from '../../ui/words.ts';
-import { type NextReadingPanelProps, NothingNext, HardToReach } from './NothingNext.tsx';
+import { NothingNext, HardToReach } from './NothingNext.tsx';
+import { type NextReadingPanelProps } from './nextReadingProps.ts';
 import { BestReading } from './BestReading.tsx';
 
 /** Where to read next, why, and what each answer would mean, before the probe is moved; and two more that are worth it. */

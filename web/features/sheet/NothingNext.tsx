@@ -2,24 +2,9 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Place } from '@lettura/core/machine/places';
-import type { FamilyId } from '@lettura/core/machine/family';
-import type { JobWeighing, NextReading, Reach, Reaches } from '@lettura/core/judge/weighing';
-import { type LookedProps } from './Looked.tsx';
+import type { JobWeighing, Reach } from '@lettura/core/judge/weighing';
 import { t } from '../../ui/words.ts';
-
-export interface NextReadingPanelProps extends LookedProps {
-  family: FamilyId;
-  onGo: (next: NextReading) => void;
-  reaches: Reaches;
-  onReach: (place: Place, reach: Reach) => void;
-}
-
-export const CHANGES: Record<NextReading['answers'][number]['change'], string> = {
-  surer: t('ui-sheet.surer-than-now'),
-  'as-now': t('ui-sheet.sure-now'),
-  'less-sure': t('ui-sheet.less-sure-than-now'),
-};
+import { type NextReadingPanelProps } from './nextReadingProps.ts';
 
 export function NothingNext({ weighing }: { weighing: JobWeighing | undefined }) {
   const [heading, words] =

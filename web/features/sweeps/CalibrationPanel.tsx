@@ -111,21 +111,20 @@ interface FiguresProps {
 }
 
 /** In the terms of IEC 61298-2, each with its sign and its place. */
-function Figures({ found: { figures, allowedPercent }, at }: FiguresProps) {
+function Figures({ found: { figures, allowedPercent, exceeds }, at }: FiguresProps) {
   const where = ({ percent, at: level }: LevelFigure) => ({ percent: signed(percent), level: at(level) });
   const { mostAbove, mostBelow, hysteresis, repeatability, terminalNonLinearity } = figures;
-  const above = where(mostAbove);
-  const below = where(mostBelow);
+  const off = [mostAbove, mostBelow].flatMap((one) => (one ? [t('ui-sweeps.figure-off', where(one))] : []));
+  const [least = '', most = ''] = [Math.min(...allowedPercent), Math.max(...allowedPercent)].map((one) =>
+    one.toFixed(2),
+  );
   return (
     <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
       <li>
         {t('ui-sweeps.figure-inaccuracy', {
-          above: above.percent,
-          aboveAt: above.level,
-          below: below.percent,
-          belowAt: below.level,
-          allowed: allowedPercent.toFixed(2),
-          exceeds: Math.max(mostAbove.percent, -mostBelow.percent) > allowedPercent,
+          off: off.length > 0 ? off.join(', ') : t('ui-sweeps.figure-none-off'),
+          allowed: least === most ? `${least} %` : t('ui-sweeps.figure-allowed-to', { least, most }),
+          exceeds,
         })}
       </li>
       <li>

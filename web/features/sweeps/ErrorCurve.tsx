@@ -6,7 +6,6 @@ import {
   ComposedChart,
   Legend,
   Line,
-  ReferenceLine,
   ResponsiveContainer,
   Scatter,
   XAxis,
@@ -31,10 +30,15 @@ export default function ErrorCurve({ found, measures, pressureUnit }: ErrorCurve
   const ink = palette.text.primary;
   const still = { isAnimationActive: false } as const;
   return (
-    <div role="img" aria-label={t('ui-sweeps.error-curve', { allowed: allowedPercent.toFixed(2) })}>
+    <div role="img" aria-label={t('ui-sweeps.error-curve')}>
       <ResponsiveContainer width="100%" height={260}>
         <ComposedChart
-          data={levels.map(({ level, meanError }) => ({ level: at(level), percent: percent(meanError) }))}
+          data={levels.map(({ level, meanError }, i) => ({
+            level: at(level),
+            percent: percent(meanError),
+            allowed: allowedPercent[i],
+            allowedBelow: -allowedPercent[i]!,
+          }))}
           margin={{ top: 8, right: 16, bottom: 20, left: 8 }}
           accessibilityLayer={false}
         >
@@ -56,16 +60,21 @@ export default function ErrorCurve({ found, measures, pressureUnit }: ErrorCurve
             dataKey="percent"
             stroke={ink}
             fontSize={14}
-            domain={[
-              (least: number) => Math.min(least, -allowedPercent),
-              (most: number) => Math.max(most, allowedPercent),
-            ]}
+            domain={['auto', 'auto']}
             tickFormatter={(value: number) => value.toFixed(2)}
             label={{ value: '%', angle: 0, position: 'insideTopLeft', fill: ink }}
           />
           <Legend verticalAlign="top" />
-          {[-allowedPercent, allowedPercent].map((y) => (
-            <ReferenceLine key={y} y={y} stroke={palette.standing.unknown} strokeDasharray="4 3" />
+          {(['allowed', 'allowedBelow'] as const).map((which) => (
+            <Line
+              key={which}
+              dataKey={which}
+              legendType="none"
+              stroke={palette.standing.unknown}
+              strokeDasharray="4 3"
+              dot={false}
+              {...still}
+            />
           ))}
           <Line name={t('ui-sweeps.mean')} dataKey="percent" stroke={ink} dot={false} {...still} />
           <Scatter

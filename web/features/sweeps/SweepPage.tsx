@@ -298,17 +298,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}
           />
           {sheet && signal >= 0 && !isLine && (
-            <StepTable
-              ask={ask}
-              channel={signal}
-              unit={channels[signal]?.unit ?? ''}
-              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
-              profile={sheet.sensor.profile}
-              sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
-              onShow={to.show}
-            />
-          )}
-          {sheet && signal >= 0 && !isLine && (
             <RestTable
               ask={ask}
               channel={signal}
@@ -317,6 +306,17 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               pressureUnit={units.absolute}
               referenceRecorded={channels.some(({ use }) => use === 'reference')}
               marks={marks}
+              onShow={to.show}
+            />
+          )}
+          {sheet && signal >= 0 && !isLine && (
+            <StepTable
+              ask={ask}
+              channel={signal}
+              unit={channels[signal]?.unit ?? ''}
+              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
+              profile={sheet.sensor.profile}
+              sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
               onShow={to.show}
             />
           )}

@@ -13,8 +13,10 @@ export interface Calibration extends LevelTable {
   beyondRange: number;
   /** Of the sensor, in the unit of what it measures. */
   span: number;
-  /** What the sensor is allowed in the middle of its range, in per cent of the span. */
-  allowedPercent: number;
+  /** What the sensor is allowed at each level, in per cent of the span. */
+  allowedPercent: readonly number[];
+  /** A reading lies further off than it is allowed at its level. */
+  exceeds: boolean;
 }
 
 /** A level this near to an end of the range, as a share of it, is the end. */
@@ -40,14 +42,15 @@ export function calibrationIn(given: Recording, context: SweepContext): Calibrat
     ({ level }) => level >= profile.lowest - END_SHARE * span && level <= profile.highest + END_SHARE * span,
   );
   const table = levelTable(readings, span);
-  const middle = (profile.lowest + profile.highest) / 2;
+  const allowed = (level: number) => toleranceAt(level, profile);
   return (
     table && {
       ...table,
       readings,
       beyondRange: held.length - readings.length,
       span,
-      allowedPercent: (100 * toleranceAt(middle, profile)) / span,
+      allowedPercent: table.levels.map(({ level }) => (100 * allowed(level)) / span),
+      exceeds: readings.some(({ level, reads }) => Math.abs(reads - level) > allowed(level)),
     }
   );
 }

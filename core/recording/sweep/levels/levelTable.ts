@@ -22,9 +22,9 @@ export interface LevelFigure {
  * worked out from memory).
  */
 export interface LevelFigures {
-  /** Of any reading: the largest error above, and the largest below what it should be; 0 where all lie on the other side. */
-  mostAbove: LevelFigure;
-  mostBelow: LevelFigure;
+  /** Of any reading: the largest error above, and the largest below what it should be; undefined where all lie on the other side. */
+  mostAbove: LevelFigure | undefined;
+  mostBelow: LevelFigure | undefined;
   /** Upscale minus downscale, each the mean at its level, where it is largest; undefined without a level read both ways. */
   hysteresis: LevelFigure | undefined;
   /** Between readings of one level from one direction; undefined where none was read twice. */
@@ -81,7 +81,6 @@ function figuresOf(levels: readonly Level[], span: number): LevelFigures {
     at: level,
   });
   const all = levels.flatMap((one) => [...one.up, ...one.down].map((error) => figure(error, one)));
-  const none: LevelFigure = { percent: 0, at: levels[0]!.level };
   const bothWays = levels.filter(({ up, down }) => up.length > 0 && down.length > 0);
   const again = (['up', 'down'] as const).flatMap((direction) =>
     levels
@@ -92,8 +91,8 @@ function figuresOf(levels: readonly Level[], span: number): LevelFigures {
   const errors = levels.map(({ meanError }) => meanError);
   const ends = errors.map((error, i) => figure(error - onTerminalLine(at, errors, i), levels[i]!));
   return {
-    mostAbove: all.reduce((most, one) => (one.percent > most.percent ? one : most), none),
-    mostBelow: all.reduce((most, one) => (one.percent < most.percent ? one : most), none),
+    mostAbove: farthest(all.filter(({ percent }) => percent > 0)),
+    mostBelow: farthest(all.filter(({ percent }) => percent < 0)),
     hysteresis: farthest(bothWays.map((one) => figure(mean(one.up) - mean(one.down), one))),
     repeatability: farthest(again),
     terminalNonLinearity: farthest(ends)!,

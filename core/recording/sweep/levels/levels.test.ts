@@ -39,6 +39,24 @@ test('the figures of a calibration worked out by hand', () => {
   });
 });
 
+test('errors on one side only have no largest on the other, and one past what is allowed at its level is told', () => {
+  const above = levelTable(
+    CALIBRATION.map((one) => ({ ...one, reads: one.reads + 1 })),
+    100,
+  )!;
+  expect(above.figures.mostAbove?.percent).toBeCloseTo(1.6, 6);
+  expect(above.figures.mostBelow).toBeUndefined();
+  const ofValue = { ...PRESSURE, tolerance: { form: 'of-value', percent: 1, atLeast: 0.1 } as const };
+  const found = calibrationIn(
+    stepped(UP_AND_DOWN, () => 0.6, 'kPa'),
+    context({ profile: ofValue }),
+  )!;
+  // One per cent of 20 and of 45 kPa is less than 0.6 kPa, of 70 and above it is more.
+  expect(found.allowedPercent[0]).toBeCloseTo(0.2, 2);
+  expect(found.allowedPercent[4]).toBeCloseTo(1.2, 2);
+  expect(found.exceeds).toBe(true);
+});
+
 test('read once, and one way only, it has no repeatability and no hysteresis; two levels are no calibration', () => {
   const oneWay = CALIBRATION.slice(0, 5);
   expect(levelTable(oneWay, 100)?.figures).toMatchObject({ hysteresis: undefined, repeatability: undefined });
@@ -105,10 +123,11 @@ test.each(['kPa', 'mbar'])(
     );
     expect(found.levels.map(({ level }) => Math.round(level))).toEqual([20, 45, 70, 95, 120]);
     expect(found.span).toBe(100);
-    expect(found.allowedPercent).toBeCloseTo(1, 9);
+    expect(found.allowedPercent.map((one) => Number(one.toFixed(9)))).toEqual([1, 1, 1, 1, 1]);
+    expect(found.exceeds).toBe(false);
     expect(found.figures.hysteresis!.percent).toBeCloseTo(-0.8, 1);
-    expect(found.figures.mostAbove.percent).toBeCloseTo(0.5, 1);
-    expect(found.figures.mostBelow.percent).toBeCloseTo(-0.3, 1);
+    expect(found.figures.mostAbove!.percent).toBeCloseTo(0.5, 1);
+    expect(found.figures.mostBelow!.percent).toBeCloseTo(-0.3, 1);
   },
 );
 
