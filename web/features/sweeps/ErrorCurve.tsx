@@ -61,7 +61,7 @@ export default function ErrorCurve({ found, measures, pressureUnit }: ErrorCurve
             stroke={ink}
             fontSize={14}
             domain={['auto', 'auto']}
-            tickFormatter={(value: number) => value.toFixed(2)}
+            tickFormatter={(value: number) => value.toFixed(2).replace('-', '−')}
             label={{ value: '%', angle: 0, position: 'insideTopLeft', fill: ink }}
           />
           <Legend verticalAlign="top" />
@@ -73,10 +73,18 @@ export default function ErrorCurve({ found, measures, pressureUnit }: ErrorCurve
               stroke={palette.standing.unknown}
               strokeDasharray="4 3"
               dot={false}
+              activeDot={false}
               {...still}
             />
           ))}
-          <Line name={t('ui-sweeps.mean')} dataKey="percent" stroke={ink} dot={false} {...still} />
+          <Line
+            name={t('ui-sweeps.mean')}
+            dataKey="percent"
+            stroke={ink}
+            dot={false}
+            activeDot={false}
+            {...still}
+          />
           <Scatter
             name={t('ui-sweeps.come-to-from-below')}
             data={points(({ up }) => up)}

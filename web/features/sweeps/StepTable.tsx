@@ -10,7 +10,6 @@ import { channelScale, type AnsweredStep } from '@lettura/core/recording/sweep';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { useEffect, useState } from 'react';
 import { Numeral } from '../../ui/Numeral.tsx';
-import { PAPER } from '../../ui/paper.ts';
 import { t } from '../../ui/words.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -49,7 +48,7 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
   const lasting = (seconds: number) => (seconds < sampleSeconds ? `< ${inMs(sampleSeconds)}` : inMs(seconds));
   const driven = steps.some((step) => step.stimulus);
   return (
-    <Box component="section" aria-label={t('ui-sweeps.steps-answered')} sx={PAPER}>
+    <Box component="section" aria-label={t('ui-sweeps.steps-answered')} sx={{ mt: 2 }}>
       <Typography variant="h2">{t('ui-sweeps.steps-answered')}</Typography>
       <Table size="small" aria-label={t('ui-sweeps.steps-answered')} sx={{ '& td, & th': { px: 0.5 } }}>
         <TableHead>
@@ -57,7 +56,8 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
             <TableCell>{t('ui-sweeps.from-s')}</TableCell>
             <TableCell align="right">{t('ui-sweeps.from-to-volts')}</TableCell>
             {driven && <TableCell align="right">{t('ui-sweeps.dead-time-ms')}</TableCell>}
-            <TableCell align="right">{t('ui-sweeps.ms-to-63-and-90')}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.percent-ms', { percent: 63 })}</TableCell>
+            <TableCell align="right">{t('ui-sweeps.percent-ms', { percent: 90 })}</TableCell>
             <TableCell align="right">{t('ui-sweeps.overshoot-percent')}</TableCell>
           </TableRow>
         </TableHead>
@@ -83,9 +83,8 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
                 {volts(step.initial)} → {volts(step.final)}
               </Numeral>
               {driven && <Numeral>{step.stimulus ? lasting(step.stimulus.deadSeconds) : '–'}</Numeral>}
-              <Numeral>
-                {lasting(step.secondsTo63)} / {lasting(step.secondsTo90)}
-              </Numeral>
+              <Numeral>{lasting(step.secondsTo63)}</Numeral>
+              <Numeral>{lasting(step.secondsTo90)}</Numeral>
               <Numeral>{step.overshootPercent.toFixed(1)}</Numeral>
             </TableRow>
           ))}
@@ -105,6 +104,6 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
   );
 }
 
-const inMs = (seconds: number): string => (1000 * seconds).toFixed(Math.abs(seconds) < 0.1 ? 1 : 0);
+const inMs = (seconds: number): string => (1000 * seconds).toFixed(Math.abs(seconds) < 0.01 ? 1 : 0);
 const slowestOf = (steps: readonly AnsweredStep[]): number =>
   Math.max(...steps.map((step) => step.stimulus?.secondsTo63 ?? 0));

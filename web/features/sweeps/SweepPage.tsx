@@ -243,10 +243,21 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
             ))}
           </Box>
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
+          <SweepExports recording={recording} ask={ask} plot={plot} />
           {calibrated && (
             <CalibrationPanel ask={ask} context={calibrated} pressureUnit={units.absolute} name={name} />
           )}
-          <SweepExports recording={recording} ask={ask} plot={plot} />
+          {sheet && signal >= 0 && !isLine && (
+            <StepTable
+              ask={ask}
+              channel={signal}
+              unit={channels[signal]?.unit ?? ''}
+              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
+              profile={sheet.sensor.profile}
+              sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
+              onShow={to.show}
+            />
+          )}
           {sheet && signal >= 0 && carriesTelegrams && (
             <TelegramPanel
               ask={ask}
@@ -306,17 +317,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               pressureUnit={units.absolute}
               referenceRecorded={channels.some(({ use }) => use === 'reference')}
               marks={marks}
-              onShow={to.show}
-            />
-          )}
-          {sheet && signal >= 0 && !isLine && (
-            <StepTable
-              ask={ask}
-              channel={signal}
-              unit={channels[signal]?.unit ?? ''}
-              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
-              profile={sheet.sensor.profile}
-              sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
               onShow={to.show}
             />
           )}
