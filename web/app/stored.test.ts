@@ -1,4 +1,4 @@
-import { beforeEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { z } from 'zod';
 import { fakeStorage } from '../testStorage.ts';
 import { ownDraft, storedByJob } from './stored.ts';
@@ -8,6 +8,8 @@ const drafts = storedByJob('lettura.sheet', z.object({ draft: z.string() }));
 beforeEach(() => {
   vi.stubGlobal('localStorage', fakeStorage());
 });
+// What one file leaves behind another one finds.
+afterEach(() => void vi.unstubAllGlobals());
 
 test('two tabs on two jobs keep both drafts, whoever types last', () => {
   const [first, second] = [drafts.load(), drafts.load()];
@@ -43,6 +45,8 @@ test('one that is damaged takes no other along, and one that is gone is gone', (
 test('where the storage is full, what an older version kept stays where it is', () => {
   const kept = fakeStorage();
   kept.setItem('lettura.sheet', JSON.stringify({ a: { draft: 'old' } }));
+  // A tab that keeps it as well is no place for good.
+  vi.stubGlobal('sessionStorage', fakeStorage());
   vi.stubGlobal(
     'localStorage',
     new Proxy(kept, {
@@ -76,7 +80,6 @@ test('two tabs on one job overwrite nothing of each other’s, and a new one tak
   inTab(second).clear();
   expect(inTab(second).load()).toBe('');
   expect(inTab(fakeStorage()).load()).toBe('');
-  vi.unstubAllGlobals();
 });
 
 test('two tabs on the sheet of one job each keep their own entry through a reload', () => {

@@ -75,10 +75,11 @@ export interface StoredByJob<T> {
 export function storedByJob<T>(key: string, schema: z.ZodType<T>): StoredByJob<T> {
   const prefix = `${key}.`;
   const placeOf = (jobId: string) => ownDraft<T | undefined>(prefix + jobId, schema.optional(), undefined);
-  const ids = (): string[] => {
+  const idsOn = (shelf: Shelf): string[] => {
     try {
-      const all = new Set([...Object.keys(localStorage), ...Object.keys(globalThis.sessionStorage ?? {})]);
-      return [...all].flatMap((one) => (one.startsWith(prefix) ? [one.slice(prefix.length)] : []));
+      return Object.keys(globalThis[shelf]).flatMap((one) =>
+        one.startsWith(prefix) ? [one.slice(prefix.length)] : [],
+      );
     } catch {
       return [];
     }
@@ -89,9 +90,9 @@ export function storedByJob<T>(key: string, schema: z.ZodType<T>): StoredByJob<T
       const all: Record<string, T> = old.load();
       for (const [jobId, value] of Object.entries(all)) placeOf(jobId).save(value);
       // Where the storage is full the old place stays: it is read again next time.
-      const moved = ids();
+      const moved = idsOn('localStorage');
       if (Object.keys(all).every((jobId) => moved.includes(jobId))) old.clear();
-      for (const jobId of ids()) {
+      for (const jobId of new Set([...moved, ...idsOn('sessionStorage')])) {
         const value = placeOf(jobId).load();
         if (value !== undefined) all[jobId] = value;
       }
