@@ -26,7 +26,9 @@ test.each([
   [{ DATABASE_URL, HOST: '0.0.0.0' }, 'no sign-in'],
   [{ DATABASE_URL, LETTURA_METER: 'over there' }, 'host:port'],
   [{ DATABASE_URL, LETTURA_METER: '192.0.2.7:99999' }, 'host:port'],
-  [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'scpi:// or can-text://'],
+  [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'what it speaks, scpi://'],
+  // Of each sort of feed there is one: a meter in the place of the live data would be a second meter.
+  [{ DATABASE_URL, LETTURA_LIVE_DATA: 'scpi://192.0.2.7:5025' }, 'what it speaks, can-text://'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {
@@ -46,14 +48,14 @@ test('the channels of a meter are given as it numbers them', () => {
   });
 });
 
-test('what an instrument speaks stands before its address, where it is not the usual', () => {
+test('what an instrument speaks stands before its address', () => {
   const { data } = readConfig({
     DATABASE_URL,
     LETTURA_METER: 'simulated',
-    LETTURA_LIVE_DATA: 'scpi://logger.example:5025',
+    LETTURA_LIVE_DATA: 'can-text://adapter.example:3000',
   });
   expect(data).toMatchObject({
     LETTURA_METER: 'simulated',
-    LETTURA_LIVE_DATA: { protocol: 'scpi', host: 'logger.example', port: 5025 },
+    LETTURA_LIVE_DATA: { protocol: 'can-text', host: 'adapter.example', port: 3000 },
   });
 });

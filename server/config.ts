@@ -1,17 +1,19 @@
-import { refusalsOf } from '@lettura/contract';
+import { refusalsOf, type FeedId } from '@lettura/contract';
 import { inWords } from '@lettura/words';
 import { z } from 'zod';
-import { feedPlace, PROTOCOLS } from './feeds/protocols.ts';
+import { feedPlace, protocolsOf } from './feeds/protocols.ts';
 
-const place = z.string().transform((text, context) => {
-  const found = feedPlace(text);
-  if (found) return found;
-  context.addIssue({
-    code: 'custom',
-    message: `Give it as host:port, simulated or none; before an address ${Object.keys(PROTOCOLS).join(':// or ')}:// where it is not the usual one.`,
+const placeOf = (wanted: FeedId) =>
+  z.string().transform((text, context) => {
+    const found = feedPlace(text, wanted);
+    if (found) return found;
+    const protocols = protocolsOf(wanted).map((id) => `${id}://`);
+    context.addIssue({
+      code: 'custom',
+      message: `Give it as host:port, simulated or none; before an address stands what it speaks, ${protocols.join(' or ')}.`,
+    });
+    return z.NEVER;
   });
-  return z.NEVER;
-});
 
 const schema = z.object({
   DATABASE_URL: z.url({
@@ -37,7 +39,7 @@ const schema = z.object({
   /** `demo` adds the invented jobs to an empty database. */
   LETTURA_DATA: z.enum(['demo', 'none']).default('none'),
   /** A meter that speaks SCPI over a socket; the demo takes the stand-in unless told otherwise. */
-  LETTURA_METER: place.optional(),
+  LETTURA_METER: placeOf('meter').optional(),
   /** Its channels, as it numbers them: 1,2,3,4 or 101,102. */
   LETTURA_METER_CHANNELS: z
     .string()
@@ -45,7 +47,7 @@ const schema = z.object({
     .transform((list) => list.split(',').map(Number))
     .optional(),
   /** A stream of CAN frames in text, as an adapter gives it over a socket; likewise. */
-  LETTURA_LIVE_DATA: place.optional(),
+  LETTURA_LIVE_DATA: placeOf('live-data').optional(),
 });
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];

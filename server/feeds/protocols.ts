@@ -1,3 +1,4 @@
+import type { FeedId } from '@lettura/contract';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { LiveDataFeed } from './liveDataFeed.ts';
@@ -16,6 +17,8 @@ export interface FeedOptions {
 }
 
 interface ProtocolSpec {
+  /** What it is followed as: of each there is one. */
+  gives: FeedId;
   follow: (options: FeedOptions) => Feed;
   /** Speaks the same on loopback, for who has no such instrument. */
   standIn: () => Promise<{ port: number; close: () => Promise<void> }>;
@@ -27,11 +30,12 @@ const SAMPLES_PER_SECOND = 200;
 /** What instruments speak: each name is what stands before `://` in an address. */
 export const PROTOCOLS = {
   scpi: {
+    gives: 'meter',
     follow: ({ meterChannels, ...at }) =>
       new MeterFeed({ ...at, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND }),
     standIn: simulatedInstrument,
   },
-  'can-text': { follow: (options) => new LiveDataFeed(options), standIn: simulatedUnit },
+  'can-text': { gives: 'live-data', follow: (options) => new LiveDataFeed(options), standIn: simulatedUnit },
 } satisfies Record<string, ProtocolSpec>;
 export type ProtocolId = keyof typeof PROTOCOLS;
 
@@ -42,13 +46,16 @@ const HIGHEST_PORT = 65_535;
 /** Where a feed comes from: an address, the stand-in of a protocol, or nowhere. */
 export type FeedPlace = 'none' | 'simulated' | { protocol?: ProtocolId; host: string; port: number };
 
-/** An address as it is set, `host:port` or `protocol://host:port`; undefined where it is none. */
-export function feedPlace(text: string): FeedPlace | undefined {
+/** What can stand before an address of such a feed, the usual first. */
+export const protocolsOf = (wanted: FeedId): ProtocolId[] =>
+  (Object.keys(PROTOCOLS) as ProtocolId[]).filter((id) => PROTOCOLS[id].gives === wanted);
+
+/** An address as it is set, `host:port` or `protocol://host:port`; undefined where it is none that gives such a feed. */
+export function feedPlace(text: string, wanted: FeedId): FeedPlace | undefined {
   if (text === 'none' || text === 'simulated') return text;
   const { protocol, host, port } = ADDRESS.exec(text)?.groups ?? {};
   if (host === undefined || Number(port) > HIGHEST_PORT) return undefined;
   if (protocol === undefined) return { host, port: Number(port) };
-  return Object.hasOwn(PROTOCOLS, protocol)
-    ? { protocol: protocol as ProtocolId, host, port: Number(port) }
-    : undefined;
+  const known = protocolsOf(wanted).find((id) => id === protocol);
+  return known && { protocol: known, host, port: Number(port) };
 }
