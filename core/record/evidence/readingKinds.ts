@@ -72,7 +72,7 @@ interface ReadingKindSpec<R extends AnyEvidence> {
   where(spot: SpotOf<R>): Message;
   /** What the instrument showed. */
   shows(reading: R): Quantity;
-  /** The same as a number in the unit that is predicted: volts, ohms, or the unit of what is measured. */
+  /** The same as a number: volts, ohms, kilopascals as the gauge counts, or the unit of what is measured. */
   reads(reading: R): number;
 }
 

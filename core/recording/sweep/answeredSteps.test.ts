@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { answeredSteps } from './index.ts';
+import { MPX4250A, type SensorProfile } from '../../measure/transfer/index.ts';
+import { answeredSteps, stepsIn } from './index.ts';
 
 const RATE = 2000;
 const LEVELS = [1, 2.5, 1.5, 3];
@@ -52,6 +53,22 @@ test('overshoot of a system that rings is that of its damping', () => {
   const found = answeredSteps(seconds, volts, stimulus);
   expect(found).toHaveLength(3);
   for (const { overshootPercent } of found) expect(within(overshootPercent, 25.38)).toBeLessThan(0.02);
+});
+
+test('steps are told in volts, whatever the recording is in, and only of a channel that is known', () => {
+  const { seconds, volts } = driven({ dead: 0, tau: 0.1 });
+  const inMillivolts = {
+    seconds,
+    channels: [{ name: 'S', unit: 'mV', values: volts.map((one) => 1000 * one) }],
+  };
+  const profile: SensorProfile = {
+    ...MPX4250A,
+    tolerance: { form: 'plus-minus', plusMinus: 3 },
+    bias: 'pull-up',
+  };
+  const found = stepsIn(inMillivolts, { profile, uses: ['signal'] });
+  expect(found.map(({ final }) => Number(final.toFixed(2)))).toEqual([2.5, 1.5, 3]);
+  expect(stepsIn(inMillivolts, { profile, uses: ['other'] })).toEqual([]);
 });
 
 test('without a stimulus there is no dead time, and a hand that moves slowly makes no step', () => {

@@ -26,4 +26,5 @@ export { indexAt, sampleRate, type Channel, type Recording } from './recording.t
 export { stuckAgainst, type Stuck } from './standsStill.ts';
 export { stepResponse, type StepResponse } from './stepResponse.ts';
 export { sweepBand, type SweepBand } from './sweepBand.ts';
+export { stepsIn } from './stepsIn.ts';
 export { strokesOf, type Stroke } from './strokes.ts';

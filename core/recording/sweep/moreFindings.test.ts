@@ -128,5 +128,8 @@ test('an offset against the gauge that changes at a moment is told with it; less
     /^From 4[67]\.\d\d s on, the signal stands 2\.60 kPa higher against the stimulus/u,
   );
   expect(found('offset', ['signal', 'stimulus'], [signal(1.5), kpa])).toEqual([]);
+  // A wire that breaks is a dropout, and no offset.
+  const broken = signal(0).map((volts, i) => (i / RATE >= 47 ? 0.01 : volts));
+  expect(found('offset', ['signal', 'stimulus'], [broken, kpa])).toEqual([]);
   expect(found('offset', ['signal', 'other'], [signal(2.6), kpa])).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { meanOver } from './meanOver.ts';
 import { noiseOf } from './noise.ts';
 
 /** A stretch in which a signal stood still. */
@@ -70,7 +71,7 @@ export function plateaus(
 
 /** A rest begins once the signal has come to its level: the way there is no part of it. */
 function settled({ from, to }: Plateau, seconds: Float64Array, values: Float64Array, width: number): Plateau {
-  const level = meanOf(values, (from + to) >> 1, to);
+  const level = meanOver(values, (from + to) >> 1, to);
   let first = from;
   while (first < to && !(Math.abs(values[first]! - level) <= SETTLED_SHARE * width)) first++;
   return {
@@ -78,7 +79,7 @@ function settled({ from, to }: Plateau, seconds: Float64Array, values: Float64Ar
     to,
     fromSeconds: seconds[first]!,
     untilSeconds: seconds[to]!,
-    mean: meanOf(values, first, to),
+    mean: meanOver(values, first, to),
   };
 }
 
@@ -95,16 +96,6 @@ function joined(rests: readonly Plateau[], width: number): Plateau[] {
     } else all.push({ ...rest });
   }
   return all;
-}
-
-function meanOf(values: Float64Array, from: number, to: number): number {
-  let [sum, count] = [0, 0];
-  for (let i = from; i <= to; i++) {
-    if (Number.isNaN(values[i]!)) continue;
-    sum += values[i]!;
-    count++;
-  }
-  return sum / count;
 }
 
 function keepLong(

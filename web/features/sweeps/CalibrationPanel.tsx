@@ -96,10 +96,12 @@ export function CalibrationPanel({ ask, context, pressureUnit, name }: Calibrati
         <ErrorCurve found={found} measures={measures} pressureUnit={pressureUnit} />
       </Suspense>
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
-        {context.uses.includes('reference')
-          ? t('ui-sweeps.errors-hold-the-gauge')
-          : t('ui-sweeps.errors-hold-gauge-and-reference', { volts: nominalReferenceVolts.toFixed(2) })}
+        {t('ui-sweeps.errors-hold-gauge', {
+          supply: found.supply,
+          volts: nominalReferenceVolts.toFixed(2),
+        })}
         {found.beyondRange > 0 && ` ${t('ui-sweeps.levels-beyond-range', { levels: found.beyondRange })}`}
+        {found.withoutValue > 0 && ` ${t('ui-sweeps.levels-without-value', { levels: found.withoutValue })}`}
       </Typography>
     </Box>
   );

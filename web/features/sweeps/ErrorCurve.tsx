@@ -95,7 +95,7 @@ export default function ErrorCurve({ found, measures, pressureUnit }: ErrorCurve
           <Scatter
             name={t('ui-sweeps.come-to-from-above')}
             data={points(({ down }) => down)}
-            fill={palette.standing.suspect}
+            fill={ink}
             shape="square"
             {...still}
           />

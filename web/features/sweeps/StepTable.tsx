@@ -6,8 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { channelScale, type AnsweredStep } from '@lettura/core/recording/sweep';
-import type { SensorProfile } from '@lettura/core/measure/transfer';
+import type { AnsweredStep, SweepContext } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { t } from '../../ui/words.ts';
@@ -16,12 +15,7 @@ import type { View } from './useView.ts';
 
 export interface StepTableProps {
   ask: AskSweep;
-  /** Of the signal. */
-  channel: number;
-  unit: string;
-  /** Of what drove it; −1 where that was not recorded. */
-  stimulus: number;
-  profile: SensorProfile;
+  context: SweepContext;
   /** From one sample to the next: nothing is known finer. */
   sampleSeconds: number;
   onShow: (stretch: View) => void;
@@ -30,22 +24,20 @@ export interface StepTableProps {
 const MOST_SHOWN = 24;
 
 /** How the signal answered each step: after how long, how fast, and how far past its new level. */
-export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds, onShow }: StepTableProps) {
+export function StepTable({ ask, context, sampleSeconds, onShow }: StepTableProps) {
   const [steps, setSteps] = useState<readonly AnsweredStep[]>([]);
   useEffect(() => {
     let current = true;
-    const beside = stimulus < 0 ? {} : { stimulus };
-    void ask('steps', { channel, ...beside }).then((answer) => {
+    void ask('steps', { context }).then((answer) => {
       if (current && answer.ok) setSteps(answer.value);
     });
     return () => {
       current = false;
     };
-  }, [ask, channel, stimulus]);
-  const read = channelScale({ use: 'signal', unit, measures: profile.measures, ambientKpaAbs: undefined });
-  if (steps.length === 0 || 'question' in read) return null;
-  const volts = (value: number) => (value * read.scale).toFixed(2);
-  const lasting = (seconds: number) => (seconds < sampleSeconds ? `< ${inMs(sampleSeconds)}` : inMs(seconds));
+  }, [ask, context]);
+  if (steps.length === 0) return null;
+  const lasting = (seconds: number) =>
+    Math.abs(seconds) < sampleSeconds ? `< ${inMs(sampleSeconds)}` : inMs(seconds);
   const driven = steps.some((step) => step.stimulus);
   return (
     <Box component="section" aria-label={t('ui-sweeps.steps-answered')} sx={{ mt: 2 }}>
@@ -80,7 +72,7 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
                 </Button>
               </TableCell>
               <Numeral>
-                {volts(step.initial)} → {volts(step.final)}
+                {step.initial.toFixed(2)} → {step.final.toFixed(2)}
               </Numeral>
               {driven && <Numeral>{step.stimulus ? lasting(step.stimulus.deadSeconds) : '–'}</Numeral>}
               <Numeral>{lasting(step.secondsTo63)}</Numeral>
@@ -92,7 +84,7 @@ export function StepTable({ ask, channel, unit, stimulus, profile, sampleSeconds
       </Table>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {driven
-          ? t('ui-sweeps.steps-beside-stimulus', { slowest: inMs(slowestOf(steps)) })
+          ? t('ui-sweeps.steps-beside-stimulus', { slowest: lasting(slowestOf(steps)) })
           : t('ui-sweeps.steps-without-stimulus')}
       </Typography>
       {steps.length > MOST_SHOWN && (

@@ -127,9 +127,9 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
       current = false;
     };
   }, [ask, channels, fromSeconds, toSeconds]);
-  const calibrated = useMemo(
+  const read = useMemo(
     () =>
-      sheet && channels.some(({ use }) => use === 'stimulus')
+      sheet
         ? {
             profile: sheet.sensor.profile,
             companion: sheet.sensor.companion,
@@ -244,16 +244,13 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
           </Box>
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <SweepExports recording={recording} ask={ask} plot={plot} />
-          {calibrated && (
-            <CalibrationPanel ask={ask} context={calibrated} pressureUnit={units.absolute} name={name} />
+          {read && !isLine && (
+            <CalibrationPanel ask={ask} context={read} pressureUnit={units.absolute} name={name} />
           )}
-          {sheet && signal >= 0 && !isLine && (
+          {read && signal >= 0 && !isLine && (
             <StepTable
               ask={ask}
-              channel={signal}
-              unit={channels[signal]?.unit ?? ''}
-              stimulus={channels.findIndex(({ use }) => use === 'stimulus')}
-              profile={sheet.sensor.profile}
+              context={read}
               sampleSeconds={durationSeconds / Math.max(1, samples - 1)}
               onShow={to.show}
             />

@@ -5,11 +5,11 @@ import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/r
 import {
   against,
   analyseSweep,
-  answeredSteps,
   calibrationIn,
   envelopeInTime,
   MinMaxPyramid,
   plateaus,
+  stepsIn,
   type Recording,
 } from '@lettura/core/recording/sweep';
 import { lineEdges, serialMessages, telegramsIn } from '@lettura/core/recording/telegram';
@@ -157,12 +157,8 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
     }
     case 'calibration':
       return recording ? ok(calibrationIn(recording, question.ask.context)) : nothingHeld();
-    case 'steps': {
-      const { channel, stimulus } = question.ask;
-      const values = recording?.channels[channel]?.values;
-      const drove = stimulus === undefined ? undefined : recording?.channels[stimulus]?.values;
-      return recording && values ? ok(answeredSteps(recording.seconds, values, drove)) : nothingHeld();
-    }
+    case 'steps':
+      return recording ? ok(stepsIn(recording, question.ask.context)) : nothingHeld();
     case 'rests': {
       const values = recording?.channels[question.ask.channel]?.values;
       return recording && values ? ok(plateaus(recording.seconds, values)) : nothingHeld();

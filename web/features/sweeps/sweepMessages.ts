@@ -56,7 +56,7 @@ export interface SweepQuestions {
   telegrams: { ask: { channel: number }; answer: ReadTelegrams | undefined };
   /** Undefined where no stimulus was held beside the signal. */
   calibration: { ask: { context: SweepContext }; answer: Calibration | undefined };
-  steps: { ask: { channel: number; stimulus?: number }; answer: AnsweredStep[] };
+  steps: { ask: { context: SweepContext }; answer: AnsweredStep[] };
   rests: { ask: { channel: number }; answer: Plateau[] };
   /** Sends what is held to its job. */
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };

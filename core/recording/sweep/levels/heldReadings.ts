@@ -1,3 +1,5 @@
+import { STILL_SHARE } from '../besideStimulus.ts';
+import { meanOver } from '../meanOver.ts';
 import { plateaus } from '../plateaus.ts';
 
 export type Direction = 'up' | 'down';
@@ -8,20 +10,17 @@ export interface HeldReading {
   direction: Direction;
   /** The stimulus as it stood, in its own unit. */
   level: number;
-  /** What the sensor said meanwhile, in the same unit. */
+  /** What the sensor said meanwhile, in the same unit; NaN where it said nothing that counts. */
   reads: number;
   fromSeconds: number;
   untilSeconds: number;
 }
 
-/** A level is one that stays within this share of the span, beside the scatter of its channel. */
-const STILL_SHARE = 0.004;
 /** The sensor is read in the last part of a rest, when it has settled. */
 const SETTLED_SHARE = 0.5;
 
 /**
- * The levels at which a stimulus was held, in their order, each with what the sensor said there once it had settled. A rest in
- * which the sensor said nothing is left out.
+ * The levels at which a stimulus was held, in their order, each with what the sensor said there once it had settled.
  *
  * @param stimulus in the unit of `output`, sample by sample
  * @param span of the sensor, in the same unit
@@ -49,19 +48,16 @@ export function heldReadings(
           : mean > before
             ? 'up'
             : 'down';
-    const reads = meanOf(output, Math.ceil(to - SETTLED_SHARE * (to - from)), to);
-    if (Number.isFinite(reads)) found.push({ direction, level: mean, reads, fromSeconds, untilSeconds });
+    const settled = Math.ceil(to - SETTLED_SHARE * (to - from));
+    const reads = isMostlyThere(output, settled, to) ? meanOver(output, settled, to) : NaN;
+    found.push({ direction, level: mean, reads, fromSeconds, untilSeconds });
   }
   return found;
 }
 
-function meanOf(values: Float64Array, from: number, to: number): number {
-  let [sum, count] = [0, 0];
-  for (let i = from; i <= to; i++) {
-    const value = values[i]!;
-    if (Number.isNaN(value)) continue;
-    sum += value;
-    count++;
-  }
-  return sum / count;
+/** A sample or two at the edge of a rest are no reading of it. */
+function isMostlyThere(values: Float64Array, from: number, to: number): boolean {
+  let missing = 0;
+  for (let i = from; i <= to; i++) if (Number.isNaN(values[i]!)) missing++;
+  return 2 * missing < to - from + 1;
 }

@@ -1,4 +1,4 @@
-import { meanOf, smallestDeviation } from '../deviations.ts';
+import { smallestDeviation } from '../deviations.ts';
 import type { Direction, HeldReading } from './heldReadings.ts';
 import { zeroBasedDeviation } from './zeroBasedDeviation.ts';
 
@@ -105,7 +105,8 @@ const onTerminalLine = (at: readonly number[], errors: readonly number[], i: num
   const [first, last] = [at[0]!, at.at(-1)!];
   return errors[0]! + ((errors.at(-1)! - errors[0]!) * (at[i]! - first)) / (last - first);
 };
-const mean = (values: readonly number[]): number => meanOf(values.map((value) => [value]))[0] ?? NaN;
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 const farthest = <F extends LevelFigure>(all: readonly F[]): F | undefined =>
   all.reduce<F | undefined>(

@@ -97,7 +97,9 @@ function stepped(levels: readonly number[], errorOf: (kpa: number, up: boolean) 
       behind += (now - behind) * (1 - Math.exp(-2 / rate));
       gauge.push((unit === 'mbar' ? 10 : 1) * (now + 0.05 * scatter(gauge.length)));
       volts.push(
-        0.5 + (behind - 20 + errorOf(level, level >= from)) * 0.04 + 0.002 * scatter(3 * volts.length),
+        0.5 +
+          (behind - 20 + errorOf(i === 0 ? from : level, level >= from)) * 0.04 +
+          0.002 * scatter(3 * volts.length),
       );
       if (i === 6 * rate - 1) from = level;
     }
@@ -130,6 +132,16 @@ test.each(['kPa', 'mbar'])(
     expect(found.figures.mostBelow!.percent).toBeCloseTo(-0.3, 1);
   },
 );
+
+test('where the signal is past the limits of its circuit it has no value: no error, no figure, and it is counted', () => {
+  const broken = stepped(UP_AND_DOWN, (kpa) => (kpa === 70 ? -60 : 0), 'kPa');
+  const found = calibrationIn(broken, context())!;
+  expect(found).toMatchObject({ withoutValue: 2, beyondRange: 0, supply: 'no-matter', exceeds: false });
+  expect(found.levels.map(({ level }) => Math.round(level))).toEqual([20, 45, 95, 120]);
+  const ratiometric = { form: 'ratiometric', sharePerUnit: 0.008, shareAtZero: -0.06 } as const;
+  const shared = context({ profile: { ...PRESSURE, transfer: ratiometric } });
+  expect(calibrationIn(broken, shared)?.supply).toBe('assumed');
+});
 
 test('levels past the range of the sensor are left out and counted, and without a stimulus there is no calibration', () => {
   const wide = stepped([10, ...UP_AND_DOWN, 10], () => 0, 'kPa');
