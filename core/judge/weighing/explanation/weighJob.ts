@@ -138,9 +138,12 @@ export function* weighInStages(
   yield { ...view('reasons', judgement, causes), doubtful: explainer.doubtful(standing.posterior) };
 }
 
-/** The best ones; one whose every answer would leave all as it is is not asked for. */
+/**
+ * The best ones. One whose every answer would leave all as it is is not asked for, unless all are like that: then the steps to a
+ * verdict are small, and none is no way there.
+ */
 function worthAsking(
-  { suggestions, decisions }: Judgement,
+  { suggestions, stillOpen, decisions }: Judgement,
   caseFile: CaseFile,
 ): { suggestion: Suggestion; next: NextReading }[] {
   const worth: { suggestion: Suggestion; next: NextReading }[] = [];
@@ -149,7 +152,10 @@ function worthAsking(
     if (suggestion.forGate || !tellsNothing(next.answers)) worth.push({ suggestion, next });
     if (worth.length === MOST_SUGGESTED) break;
   }
-  return worth;
+  if (worth.length > 0) return worth;
+  return stillOpen
+    .slice(0, MOST_SUGGESTED)
+    .map((suggestion) => ({ suggestion, next: nextReading(suggestion, decisions, caseFile) }));
 }
 
 function causeOf(decision: Decision, share: number, standing: Standing): WeighedCause {

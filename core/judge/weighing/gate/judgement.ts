@@ -62,6 +62,8 @@ export interface Suggestion extends Worth {
 export interface Judgement extends Standing {
   /** The best first. */
   suggestions: readonly Suggestion[];
+  /** Of these, what may still bring a verdict: first what stands between it and the leading cause, then whatever tells something. */
+  stillOpen: readonly Suggestion[];
   verdict: 'decided' | 'open' | 'cannot-tell';
 }
 
@@ -170,26 +172,36 @@ export const mayBeDecided = (standing: Standing): boolean =>
 export function judgementOn(standing: Standing, lookedAt: readonly Suggestion[] | undefined): Judgement {
   const suggestions = lookedAt ?? [];
   const sure = isSure(standing);
-  const missing = suggestions.filter(({ forGate }) => forGate);
+  const missing = suggestions.filter(({ forGate }) => forGate).sort((a, b) => a.minutes - b.minutes);
   // A mind is not changed for the better more often than it is wrong: noise of a reading alone is no doubt.
   const mayBeWrong = 1 - standing.placeShare;
   const doubts = suggestions.filter(
     ({ mayChangeTheMind, minutes, bits }) =>
       bits > LEAST_BITS && Math.min(mayChangeTheMind, mayBeWrong) > MAY_CHANGE && minutes <= CHEAP_MINUTES,
   );
-  const telling = suggestions.filter(({ bits }) => bits > LEAST_BITS);
+  const telling = byWorthOf(suggestions.filter(({ bits }) => bits > LEAST_BITS));
+  const stillOpen = [...missing, ...telling.filter((one) => !missing.includes(one))];
   const verdict =
     lookedAt && mayBeDecided(standing) && doubts.length === 0
       ? 'decided'
-      : lookedAt && missing.length === 0 && telling.length === 0
+      : lookedAt && stillOpen.length === 0
         ? 'cannot-tell'
         : 'open';
   const needed = sure ? suggestions : suggestions.map(({ forGate: _forGate, ...one }) => one);
-  const byWorth = [...needed].sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
+  const byWorth = byWorthOf(needed);
   // Once one leads clearly, what stands between it and a verdict goes first.
-  const first = sure ? [...missing].sort((a, b) => a.minutes - b.minutes) : [];
-  return { ...standing, suggestions: [...first, ...byWorth.filter((one) => !first.includes(one))], verdict };
+  const first = sure ? missing : [];
+  return {
+    ...standing,
+    suggestions: [...first, ...byWorth.filter((one) => !first.includes(one))],
+    stillOpen,
+    verdict,
+  };
 }
+
+/** What tells most in a minute first. */
+const byWorthOf = (suggestions: readonly Suggestion[]): Suggestion[] =>
+  [...suggestions].sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
 
 /** All of it at once. */
 export function judge(
