@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { Lane, MachineState } from '../../machine/places/index.ts';
@@ -7,6 +6,7 @@ import { MPX4115A, type SensorProfile } from '../../measure/transfer/index.ts';
 import { compareValues, COMMON_VACUUM_GAUGE, measuredValue } from '../../measure/uncertainty/index.ts';
 import { exampleCase, EXAMPLE_PROFILE, FLOW_PROFILE } from './exampleCase.ts';
 import { comparisonsIn, expectationContext, findingsIn, pumpPoint, pumpSteps } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
@@ -63,8 +63,8 @@ test('a signal on ground beside a vacuum gauge is a circuit low, and is compared
   );
   expect(pairs).toEqual([]);
   expect(sources.map(({ name }) => name)).not.toContain('sensor');
-  expect(inWords(noSensor)).toBe(
-    'The signal is 0.02 V, below the circuit-low limit of 0.30 V: a matter of the circuit, and no value to compare.',
+  expect(coded(noSensor)).toBe(
+    'checks.signal-circuit-limit-matter-circuit{volts: 0.02 V, rail: low, limit: 0.30 V}',
   );
   const pumped = { ...koeo, stimulus: { kind: 'pump', kpaAboveAmbient: -30 } } as const;
   const { judged } = pumpPoint(exampleCase([wire('signal', 0.02, pumped)]), -30, COMMON_VACUUM_GAUGE);
@@ -106,7 +106,7 @@ test('a pump table expects no more volts than the supply gives, nor than the ele
 });
 
 test('an end that a signal is past is said as a side, not as a number', () => {
-  const { findings, remarks } = inWords(
+  const { findings, remarks } = coded(
     findingsIn(
       exampleCase([wire('reference', 5, koeo), wire('return', 0, koeo), wire('signal', 0.68, koeo)], {
         profile: saturating,
@@ -114,5 +114,5 @@ test('an end that a signal is past is said as a side, not as a number', () => {
     ),
   );
   const said = [...findings, ...remarks].map(({ sentence }) => sentence).join(' ');
-  expect(said).toContain('at or below 15.4 kPa');
+  expect(said).toContain('doubt.at-or-below{value: 15.38 absolute-pressure}');
 });

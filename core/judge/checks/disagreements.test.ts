@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
@@ -6,6 +5,7 @@ import type { SensorProfile } from '../../measure/transfer/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
 import { disagreements } from './disagreements.ts';
 import { pumpState } from './pumpSweep.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -37,7 +37,7 @@ const pair = {
   companion: { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false },
 } as const;
 const said = (readings: Evidence[]) =>
-  inWords(disagreements(exampleCase(readings, pair))).map(({ sentence }) => sentence);
+  coded(disagreements(exampleCase(readings, pair))).map(({ sentence }) => sentence);
 
 test('a sound pair disagrees with nothing', () => {
   expect(
@@ -60,7 +60,7 @@ test('a signal past a circuit limit is no value, and is weighed elsewhere', () =
 
 test('a throttle at half travel while the engine idles is told, from its newest reading', () => {
   expect(said([wire('signal', 0.9, idle), wire('signal', 2.5, idle)])).toEqual([
-    'The sensor reads 50.0 % (idle); 0.0 % to 20.0 % would be usual.',
+    'checks.sensor-reads-would-usual{value: 50 position, drive: [engine.idle], lowest: 0 position, highest: 20 position}',
   ]);
   expect(said([wire('signal', 2.5, idle), wire('signal', 0.9, idle)])).toEqual([]);
 });
@@ -72,7 +72,7 @@ test('each fault names the readings that show it', () => {
     wire('signal', 0.8, koeo),
     wire('second-signal', 3.5, koeo),
   ];
-  const [first] = inWords(disagreements(exampleCase(readings, pair)));
+  const [first] = coded(disagreements(exampleCase(readings, pair)));
   expect(new Set(first?.readingIds)).toEqual(new Set(readings.map(({ id }) => id)));
 });
 
@@ -87,7 +87,7 @@ test('pump steps are judged with the gauge that showed them: a coarse one cannot
     ...step,
     stimulus: { kind: 'pump', kpaAboveAmbient: -40, gauge: coarse },
   };
-  const told = (state: MachineState) => inWords(disagreements(exampleCase([wire('signal', off, state)])));
+  const told = (state: MachineState) => coded(disagreements(exampleCase([wire('signal', off, state)])));
   expect(told(step)).toHaveLength(1);
   expect(told(withCoarse)).toEqual([]);
 });

@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { GaugeTap, Lane, MachineState, Place } from '../../machine/places/index.ts';
@@ -8,6 +7,7 @@ import { exampleCase as caseOf } from './exampleCase.ts';
 import { gaugeFindings } from './gaugeFindings.ts';
 import { signalFindings } from './signalFindings.ts';
 import { supplyFindings } from './supplyFindings.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -40,9 +40,9 @@ const scan = (value: number, state = koeo): Evidence => ({
 
 /** 5 · (0.0078·P + 0.02) volts: 4.00 V at 100 kPa, 1.66 V at 40 kPa. */
 const volts = (kpaAbs: number, supplyVolts = 5) => supplyVolts * (0.0078 * kpaAbs + 0.02);
-const supply = (...readings: Evidence[]) => inWords(supplyFindings(caseOf(readings))).findings;
+const supply = (...readings: Evidence[]) => coded(supplyFindings(caseOf(readings))).findings;
 const signal = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
-  inWords(signalFindings(caseOf(readings, over)));
+  coded(signalFindings(caseOf(readings, over)));
 const answerOf = (findings: { code: string }[], check: string) =>
   findings.find(({ code }) => code.startsWith(`${check}=`))?.code.slice(check.length + 1);
 
@@ -76,7 +76,9 @@ test.each([
 
 test('the newest reading speaks, and the sentence says its number', () => {
   const [found] = supply(wire('reference', 'plug', 0.1), wire('reference', 'plug', 4.97));
-  expect(found?.sentence).toBe('Reference at the sensor plug is 4.97 V: normal.');
+  expect(found?.sentence).toBe(
+    'checks.reference-is{place: place.plug, unloaded: false, volts: 4.97 V, outcome: normal}',
+  );
 });
 
 test('with the engine stopped a signal is ambient, shifted, or at a rail', () => {
@@ -104,7 +106,7 @@ test('a shift is the sensor’s own only once the return is known', () => {
 test('without an ambient pressure a signal in range is remarked on, not judged', () => {
   const { findings, remarks } = signal([wire('signal', 'plug', 2)], { ambient: undefined });
   expect(findings).toEqual([]);
-  expect(remarks[0]?.sentence).toContain('Give the ambient pressure');
+  expect(remarks[0]?.sentence).toContain('families.give-ambient-pressure-first');
 });
 
 test('a signal that moves less than 0.1 V between stopped and idling is stuck', () => {
@@ -137,7 +139,9 @@ test.each([
 
 test('a level that no bias explains, or an input that nobody knows, is remarked on', () => {
   const { profile } = caseOf([]);
-  expect(signal([wire('signal', 'plug', 2.4, off)]).remarks[0]?.sentence).toContain('not known');
+  expect(signal([wire('signal', 'plug', 2.4, off)]).remarks[0]?.sentence).toBe(
+    'checks.level-right-here-not-known{said: checks.plug-off-signal-wire-goes{volts: 2.4 V}}',
+  );
   const unknown = signal([wire('signal', 'plug', 5, off)], { profile: { ...profile, bias: 'unknown' } });
   expect([unknown.findings.length, unknown.remarks.length]).toEqual([0, 1]);
 });
@@ -155,7 +159,7 @@ test('live data is set beside the wire in the same state only, and not when it m
   ).toBeUndefined();
   const substituted = live([wire('signal', 'plug', 0.02), scan(118)]);
   expect(answerOf(substituted.findings, 'live-vs-plug')).toBeUndefined();
-  expect(substituted.remarks[0]?.sentence).toContain('substituted value');
+  expect(substituted.remarks[0]?.sentence).toBe('checks.signal-past-circuit-limit-live');
 });
 
 test.each([
@@ -163,13 +167,13 @@ test.each([
   [13, 'manifold', 'vacuum-at-manifold', 'low'],
   [17.4, 'manifold', 'vacuum-at-manifold', 'healthy'], // 41.1 kPa: within the gauge’s own doubt of 40.4
 ] as const)('%d inHg %s is a %s that is %s, at an ambient of 100 kPa', (inHg, tap, check, outcome) => {
-  expect(answerOf(inWords(gaugeFindings(caseOf([gauge(inHg, tap)]))).findings, check)).toBe(outcome);
+  expect(answerOf(coded(gaugeFindings(caseOf([gauge(inHg, tap)]))).findings, check)).toBe(outcome);
 });
 
 test('a gauge and a sensor are set beside each other in the state they share', () => {
   const pair = (kpa: number, state = idle) =>
     answerOf(
-      inWords(
+      coded(
         gaugeFindings(
           caseOf([wire('signal', 'plug', volts(kpa), state), wire('return', 'plug', 0.01), gauge(18)]),
         ),
@@ -182,8 +186,10 @@ test('a gauge and a sensor are set beside each other in the state they share', (
 });
 
 test('a gauge that claims more vacuum than there is air, or lacks an ambient, is remarked on', () => {
-  expect(inWords(gaugeFindings(caseOf([gauge(30)]))).remarks[0]?.sentence).toContain('below nothing');
-  expect(inWords(gaugeFindings(caseOf([gauge(18)], { ambient: undefined }))).remarks[0]?.sentence).toContain(
-    'before the ambient',
+  expect(coded(gaugeFindings(caseOf([gauge(30)]))).remarks[0]?.sentence).toBe(
+    'say.problem{message: quantity.below-nothing-ambient{pressureKpa: 101.6 kPa, basis: vacuum, kpaAbs: 1.6 kPa, ambientKpaAbs: 100.0 kPa}, next: quantity.check-unit-basis-ambient-pressure}',
+  );
+  expect(coded(gaugeFindings(caseOf([gauge(18)], { ambient: undefined }))).remarks[0]?.sentence).toBe(
+    'say.problem{message: checks.gauge-cannot-set-beside-sensor, next: checks.give-ambient-pressure}',
   );
 });

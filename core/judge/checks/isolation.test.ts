@@ -1,9 +1,9 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { AnyEvidence } from '../../record/evidence/index.ts';
 import type { Lane, MachineState, Place } from '../../machine/places/index.ts';
 import { exampleCase } from './exampleCase.ts';
 import { findingsIn, laneSegments, supplyCheck, threeViews } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const idle: MachineState = { engine: 'idle', plug: 'connected' };
@@ -32,7 +32,7 @@ const volts = (lane: Lane, place: Place, value: number, state = koeo) =>
 const scan = (value: number, state = koeo) =>
   ({ kind: 'scan', id: id(), state, measures: 'absolute-pressure', value }) as const;
 const states = (lane: Lane, isolation: AnyEvidence[], readings: ReturnType<typeof volts>[] = []) =>
-  inWords(laneSegments(exampleCase(readings, { isolation }), lane)).map(({ state }) => state);
+  coded(laneSegments(exampleCase(readings, { isolation }), lane)).map(({ state }) => state);
 
 test('a drop proves or condemns the very stretch it was taken over', () => {
   expect(states('return', [drop('return', 'unit', 'connector', 0.004)])).toEqual(['proven', 'unknown']);
@@ -57,8 +57,11 @@ test('a break that was found takes the suspicion off the rest of the wire', () =
 
 test('what speaks for a stretch is said with the readings that say it', () => {
   const reading = drop('return', 'unit', 'connector', 0.081);
-  const [view] = inWords(laneSegments(exampleCase([], { isolation: [reading] }), 'return'));
-  expect(view).toMatchObject({ because: '81 mV are lost over it under load.', readingIds: [reading.id] });
+  const [view] = coded(laneSegments(exampleCase([], { isolation: [reading] }), 'return'));
+  expect(view).toMatchObject({
+    because: 'checks.lost-over-under-load{volts: 0.081 V}',
+    readingIds: [reading.id],
+  });
 });
 
 test('readings with something attached answer none of the questions of a sound harness', () => {
@@ -71,7 +74,7 @@ test('readings with something attached answer none of the questions of a sound h
     },
   };
   const isolation = [volts('reference', 'plug', 0.02, jumped)];
-  expect(inWords(findingsIn(exampleCase([], { isolation }))).findings).toEqual([]);
+  expect(coded(findingsIn(exampleCase([], { isolation }))).findings).toEqual([]);
 });
 
 test('the supply in its order: loaded, unloaded, at the unit, and the return twice', () => {
@@ -103,8 +106,8 @@ test('three views: the first neighbouring pair that disagrees is the one to look
 
 test('live data that moves while the volts stay points at a digital line; where both move, nothing does', () => {
   const said = (...readings: Parameters<typeof exampleCase>[0]) =>
-    inWords(findingsIn(exampleCase(readings))).remarks.some(({ sentence }) =>
-      sentence.includes('may be digital'),
+    coded(findingsIn(exampleCase(readings))).remarks.some(({ sentence }) =>
+      sentence.startsWith('checks.live-data-moves-while-signal'),
     );
   expect(
     said(volts('signal', 'plug', 2.4), scan(100), volts('signal', 'plug', 2.42, idle), scan(35, idle)),

@@ -1,9 +1,9 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import { exampleCase, FLOW_PROFILE, THROTTLE_PROFILE } from './exampleCase.ts';
 import { disagreements, findingsIn, type CaseFile } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const koeo: MachineState = { engine: 'koeo', plug: 'connected' };
 const full: MachineState = { ...koeo, stimulus: { kind: 'full-travel' } };
@@ -18,7 +18,7 @@ const job = (readings: Evidence[], over: Partial<CaseFile> = {}) =>
   exampleCase(readings, { family: 'throttle', profile: THROTTLE_PROFILE, ...over });
 const answers = (readings: Evidence[]) =>
   Object.fromEntries(
-    inWords(findingsIn(job(readings))).findings.map(({ code }) => code.split('=') as [string, string]),
+    coded(findingsIn(job(readings))).findings.map(({ code }) => code.split('=') as [string, string]),
   );
 const supply = () => [wire('reference', 5), wire('return', 0.01)];
 
@@ -37,9 +37,11 @@ test('a throttle that reads 40 % closed is shifted, and one that stays when move
 });
 
 test('full supply on the signal of a throttle is past the circuit limit: no position gives that', () => {
-  const { findings } = inWords(findingsIn(job([...supply(), wire('signal', 4.98)])));
+  const { findings } = coded(findingsIn(job([...supply(), wire('signal', 4.98)])));
   expect(findings.map(({ code }) => code)).toContain('signal-koeo=high');
-  expect(findings.map(({ sentence }) => sentence).join(' ')).toContain('no position gives that');
+  expect(findings.map(({ sentence }) => sentence).join(' ')).toContain(
+    'checks.past-circuit-limit-no-gives{said: checks.signal-sensor-plug-engine-stopped{volts: 4.98 V}, rail: high, quantity: measurand.position}',
+  );
 });
 
 test('tracks that do not belong together are told', () => {
@@ -53,13 +55,13 @@ test('tracks that do not belong together are told', () => {
   ];
   const companion = { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false } as const;
   // By hand, each against the return: (3.84 + 1.59 − 4.99) / 4.99.
-  expect(inWords(disagreements(job(readings, { companion })))[0]?.sentence).toMatch(
-    /tracks do not belong together .*full travel\): track 2 is 8\.8 %/u,
+  expect(coded(disagreements(job(readings, { companion })))[0]?.sentence).toBe(
+    'checks.tracks-do-not-belong-together{drive: [engine.koeo, stimulus.full-travel], percent: 8.8 %}',
   );
 });
 
 test('a flow meter that shows 3.4 g/s on a 6.8 L engine at idle is told (common practice)', () => {
-  const found = inWords(
+  const found = coded(
     disagreements(
       exampleCase([...supply(), wire('signal', 1.65, { engine: 'idle', plug: 'connected' })], {
         family: 'air-flow',
@@ -68,8 +70,9 @@ test('a flow meter that shows 3.4 g/s on a 6.8 L engine at idle is told (common 
       }),
     ),
   );
-  expect(found.map(({ sentence }) => sentence).join(' ')).toMatch(
-    /reads 3\.\d\d g\/s \(idle\); 6\.80 g\/s to 10\.20 g\/s would be usual/u,
+  // A gram a second for each litre, half as much again at most; 1.65 V against a return of 10 mV.
+  expect(found.map(({ sentence }) => sentence)).toContain(
+    'checks.sensor-reads-would-usual{value: 3.38 air-flow, drive: [engine.idle], lowest: 6.8 air-flow, highest: 10.2 air-flow}',
   );
 });
 

@@ -1,10 +1,10 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Lane } from '../../machine/places/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import { EXAMPLE_PROFILE, exampleCase } from './exampleCase.ts';
 import { siblingsThatFit, type Sibling } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 /** 20 kPa over the range, from so many volts at rest. */
 const orifice = (restVolts: number): SensorProfile => ({
@@ -40,7 +40,9 @@ const told = (readings: Evidence[], library: readonly Sibling[] = LIBRARY) =>
 test('a sensor whose offset is half a volt where one volt is expected fits its sibling, which is named', () => {
   const remarks = told([plug('reference', 5), plug('return', 0.01), plug('signal', 0.51)]);
   expect(remarks).toHaveLength(1);
-  expect(inWords(remarks[0]!).sentence).toMatch(/fits? “offset 0\.5 V”.*part number/u);
+  expect(coded(remarks[0]!).sentence).toBe(
+    'checks.fits-another-part{signals: 1, names: [sweep.named{name: “offset 0.5 V”}], more: 0}',
+  );
   expect(remarks[0]!.readingIds).toHaveLength(1);
 });
 
@@ -59,7 +61,7 @@ test('with a supply that is off nobody is named: it moves every signal', () => {
 
 test('three are named, and how many more there are', () => {
   const many = Array.from({ length: 5 }, (_, i) => part(`variant ${i + 1}`, 0.5));
-  expect(inWords(told([plug('signal', 0.51)], many)[0]!).sentence).toMatch(
-    /“variant 1”, “variant 2”, “variant 3” and 2 more/u,
+  expect(coded(told([plug('signal', 0.51)], many)[0]!).sentence).toBe(
+    'checks.fits-another-part{signals: 1, names: [sweep.named{name: “variant 1”}, sweep.named{name: “variant 2”}, sweep.named{name: “variant 3”}], more: 2}',
   );
 });

@@ -1,9 +1,9 @@
-import { inWords } from '@lettura/words';
 import { FEED_VOLTS } from '../../machine/limits/index.ts';
 import { expect, test } from 'vitest';
 import type { MachineState, Target } from '../../machine/places/index.ts';
 import { MPX4250A, type SensorProfile } from '../../measure/transfer/index.ts';
 import { expectedReading, whyNoExpectation, type ExpectationContext } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const throttle: SensorProfile = {
   ...MPX4250A,
@@ -25,10 +25,10 @@ const context: ExpectationContext = {
 };
 
 test('a mirrored track 2 is expected where it makes up the reference with track 1', () => {
-  const measured = inWords(expectedReading(second, koeo, { ...context, signalVolts: () => 0.8 }));
+  const measured = coded(expectedReading(second, koeo, { ...context, signalVolts: () => 0.8 }));
   expect(measured).toMatchObject({ lowest: 4, highest: 4.4 }); // 5 − 0.8 ± 4 % of 5 V
-  const unmeasured = inWords(expectedReading(second, koeo, context));
-  expect(unmeasured?.reason).toContain('should be');
+  const unmeasured = coded(expectedReading(second, koeo, context));
+  expect(unmeasured?.reason).toContain('expectation.where-track-1-should');
   expect(unmeasured?.highest).toBeGreaterThan(4.4);
 });
 
@@ -42,21 +42,21 @@ test('a temperature signal is expected from the air: 2 kΩ of 25 °C below 2 kΩ
       pullUpOhms: 2000,
     },
   };
-  const expected = inWords(expectedReading(second, koeo, temperature));
+  const expected = coded(expectedReading(second, koeo, temperature));
   expect(expected?.lowest).toBeLessThan(2.5);
   expect(expected?.highest).toBeGreaterThan(2.5);
   const cold = { ...temperature, ambient: undefined };
-  expect(inWords(expectedReading(second, koeo, cold))).toBeUndefined();
-  expect(inWords(whyNoExpectation(second, koeo, cold))).toContain('air temperature');
+  expect(expectedReading(second, koeo, cold)).toBeUndefined();
+  expect(coded(whyNoExpectation(second, koeo, cold))).toBe(
+    'expectation.give-air-temperature-ambient-pressure',
+  );
 });
 
 test('the battery feed of a hot element is expected at battery voltage, and a body without one says so', () => {
   const feed: Target = { kind: 'wire', lane: 'battery-feed', place: 'plug' };
-  expect(inWords(expectedReading(feed, koeo, context))).toMatchObject(FEED_VOLTS.stopped);
-  expect(inWords(expectedReading(feed, { ...koeo, engine: 'idle' }, context))).toMatchObject(
-    FEED_VOLTS.running,
-  );
+  expect(expectedReading(feed, koeo, context)).toMatchObject(FEED_VOLTS.stopped);
+  expect(expectedReading(feed, { ...koeo, engine: 'idle' }, context)).toMatchObject(FEED_VOLTS.running);
   const alone: ExpectationContext = { ...context, companion: undefined };
-  expect(inWords(expectedReading(second, koeo, alone))).toBeUndefined();
-  expect(inWords(whyNoExpectation(second, koeo, alone))).toContain('second signal');
+  expect(expectedReading(second, koeo, alone)).toBeUndefined();
+  expect(coded(whyNoExpectation(second, koeo, alone))).toBe('expectation.sensor-no-second-signal-library');
 });

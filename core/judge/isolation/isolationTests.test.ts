@@ -1,8 +1,8 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { signalFromValue } from '../../measure/transfer/index.ts';
 import { EXAMPLE_SENSORS } from '../../machine/wiring/exampleSensors.ts';
 import { answerRead, isolationTests, ohmsFromDrop, shiftByOhms, type IsolationTest } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const rawTestsFor = (name: string) => {
   const { family, profile, companion, wiring } = EXAMPLE_SENSORS.find((one) => one.name.includes(name))!;
@@ -13,9 +13,11 @@ const rawTestsFor = (name: string) => {
     wires: wiring.wires.map(({ wire }) => wire),
   });
 };
-const testsFor = (name: string) => inWords(rawTestsFor(name));
+const testsFor = (name: string) => coded(rawTestsFor(name));
 const answersOf = (name: string, id: IsolationTest['id']) =>
   testsFor(name).find((one) => one.id === id)!.answers;
+const meaning = (fault: string, ...wires: readonly string[]): string =>
+  `isolation.meaning{name: faults.${fault}, places: [${wires.map((lane) => `site.brief-wire{lane: lane.${lane}}`).join(', ')}]}`;
 /** What reads about so many volts. */
 const at = (name: string, id: IsolationTest['id'], volts: number) =>
   answersOf(name, id).find(
@@ -26,30 +28,33 @@ test('unplugged, a pulled-up input at 5 V proves wire and input; 0 V is an open 
   expect(at('pulled up', 'unplug', 5)?.sound).toBe(true);
   const nothing = at('pulled up', 'unplug', 0);
   expect(nothing?.sound).toBe(false);
-  expect(nothing?.meanings.join()).toMatch(/touches ground \(signal wire\)/u);
-  expect(nothing?.meanings.join()).toMatch(/wire open \(signal wire\)/u);
-  expect(at('pulled up', 'unplug', 5)?.meanings.join()).not.toContain('open');
+  expect(nothing?.meanings).toContain(meaning('wire-touches-ground', 'signal'));
+  expect(nothing?.meanings).toContain(meaning('wire-open', 'signal'));
+  expect(at('pulled up', 'unplug', 5)?.meanings.join()).not.toContain('faults.wire-open');
 });
 
 test('unplugged, a pulled-down input at 0 V is sound, and so is an open wire: this test cannot tell', () => {
   const nothing = at('pulled down', 'unplug', 0);
   expect(nothing?.sound).toBe(true);
-  expect(nothing?.meanings.join()).toMatch(/wire open \(signal wire\)/u);
-  expect(at('pulled down', 'unplug', 5)?.meanings.join()).toMatch(/reference and signal wires/u);
+  expect(nothing?.meanings).toContain(meaning('wire-open', 'signal'));
+  expect(at('pulled down', 'unplug', 5)?.meanings.join()).toContain(
+    'site.brief-wires{first: lane.reference, second: lane.signal}',
+  );
 });
 
 test('bridged to return, a pulled-up signal that stays at 5 V has an open signal or return wire', () => {
   expect(at('pulled up', 'bridge-return', 0.01)?.sound).toBe(true);
   // The meter of 10 MΩ takes the pull-up of 220 kΩ down to 4.89 V.
-  expect(at('pulled up', 'bridge-return', 4.89)?.meanings.join()).toMatch(
-    /wire open \((signal|return) wire/u,
+  expect(at('pulled up', 'bridge-return', 4.89)?.meanings).toContain(
+    meaning('wire-open', 'signal', 'return'),
   );
 });
 
 test('bridged to reference, 0 V is an open or dead reference, or an open signal wire', () => {
-  const told = at('pulled down', 'bridge-reference', 0)?.meanings.join() ?? '';
-  for (const wanted of [/wire open \(reference wire/u, /gives no proper reference/u, /touches ground/u])
-    expect(told).toMatch(wanted);
+  const told = at('pulled down', 'bridge-reference', 0)?.meanings ?? [];
+  expect(told).toContain(meaning('wire-open', 'reference', 'signal'));
+  expect(told).toContain(meaning('wire-touches-ground', 'reference', 'signal'));
+  expect(told.join()).toContain('faults.control-unit-gives-no-proper');
 });
 
 test('a substituted 1.6 V is what the unit sees, and live data shows what that stands for', () => {
@@ -57,7 +62,7 @@ test('a substituted 1.6 V is what the unit sees, and live data shows what that s
   expect(substitute.answers.find(({ sound }) => sound)?.highestVolts).toBeCloseTo(1.6, 1);
   // (1.6/5 + 0.09) / 0.0085 = 48.2 kPa, a little less over the unit's own ground.
   expect(substitute.live?.value).toBeCloseTo(48.2, 0);
-  expect(at('pulled down', 'substitute', 0)?.meanings.join()).toMatch(/wire open \(signal wire\)/u);
+  expect(at('pulled down', 'substitute', 0)?.meanings).toContain(meaning('wire-open', 'signal'));
 });
 
 test.each(EXAMPLE_SENSORS.map(({ name }) => [name] as const))(
@@ -100,12 +105,12 @@ test('a body without a reference is not asked to be bridged to one', () =>
 test('the reference that comes back past a jumper had an open wire; past an unplugged neighbour, a shorted one', () => {
   const jumped = at('pulled down', 'jumper-reference', 5);
   expect(jumped?.sound).toBe(true);
-  expect(jumped?.meanings.join()).toMatch(/wire open \(reference wire/u);
+  expect(jumped?.meanings).toContain(meaning('wire-open', 'reference'));
   const low = at('pulled down', 'jumper-reference', 0.02);
-  expect(low?.meanings.join()).toMatch(/touches ground/u);
+  expect(low?.meanings).toContain(meaning('wire-touches-ground', 'reference'));
   const off = testsFor('pulled down').find(({ id }) => id === 'neighbours-off')!;
-  expect(off.answers.find(({ sound }) => sound)?.meanings.join()).toMatch(
-    /another sensor pulls the reference down/u,
+  expect(off.answers.find(({ sound }) => sound)?.meanings.join()).toContain(
+    'faults.another-sensor-pulls-reference-down',
   );
   expect(off.state.harness?.neighboursOff).toEqual([0]);
 });
@@ -113,7 +118,7 @@ test('the reference that comes back past a jumper had an open wire; past an unpl
 test('a reading is found among the answers, and one that no circuit gives is not', () => {
   const { answers } = rawTestsFor('pulled up').find(({ id }) => id === 'unplug')!;
   expect(answerRead(answers, 4.85)?.sound).toBe(true);
-  expect(inWords(answerRead(answers, 0.03))?.meanings.join()).toContain('ground');
+  expect(coded(answerRead(answers, 0.03))?.meanings).toContain(meaning('wire-touches-ground', 'signal'));
   expect(answerRead(answers, -7)).toBeUndefined();
 });
 

@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { FAMILY_IDS } from '../../machine/family/index.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../weighing/hypotheses/hypotheses.ts';
@@ -15,6 +14,7 @@ import {
   usualPriors,
   type StartingWeights,
 } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const family = 'manifold-pressure';
 const usual = usualPriors(family);
@@ -49,7 +49,7 @@ test('worn parts weigh more in the families that wear them', () => {
 
 test('the usual weights change nothing', () => {
   expect(isUsual(USUAL_WEIGHTS)).toBe(true);
-  expect(inWords(startingInWords(USUAL_WEIGHTS))).toEqual([]);
+  expect(startingInWords(USUAL_WEIGHTS)).toEqual([]);
   under({}).forEach(({ prior }, h) => expect(prior).toBeCloseTo(hypotheses[h]!.prior, 14));
 });
 
@@ -101,9 +101,9 @@ test('circumstances multiply, and each has an eye for something', () => {
 test('what was changed is said, circumstances first', () => {
   const changed: StartingWeights = { circumstances: ['old-part'], priors: { hose: 20, [NOTHING]: 0 } };
   expect(isUsual(changed)).toBe(false);
-  expect(inWords(startingInWords(changed))).toEqual([
-    'the sensor is older than ten years',
-    expect.stringMatching(/: weight 20$/u),
-    'nothing is wrong now: weight 0',
+  expect(coded(startingInWords(changed))).toEqual([
+    'priors.sensor-older-than-ten-years',
+    'priors.weight{kind: faults.hose-blocked-split-off, weight: 20}',
+    'priors.weight{kind: priors.nothing-wrong-now, weight: 0}',
   ]);
 });

@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import {
   isCodeLook,
@@ -21,12 +20,10 @@ const wires = ['reference', 'signal', 'return'] as const;
 const hypotheses = hypothesesFor({ family: 'pedal', wiring: wiringFor({ profile: pedal, wires }) });
 const answers = new Answers({ family: 'pedal', profile: pedal, wires }, hypotheses, 0);
 
-test('every look has its question, two answers and a way to take it, for some family', () => {
+test('every look has two answers and takes its time, for some family', () => {
   for (const id of OBSERVATION_IDS) {
-    const { question, yes, no, how, minutes } = inWords(observationOf(id));
-    expect(question.endsWith('?')).toBe(true);
-    expect(yes).not.toBe(no);
-    expect(how.length).toBeGreaterThan(20);
+    const { yes, no, minutes } = observationOf(id);
+    expect(yes).not.toEqual(no);
     expect(minutes).toBeGreaterThan(0);
     expect(FAMILY_IDS.some((family) => observationsFor(family).some((one) => one.id === id))).toBe(true);
   }

@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import type { Lane } from '../places/index.ts';
 import { expect, test } from 'vitest';
 import { EXAMPLE_SENSORS, type ExampleSensor } from '../wiring/exampleSensors.ts';
@@ -45,11 +44,9 @@ function reading(
   return wiring.network.volts(wiring.node(wire, point));
 }
 
-test('every kind of fault says in words what it is, looks like and where it hides, and has a site somewhere', () => {
+test('every kind of fault has an id of its own, and a site somewhere', () => {
   expect(new Set(FAULT_KINDS.map(({ id }) => id)).size).toBe(FAULT_KINDS.length);
-  for (const { id, name, sentence, looksLike, hides, sites } of FAULT_KINDS) {
-    expect(inWords(name), id).toMatch(/^[a-z].*\S$/u);
-    for (const words of [sentence, looksLike, hides]) expect(inWords(words), id).toMatch(/^[A-Z].{15,}\.$/u);
+  for (const { id, sites } of FAULT_KINDS) {
     const everywhere = EXAMPLE_SENSORS.flatMap(({ family, wiring }) => sites({ family, wiring }));
     expect(everywhere.length, id).toBeGreaterThan(0);
   }

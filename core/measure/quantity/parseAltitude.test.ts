@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import {
   oneNumber,
@@ -8,6 +7,7 @@ import {
   stationPressureKpaAbs,
   toKpa,
 } from './index.ts';
+import { coded } from '../message/coded.ts';
 
 const metres = (text: string) => {
   const read = parseAltitude(text);
@@ -36,12 +36,12 @@ test.each([
 });
 
 test('what can be read two ways is asked only where the place takes both', () => {
-  expect(inWords(oneNumber('1,300', (value) => value < 2000))).toMatchObject({
-    problem: { message: '“1,300” can be read as 1.3 or as 1300.' },
+  expect(coded(oneNumber('1,300', (value) => value < 2000))).toMatchObject({
+    problem: { message: 'quantity.can-read{digits: “1,300”, decimal: 1.3, whole: 1300}' },
   });
-  expect(inWords(oneNumber('2.310', (value) => value < 60))).toEqual({ ok: true, value: 2.31 });
-  expect(inWords(oneNumber('1,500', (value) => value > 50))).toEqual({ ok: true, value: 1500 });
-  expect(inWords(oneNumber('0,500', () => true))).toEqual({ ok: true, value: 0.5 });
+  expect(oneNumber('2.310', (value) => value < 60)).toEqual({ ok: true, value: 2.31 });
+  expect(oneNumber('1,500', (value) => value > 50)).toEqual({ ok: true, value: 1500 });
+  expect(oneNumber('0,500', () => true)).toEqual({ ok: true, value: 0.5 });
   expect(parseReading('1,013', 'mbar')).toMatchObject({ problem: { code: 'two-readings' } });
   expect(parseReading('2,310', 'V')).toMatchObject({ value: { value: 2.31 } });
 });

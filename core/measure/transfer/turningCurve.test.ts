@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
@@ -9,6 +8,7 @@ import {
   valueFromSignal,
   type SensorProfile,
 } from './index.ts';
+import { coded } from '../message/coded.ts';
 
 const points = (...pairs: [value: number, volts: number][]) =>
   pairs.map(([value, volts]) => ({ value, volts }));
@@ -59,7 +59,7 @@ test('no voltage gives a NaN, far outside either', () => {
 });
 
 test('such a table can be entered, and converts with its curve both ways', () => {
-  const fit = inWords(
+  const fit = coded(
     transferFromPoints(flatEnds, {
       form: 'table',
       degree: 3,
@@ -78,7 +78,7 @@ test('such a table can be entered, and converts with its curve both ways', () =>
 });
 
 test('a value with two voltages is refused with that reason', () => {
-  const twice = inWords(
+  const twice = coded(
     transferFromPoints(points([0, 0.5], [50, 2.5], [50, 2.6], [100, 4.5]), {
       form: 'table',
       degree: 3,
@@ -88,6 +88,6 @@ test('a value with two voltages is refused with that reason', () => {
   );
   expect(twice).toMatchObject({
     ok: false,
-    problem: { message: 'The value 50 stands in two points: one value cannot have two voltages.' },
+    problem: { message: 'transfer.value-stands-two-points-one{value: 50}' },
   });
 });

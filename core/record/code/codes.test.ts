@@ -1,7 +1,7 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase, EXAMPLE_PROFILE } from '../../judge/checks/exampleCase.ts';
 import { complaintSaid, isComplainedOf, limitsOf, pairSeen, standardCode } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 test('a code says what the unit saw, for the family that it belongs to and no other', () => {
   expect(standardCode('P0107', 'manifold-pressure')).toEqual({ about: 'signal', reads: 'low' });
@@ -12,10 +12,10 @@ test('a code says what the unit saw, for the family that it belongs to and no ot
   expect(standardCode('B1234', 'throttle')).toBeUndefined();
 });
 
-test('complaints in words', () => {
-  expect(inWords(complaintSaid({ about: 'signal', reads: 'low' }))).toBe('signal too low');
-  expect(inWords(complaintSaid({ about: 'supply', reads: 'off' }))).toBe('sensor supply out of its range');
-  expect(inWords(complaintSaid({ about: 'pair', reads: 'off' }))).toBe('the two tracks do not go together');
+test('what a complaint says', () => {
+  expect(coded(complaintSaid({ about: 'signal', reads: 'low' }))).toBe('codes.low{about: codes.signal}');
+  expect(coded(complaintSaid({ about: 'supply', reads: 'off' }))).toBe('codes.off{about: codes.supply}');
+  expect(coded(complaintSaid({ about: 'pair', reads: 'off' }))).toBe('codes.pair');
 });
 
 test('a complaint has its own side of the limits', () => {

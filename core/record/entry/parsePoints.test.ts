@@ -1,10 +1,10 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { parsePoints } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 test('points are read with any common column mark and decimal sign', () => {
   const text = '# pump sweep\n20 0,5\n60,0;1,95\n\n100\t3,30\r\n110 | 3,7';
-  expect(inWords(parsePoints(text, 'absolute-pressure', 'kPa'))).toEqual({
+  expect(parsePoints(text, 'absolute-pressure', 'kPa')).toEqual({
     ok: true,
     value: [
       { value: 20, volts: 0.5 },
@@ -16,37 +16,41 @@ test('points are read with any common column mark and decimal sign', () => {
 });
 
 test('the pressure column has the unit that was chosen', () => {
-  const read = inWords(parsePoints('29.53 3.0', 'absolute-pressure', 'inHg'));
+  const read = coded(parsePoints('29.53 3.0', 'absolute-pressure', 'inHg'));
   expect(read.ok && read.value[0]?.value).toBeCloseTo(100, 1); // 29.53 · 3.386389
 });
 
 test.each([
-  ['20 0.5\n60', 'Line 2'],
-  ['20 0.5 9', 'Line 1'],
-  ['20 0.5\n\nsixty 1.9', 'Line 3'],
-  ['20 1e9', 'Line 1'],
-  ['<b>20</b> 1', 'Line 1'],
-])('“%s” is refused at %s', (text, line) => {
-  const read = inWords(parsePoints(text, 'absolute-pressure', 'kPa'));
+  ['20 0.5\n60', 2, '60'],
+  ['20 0.5 9', 1, '20 0.5 9'],
+  ['20 0.5\n\nsixty 1.9', 3, 'sixty 1.9'],
+  ['20 1e9', 1, '20 1e9'],
+  ['<b>20</b> 1', 1, '<b>20</b> 1'],
+])('“%s” is refused at line %d', (text, line, told) => {
+  const read = coded(parsePoints(text, 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'bad-line' } });
-  expect(!read.ok && read.problem.message).toContain(line);
+  expect(!read.ok && read.problem.message).toContain(
+    `entry.line-not-voltage{line: ${line}, text: “${told}”, isOfPressure: true}`,
+  );
 });
 
 test('a file dumped into the field is refused before it stalls anything', () => {
-  expect(inWords(parsePoints('1 1\n'.repeat(20_000), 'absolute-pressure', 'kPa'))).toMatchObject({
+  expect(coded(parsePoints('1 1\n'.repeat(20_000), 'absolute-pressure', 'kPa'))).toMatchObject({
     ok: false,
     problem: { code: 'too-many-points' },
   });
 });
 
 test('decimal comma and point in one list are not guessed at', () => {
-  const read = inWords(parsePoints('20 0.5\n60 1,95', 'absolute-pressure', 'kPa'));
+  const read = coded(parsePoints('20 0.5\n60 1,95', 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'mixed-decimals' } });
-  expect(!read.ok && read.problem.message).toContain('Line 2');
+  expect(!read.ok && read.problem.message).toContain(
+    'entry.line-where-line{line: 2, sign: entry.decimal-comma, firstLine: 1, firstSign: entry.decimal-point}',
+  );
 });
 
 test('a flow column has its own unit, whatever pressures are shown in', () => {
-  expect(inWords(parsePoints('5.6 1.6', 'air-flow', 'psi'))).toMatchObject({
+  expect(parsePoints('5.6 1.6', 'air-flow', 'psi')).toMatchObject({
     value: [{ value: 5.6, volts: 1.6 }],
   });
 });

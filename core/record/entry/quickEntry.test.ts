@@ -1,7 +1,7 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { Target } from '../../machine/places/index.ts';
 import { quickEntry } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const none = {
   selected: undefined,
@@ -11,7 +11,7 @@ const none = {
 };
 const signalAtPlug: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
 const value = (text: string, defaults: Parameters<typeof quickEntry>[1] = none) => {
-  const result = inWords(quickEntry(text, defaults));
+  const result = coded(quickEntry(text, defaults));
   return result.ok ? result.value : result.problem;
 };
 
@@ -127,5 +127,7 @@ test('“vacuum 16” is a gauge, whatever wire is in hand, and never 16 V on th
 
 test('a minus on a wire says what the reading is with the leads exchanged', () => {
   const entry = value('ref -5.01');
-  expect('warnings' in entry && entry.warnings[0]?.message).toContain('exchanged this is 5.01 V');
+  expect('warnings' in entry && entry.warnings[0]?.message).toBe(
+    'quantity.minus-sign-red-black-leads{volts: 5.01 V}',
+  );
 });

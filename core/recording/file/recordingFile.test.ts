@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
@@ -12,6 +11,7 @@ import {
   type Layout,
   type ScanResult,
 } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const encoder = new TextEncoder();
 const settled = (text: string, delimiter: string): Layout => {
@@ -19,7 +19,7 @@ const settled = (text: string, delimiter: string): Layout => {
     .split(/\r?\n/u)
     .slice(0, 50)
     .map((line) => line.split(delimiter).map((cell) => cell.replace(/^"(.*)"$/u, '$1')));
-  const layout = inWords(layoutOf(rows, delimiter));
+  const layout = coded(layoutOf(rows, delimiter));
   if (!layout.ok) throw new Error(layout.problem.code);
   return layout.value;
 };
@@ -108,11 +108,13 @@ test('missing cells are gaps, odd ones are told with row and column, and time ne
 });
 
 test('a row of a hundred thousand columns, no numbers, and nothing at all are refused with what to do', () => {
-  const wide = inWords(layoutOf([Array.from({ length: 100_000 }, () => '1')], ','));
-  expect(!wide.ok && wide.problem.message).toBe('Row 1 has 100,000 columns; up to 64 can be read.');
-  const words = inWords(layoutOf([['dear', 'reader']], ','));
+  const wide = coded(layoutOf([Array.from({ length: 100_000 }, () => '1')], ','));
+  expect(!wide.ok && wide.problem.message).toBe(
+    'file.row-columns-up-can-read{row: 1, columns: 100000, most: 64}',
+  );
+  const words = coded(layoutOf([['dear', 'reader']], ','));
   expect(!words.ok && words.problem.code).toBe('no-numbers');
-  expect(!inWords(layoutOf([], ',')).ok).toBe(true);
+  expect(!layoutOf([], ',').ok).toBe(true);
 });
 
 test('bytes that are no text are known from the first of them', () => {

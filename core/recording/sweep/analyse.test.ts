@@ -1,8 +1,8 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import reference from './reference/recordings.json' with { type: 'json' };
 import { against, analyseSweep, sweepBand, type Recording, type SweepContext } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const PEDAL: SensorProfile = {
   measures: 'position',
@@ -38,11 +38,11 @@ const pair = () => {
 };
 
 test('a pair that breaks at one angle is told with the angle, and a sound one is not', () => {
-  const faults = inWords(analyseSweep(pair(), context())).filter(({ weight }) => weight === 'fault');
+  const faults = coded(analyseSweep(pair(), context())).filter(({ weight }) => weight === 'fault');
   expect(faults.map(({ kind }) => kind)).toEqual(['pair', 'pair']);
   expect(Math.abs(faults[0]!.position! - reference.pair.truth.positionPercent)).toBeLessThan(1);
   expect(faults[0]!.sentence).toMatch(
-    /^The tracks do not belong together at 6[12]\.\d %: 10\.\d % of the reference apart/u,
+    /^sweep\.tracks-do-not-belong-together\{place: sweep\.at\{position: 6[12]\.\d+ position\}, percent: 10\.\d %/u,
   );
   const [first] = pair().channels;
   const sound = recordingOf(
@@ -50,7 +50,7 @@ test('a pair that breaks at one angle is told with the angle, and a sound one is
     first!.values,
     first!.values.map((value) => value / 2),
   );
-  expect(inWords(analyseSweep(sound, context())).filter(({ weight }) => weight === 'fault')).toEqual([]);
+  expect(coded(analyseSweep(sound, context())).filter(({ weight }) => weight === 'fault')).toEqual([]);
 });
 
 test('a dead spot of track 2 is told as track 2, with the place that it lies at', () => {
@@ -62,12 +62,14 @@ test('a dead spot of track 2 is told as track 2, with the place that it lies at'
     const percent = (value - 1) / 0.034;
     if (percent > 40 && percent < 42) second[i] = 0.01;
   });
-  const found = inWords(analyseSweep(recordingOf(200, first!, second), context())).filter(
+  const found = coded(analyseSweep(recordingOf(200, first!, second), context())).filter(
     ({ kind }) => kind === 'dropout',
   );
   expect(found).toHaveLength(2);
   for (const { sentence, position } of found) {
-    expect(sentence).toMatch(/^Track 2 drops out at 4[012]\.\d %/u);
+    expect(sentence).toMatch(
+      /^sweep\.drops-out-instead-into-recording\{name: sweep\.track\{number: 2\}, place: sweep\.at\{position: 4[012]\.?\d* /u,
+    );
     expect(position).toBeGreaterThan(39);
     expect(position).toBeLessThan(43);
   }
@@ -75,17 +77,19 @@ test('a dead spot of track 2 is told as track 2, with the place that it lies at'
 
 test('more dropouts than anyone reads are counted together', () => {
   const values = Float64Array.from({ length: 5000 }, (_, i) => (i % 200 === 100 ? 0 : 2.5));
-  const found = inWords(analyseSweep(recordingOf(200, values), context({ uses: ['signal'] })));
+  const found = coded(analyseSweep(recordingOf(200, values), context({ uses: ['signal'] })));
   const told = found.filter(({ kind }) => kind === 'dropout');
   expect(told).toHaveLength(13);
-  expect(told.at(-1)!.sentence).toBe('Track 1 drops out 25 times in all; the first 12 are shown one by one.');
+  expect(told.at(-1)!.sentence).toBe(
+    'sweep.times-all-first-shown-one{what: sweep.drops-out{name: sweep.track{number: 1}}, all: 25, shown: 12}',
+  );
 });
 
 test('a reference that sags, live data that stands, and noise are told', () => {
   const wire = Float64Array.from({ length: 2000 }, (_, i) => 2.5 + Math.sin(i / 100));
   const live = wire.map((_, i) => (i < 1000 ? Math.round((wire[i]! - 1) / 0.034) : 50));
   const sagging = wire.map((_, i) => (i > 700 && i < 720 ? 4.6 : 5));
-  const found = inWords(
+  const found = coded(
     analyseSweep(
       withUnits(recordingOf(100, wire, live, sagging), 'V', '%', 'V'),
       context({ uses: ['signal', 'live', 'reference'] }),
@@ -96,37 +100,37 @@ test('a reference that sags, live data that stands, and noise are told', () => {
   expect(found.find(({ kind }) => kind === 'reference')?.sentence).toContain('4.60 V');
   const rough = wire.map((value, i) => value + (i % 2 === 0 ? 0.04 : -0.04));
   expect(
-    inWords(analyseSweep(recordingOf(100, rough), context({ uses: ['signal'] }))).map(({ kind }) => kind),
+    coded(analyseSweep(recordingOf(100, rough), context({ uses: ['signal'] }))).map(({ kind }) => kind),
   ).toContain('noise');
 });
 
 test('what the travel did not see is said', () => {
   const half = Float64Array.from({ length: 1000 }, (_, i) => 1 + 1.7 * Math.abs(Math.sin(i / 159.2)));
-  const told = inWords(analyseSweep(recordingOf(100, half), context({ uses: ['signal'] }))).find(
+  const told = coded(analyseSweep(recordingOf(100, half), context({ uses: ['signal'] }))).find(
     ({ kind }) => kind === 'travel',
   );
-  expect(told?.sentence).toMatch(/from 0\.\d % to 50\.\d %, at 100 samples a second/u);
+  expect(told?.sentence).toMatch(/low: 0(?:\.\d+)? position, high: 50(?:\.\d+)? position, rate: 100,/u);
 });
 
 test('where a track drops out the pair is not told as broken too, and a dropout is no travel', () => {
   const [first] = pair().channels.map(({ values }) => values);
   const second = first!.map((value) => value / 2);
   second.fill(0.01, 700, 740);
-  const found = inWords(analyseSweep(recordingOf(200, first!, second), context()));
+  const found = coded(analyseSweep(recordingOf(200, first!, second), context()));
   expect(found.filter(({ weight }) => weight === 'fault').map(({ kind }) => kind)).toEqual(['dropout']);
   const lost = first!.slice();
   lost.fill(0.01, 700, 740);
-  const travel = inWords(analyseSweep(recordingOf(200, lost), context({ uses: ['signal'] }))).find(
+  const travel = coded(analyseSweep(recordingOf(200, lost), context({ uses: ['signal'] }))).find(
     ({ kind }) => kind === 'travel',
   );
-  expect(travel?.sentence).toMatch(/^Moved 2 times, from 0\.0 % to 100\.0 %/u);
+  expect(travel?.sentence).toMatch(/^sweep\.travel\{strokes: 2, low: 0 position, high: 100 position,/u);
 });
 
 test('against a stimulus recorded beside it the figures of the sweep are told, and past its tolerance they are a fault', () => {
   const stimulus = Float64Array.from({ length: 1600 }, (_, i) => 100 * Math.abs(((i / 400 + 1) % 2) - 1));
   const volts = (off: number) => stimulus.map((percent) => 1 + 0.034 * percent + off);
   const told = (off: number) =>
-    inWords(
+    coded(
       analyseSweep(
         withUnits(recordingOf(100, volts(off), stimulus), 'V', '%'),
         context({ uses: ['signal', 'stimulus'] }),
@@ -136,7 +140,7 @@ test('against a stimulus recorded beside it the figures of the sweep are told, a
   // 0.136 V are 4 % of the travel, of which the sensor may have 2.
   expect(told(0.136)?.weight).toBe('fault');
   expect(told(0.136)?.sentence).toMatch(
-    /inaccuracy 4\.\d\d % \(the sensor is allowed 2\.00 %\), hysteresis 0\.00 %/u,
+    /^sweep\.figures\{inaccuracy: 4\.\d\d %, allowed: 2\.00 %, hysteresis: 0\.00 %/u,
   );
 });
 
@@ -162,7 +166,7 @@ test('a plot of value against value leaves no sample out, and its band is the la
 
 test('a recording in which nothing was moved proves no travel, and says so', () => {
   const still = new Float64Array(200).fill(1.02);
-  const found = inWords(analyseSweep(recordingOf(20, still), context({ uses: ['signal'] })));
+  const found = coded(analyseSweep(recordingOf(20, still), context({ uses: ['signal'] })));
   expect(found.map(({ kind }) => kind)).toEqual(['still', 'looked']);
-  expect(found[0]!.sentence).toBe('Nothing was moved in this recording: it proves no travel.');
+  expect(found[0]!.sentence).toBe('sweep.nothing-moved-recording-proves-no');
 });

@@ -1,12 +1,12 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { analyseSweep, plateaus, stepResponse, type Recording, type SweepContext } from './index.ts';
 import { EXAMPLE_PROFILE } from '../../judge/checks/exampleCase.ts';
 import { channelScale, pressureAndBasis, type ChannelMeaning } from './channelUnit.ts';
 import { localNoise } from './noise.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 const scaled = (value: number, of: Partial<ChannelMeaning>): number | string => {
-  const read = inWords(
+  const read = coded(
     channelScale({
       use: 'stimulus',
       unit: 'kPa',
@@ -38,13 +38,13 @@ test.each([
 });
 
 test.each([
-  [{ unit: 'inHg' }, /without its basis/u],
-  [{ unit: 'furlong' }, /none of pressure/u],
-  [{ unit: '' }, /has no unit/u],
-  [{ use: 'signal', unit: 'kPa' }, /none of volts/u],
-  [{ unit: 'inHg', basis: 'vacuum', ambientKpaAbs: undefined }, /ambient pressure/u],
+  [{ unit: 'inHg' }, 'sweep.pressure-without-basis-say-whether'],
+  [{ unit: 'furlong' }, 'sweep.other-unit{unit: “furlong”, of: pressure}'],
+  [{ unit: '' }, 'sweep.no-unit{of: pressure}'],
+  [{ use: 'signal', unit: 'kPa' }, 'sweep.other-unit{unit: “kPa”, of: volts}'],
+  [{ unit: 'inHg', basis: 'vacuum', ambientKpaAbs: undefined }, 'sweep.counts-ambient-pressure-not-given'],
 ] as const)('%j is a question, not a number', (of, question) => {
-  expect(scaled(1, of)).toMatch(question);
+  expect(scaled(1, of)).toBe(question);
 });
 
 test('a basis is read only behind a whole unit: “Pa” is none', () => {
@@ -65,7 +65,7 @@ const recordingOf = (
   };
 };
 const found = (recording: Recording, uses: SweepContext['uses'], over: Partial<SweepContext> = {}) =>
-  inWords(
+  coded(
     analyseSweep(recording, {
       profile: EXAMPLE_PROFILE,
       uses,
@@ -87,7 +87,9 @@ test('millivolts beside inHg of vacuum: a sound sensor has no fault, and its fig
     { bases: [undefined, 'vacuum'] },
   );
   expect(told.filter(({ weight }) => weight === 'fault')).toEqual([]);
-  expect(told.find(({ kind }) => kind === 'figures')?.sentence).toMatch(/inaccuracy 0\.0\d %/u);
+  expect(told.find(({ kind }) => kind === 'figures')?.sentence).toMatch(
+    /^sweep\.figures\{inaccuracy: 0\.0\d %/u,
+  );
   const asked = found(
     recordingOf([
       ['sig', 'mV', (s) => 1000 * volts(kpa(s))],
@@ -95,8 +97,8 @@ test('millivolts beside inHg of vacuum: a sound sensor has no fault, and its fig
     ]),
     ['signal', 'stimulus'],
   );
-  expect(asked.find(({ kind }) => kind === 'question')?.sentence).toContain(
-    '“pump” is a pressure without its basis',
+  expect(asked.find(({ kind }) => kind === 'question')?.sentence).toBe(
+    'sweep.left-out{name: “pump”, question: sweep.pressure-without-basis-say-whether}',
   );
   expect(asked.some(({ kind }) => kind === 'figures')).toBe(false);
 });
@@ -119,19 +121,23 @@ test('what was looked at is listed; where nothing was, that is what is said', ()
   ]);
   const looked = found(signal, ['signal', 'other']).at(-1)!;
   expect(looked.kind).toBe('looked');
-  expect(looked.sentence).toMatch(
-    /^Looked at: dropouts, noise and travel of the signal \(“a” as the signal\)\./u,
+  expect(looked.sentence).toBe(
+    'sweep.looked-at{looks: [sweep.dropouts-noise-travel-signal], channels: [sweep.used-as{name: “a”, use: use.signal}], more: [' +
+      'sweep.no-reference-recorded-assumed{volts: 5.00 V}, ' +
+      'sweep.not-looked-at{looks: [sweep.whether-reference-holds, sweep.whether-live-data-follows-wire, ' +
+      'sweep.whether-signal-follows-stimulus, sweep.whether-signal-answers-revs]}, ' +
+      'sweep.channels-left-out{names: [sweep.named{name: “b”}], more: 0}]}',
   );
-  expect(looked.sentence).toMatch(/Not looked at: .*whether the reference holds/u);
-  expect(looked.sentence).toMatch(/Left out: “b”\.$/u);
   const nothing = found(signal, ['other', 'other']).at(-1)!;
   expect(nothing).toMatchObject({ kind: 'not-looked' });
-  expect(nothing.sentence).toContain('Say what the channels are.');
+  expect(nothing.sentence).toContain('sweep.nothing-looked-no-channel-known');
 });
 
 test('numbers without a unit that are no volts are asked about', () => {
   const told = found(recordingOf([['sig', '', (s) => 1000 * volts(kpa(s))]]), ['signal']);
-  expect(told.find(({ kind }) => kind === 'question')?.sentence).toContain('whether they are millivolts');
+  expect(told.find(({ kind }) => kind === 'question')?.sentence).toBe(
+    'sweep.left-out{name: “sig”, question: sweep.no-unit-numbers-no-volts}',
+  );
 });
 
 /** Seeded, so that it is the same noise each time. */
@@ -152,7 +158,7 @@ test('a noisy half makes no dropouts, is told with its place, and hides none in 
     told.filter(({ kind }) => kind === 'dropout').map(({ fromSeconds }) => Math.round(fromSeconds)),
   ).toEqual([2]);
   expect(told.find(({ kind }) => kind === 'noise')?.sentence).toMatch(
-    /is noisy: up to \d+ mV .*between [5-7]\.\d+ s and 1[12]\.\d+ s\./u,
+    /^sweep\.noisy-up-mv-sample-sample\{.*noise: \d+ mV, where: sweep\.between-and\{from: [5-7]\.\d+ s, until: 1[12]\.\d+ s\}/u,
   );
   const quiet = new Float64Array(1000).fill(2);
   expect(Math.max(...localNoise(quiet).windows)).toBe(0);

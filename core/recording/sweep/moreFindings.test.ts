@@ -1,8 +1,8 @@
-import { inWords, type InWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import reference from './reference/recordings.json' with { type: 'json' };
 import { analyseSweep, type Recording, type SweepContext, type SweepFinding } from './index.ts';
+import { coded, type Coded } from '../../measure/message/coded.ts';
 
 /** 0.5 V at 0 kPa, 4.5 V at 40 kPa: a filter's differential pressure. */
 const FILTER: SensorProfile = {
@@ -28,13 +28,13 @@ const found = (
   uses: SweepContext['uses'],
   channels: readonly Float64Array[],
   over: Partial<SweepContext> & { seconds?: Float64Array } = {},
-): InWords<SweepFinding>[] => {
+): Coded<SweepFinding>[] => {
   const { seconds = Float64Array.from(channels[0]!, (_, i) => i / RATE), ...context } = over;
   const recording: Recording = {
     seconds,
     channels: channels.map((values, i) => ({ name: `CH${i + 1}`, unit: UNITS[uses[i]!] ?? 'V', values })),
   };
-  return inWords(analyseSweep(recording, { profile: FILTER, uses, ...context })).filter(
+  return coded(analyseSweep(recording, { profile: FILTER, uses, ...context })).filter(
     (finding) => finding.kind === kind,
   );
 };
@@ -53,14 +53,15 @@ test('a marked step is held against what was expected there: over the rest aroun
   const [fault, right] = found('marked-step', ['signal'], [pumped], { marks });
   expect(fault).toMatchObject({
     weight: 'fault',
-    sentence: 'At “20 kPa” the signal stood at 2.20 V; expected 2.40 to 2.60 V.',
+    sentence:
+      'sweep.signal-stood-expected{words: “20 kPa”, mean: 2.20 V, band: sweep.band{lowest: 2.40, highest: 2.60 V}}',
     fromSeconds: 8,
   });
-  expect(right?.sentence).toBe('2 of 3 marked steps are where the signal was expected.');
+  expect(right?.sentence).toBe('sweep.marked-steps-where-signal-expected{right: 2, all: 3}');
   expect(found('marked-step', ['signal'], [pumped])).toEqual([]);
   const moving = over(4, (s) => 0.5 + s);
   expect(found('marked-step', ['signal'], [moving], { marks: [step(2, 20)] })).toMatchObject([
-    { weight: 'note', sentence: '1 of 1 marked steps is where the signal was expected.' },
+    { weight: 'note', sentence: 'sweep.marked-steps-where-signal-expected{right: 1, all: 1}' },
   ]);
 });
 
@@ -72,7 +73,7 @@ test.each(reference.steps.map((one) => [one.truth.secondsTo63, one] as const))(
     const [answer] = found('step-response', ['signal'], [volts], { seconds });
     expect(answer!.untilSeconds - answer!.fromSeconds).toBeCloseTo(truth.secondsTo90, 1);
     expect(answer!.sentence).toMatch(
-      /^The signal answers a step from 1\.00 to 3\.\d\d V in \d+ ms \(63 %\)/u,
+      /^sweep\.answers\{name: sweep\.the-signal, steps: 1, initial: 1\.00, final: 3\.\d\d V, clock: .*to63: \d+ ms/u,
     );
     const byHand = over(8, (s) => 1 + 2.5 * Math.min(1, Math.max(0, (s - 2) / 3)));
     expect(found('step-response', ['signal'], [byHand])).toEqual([]);
@@ -85,9 +86,10 @@ test('over the revs the signal is told at both ends; a differential pressure tha
   expect(found('revs', ['signal', 'revs'], [follows, revs])).toMatchObject([
     {
       weight: 'note',
-      sentence: expect.stringMatching(
-        /^The signal rises with the revs: 0\.61 V \(1\.1 kPa diff\) at 930 rpm, 2\.60 V \(21\.0 kPa diff\) at 2,920 rpm\.$/u,
-      ) as string,
+      sentence:
+        'sweep.signal-revs{rises: true, ends: [' +
+        'sweep.at-revs{volts: 0.61 V, value: 1.124 differential-pressure, rpm: 930}, ' +
+        'sweep.at-revs{volts: 2.60 V, value: 20.98 differential-pressure, rpm: 2920}]}',
     },
   ]);
   const stands = revs.map(() => 0.52);
@@ -104,14 +106,16 @@ test('a signal that goes back while the stimulus goes on is told with its place;
   const [fault] = found('backward', ['signal', 'stimulus'], [worn, stimulus]);
   expect(fault?.weight).toBe('fault');
   expect(Math.abs(fault!.position! - 26)).toBeLessThan(1.5);
-  expect(fault?.sentence).toMatch(/^The signal goes back by \d+ mV at 2[567]\.\d kPa diff although/u);
+  expect(fault?.sentence).toMatch(
+    /^sweep\.signal-goes-back-mv-although\{by: \d+ mV, position: 2[567]\.\d+ differential-pressure\}/u,
+  );
 });
 
 test('a stretch from which nothing came is told, with how long it was', () => {
   const values = over(10, () => 2);
   const seconds = Float64Array.from(values, (_, i) => i / RATE + (i >= 400 ? 3.2 : 0));
   expect(found('gap', ['signal'], [values], { seconds })).toMatchObject([
-    { sentence: 'Nothing was recorded for 3.2 s, 3.99 s into the recording.' },
+    { sentence: 'sweep.nothing-recorded-into-recording{lasting: 3.2 s, clock: 3.99 s}' },
   ]);
   expect(found('gap', ['signal'], [values])).toEqual([]);
 });
@@ -125,7 +129,7 @@ test('an offset against the gauge that changes at a moment is told with it; less
   expect(change).toMatchObject({ weight: 'fault', channel: 0, untilSeconds: 79.99 });
   expect(Math.abs(change!.fromSeconds - 47)).toBeLessThanOrEqual(1);
   expect(change!.sentence).toMatch(
-    /^From 4[67]\.\d\d s on, the signal stands 2\.60 kPa higher against the stimulus/u,
+    /^sweep\.offset-changed\{name: sweep\.the-signal, by: 2\.[56]\d* differential-pressure, higher: true, clock: 4[67]\.\d\d s\}/u,
   );
   expect(found('offset', ['signal', 'stimulus'], [signal(1.5), kpa])).toEqual([]);
   // A wire that breaks is a dropout, and no offset.

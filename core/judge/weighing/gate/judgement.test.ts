@@ -1,9 +1,9 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { FAULT_KINDS } from '../../../machine/fault/index.ts';
 import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
+import type { MachineState } from '../../../machine/places/index.ts';
 import { goodSupply, IDLE, KOEO, looked, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
 import {
   candidatesFor,
@@ -19,6 +19,7 @@ import {
 } from '../index.ts';
 import { worthOf } from '../outlook/foresight.ts';
 import { METER_SCALE, OHMS_SCALE } from '../prediction/scales.ts';
+import { coded } from '../../../measure/message/coded.ts';
 
 type Reading = ReturnType<typeof wire>;
 const judged = (readings: readonly Reading[], over: Partial<CaseFile> = {}, reaches = {}) => {
@@ -41,7 +42,7 @@ test('hypotheses that lead to the same work at the same place are one decision; 
   expect(decisionOf('sensor-stuck element')).toBe(decisionOf('sensor-shifted up'));
   expect(decisionOf('wires-together signal+return')).toBe(decisionOf('wire-to-ground signal'));
   expect(decisionOf('unit-pin-open reference')).toBe(decisionOf('unit-gives-no-reference rail:0'));
-  expect(new Set(all.map(({ id }) => inWords(titleOf(id)))).size).toBe(all.length);
+  expect(new Set(all.map(({ id }) => coded(titleOf(id)))).size).toBe(all.length);
   const shares = decisionShares(
     { all, of },
     Float64Array.from(hypotheses, ({ prior }) => prior),
@@ -59,18 +60,18 @@ test('a sensor is not decided on before its supply and return are read good at t
   expect(proven.ranked[0]!.decision.id).toBe('sensor');
   expect(proven.gate.every(({ state }) => state === 'proven')).toBe(true);
   // What stands between the leader and its verdict is asked for first, once it leads clearly.
-  expect(inWords(missingProof('sensor', exampleCase(shifted), WIRES))).toMatch(/^Not proven yet/u);
+  expect(missingProof('sensor', exampleCase(shifted), WIRES)).toMatchObject({ code: 'proof.too-little' });
 });
 
 test('a supply that is bad refutes the gate; one that comes back with the plug off is pulled down by the sensor', () => {
   const low = [wire('reference', 'plug', 1.2), wire('return', 'plug', 0.006), wire('signal', 'plug', 0.8)];
   const gateOf = (readings: readonly Reading[]) =>
-    judged(readings).gate.map(({ label, state }) => `${inWords(label)}: ${state}`);
+    judged(readings).gate.map(({ label, state }) => `${coded(label)}: ${state}`);
   const loaded = judged([...low, wire('reference', 'plug', 4.99, PLUG_OFF), wire('reference', 'unit', 1.3)]);
   expect(loaded.ranked[0]!.decision.id).toBe('sensor');
   expect(loaded.gate.map(({ state }) => state)).toEqual(['proven', 'proven', 'proven']);
   const raised = [...goodSupply().slice(0, 1), wire('return', 'plug', 0.4), wire('signal', 'plug', 4.9)];
-  expect(inWords(gateOf(raised)).join()).not.toContain('return good at the plug, loaded: proven');
+  expect(gateOf(raised)).toContain('gate.good-at-plug{lane: lane.return}: refuted');
 });
 
 test('a wire is decided on between two readings of it, and the connector halves it', () => {
@@ -88,18 +89,28 @@ test('a wire is decided on between two readings of it, and the connector halves 
   const found = judged([...lost, wire('reference', 'connector', 4.98)]);
   expect(found.ranked[0]!.decision.id).toBe('wire reference:second');
   expect(
-    inWords(
-      missingProof(
-        'wire reference:second',
-        exampleCase([...lost, wire('reference', 'connector', 4.98)]),
-        WIRES,
-      ),
+    missingProof(
+      'wire reference:second',
+      exampleCase([...lost, wire('reference', 'connector', 4.98)]),
+      WIRES,
     ),
   ).toBeUndefined();
 });
 
 test('nothing is called wrong-free while a recording shows a fault, and no cause is proven from nothing', () => {
-  const all = [...goodSupply(), wire('signal', 'plug', 4), wire('signal', 'plug', 1.35, IDLE)];
+  const scan = (value: number, state: MachineState) =>
+    ({ kind: 'scan', id: `s${value}`, state, measures: 'absolute-pressure', value }) as const;
+  const all = [
+    ...goodSupply(),
+    wire('signal', 'plug', 4),
+    wire('signal', 'plug', 1.35, IDLE),
+    wire('signal', 'plug', 0.008, PLUG_OFF),
+    wire('signal', 'plug', 1.66, { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: -60 } }),
+    scan(100, KOEO),
+    scan(32, IDLE),
+    { kind: 'gauge', id: 'g', tap: 'manifold', pressureKpa: 67.5, basis: 'vacuum', state: IDLE } as const,
+  ];
+  expect(missingProof('nothing', exampleCase(all), WIRES)).toBeUndefined();
   const fault = {
     kind: 'dropout',
     weight: 'fault',
@@ -109,9 +120,13 @@ test('nothing is called wrong-free while a recording shows a fault, and no cause
     untilSeconds: 2,
   } as const;
   const sweeps = [{ name: 'Slow', uses: ['signal'], findings: [fault] }] as const;
-  expect(inWords(missingProof('nothing', exampleCase(all, { sweeps }), WIRES))).toMatch(/^Not proven yet/u);
-  expect(inWords(missingProof('nothing', exampleCase([]), WIRES))).toBe('No reading says anything so far.');
-  expect(inWords(missingProof('gremlins', exampleCase(all), WIRES))).toContain('no cause');
+  expect(coded(missingProof('nothing', exampleCase(all, { sweeps }), WIRES))).toBe(
+    'proof.something-wrong{remark: checks.recorded-in{names: [sweep.named{name: “Slow”}], sentence: sweep.the-signal}}',
+  );
+  expect(coded(missingProof('nothing', exampleCase([]), WIRES))).toBe('proof.nothing-read');
+  expect(coded(missingProof('gremlins', exampleCase(all), WIRES))).toBe(
+    'proof.no-cause{title: cause.unknown{name: “gremlins”}}',
+  );
 });
 
 test('what was read is not asked for again, nor what is out of reach', () => {
@@ -191,6 +206,6 @@ test('scales give back what they are given, to the step that an instrument tells
 test('every kind of fault has a decision with words and a remedy', () => {
   const wiring = wiringFor({ profile: exampleCase([]).profile, wires: WIRES });
   const ids = decisionsFor(hypothesesFor({ family: 'manifold-pressure', wiring })).all.map(({ id }) => id);
-  for (const id of ids) expect(inWords(titleOf(id))).not.toBe(id);
+  for (const id of ids) expect(titleOf(id).code).not.toBe('cause.unknown');
   expect(FAULT_KINDS.length).toBeGreaterThan(20);
 });

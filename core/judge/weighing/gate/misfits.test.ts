@@ -1,10 +1,10 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { goodSupply, IDLE, KOEO, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
-import { judge, standingOf, weigherFor, weighJob } from '../index.ts';
+import { judge, standingOf, weigherFor } from '../index.ts';
 import { doubtedReadings, misfitsOf } from './misfits.ts';
+import { nextReading } from '../explanation/nextReading.ts';
 
 type Readings = CaseFile['readings'][number][];
 const caseOf = (readings: readonly unknown[]): CaseFile => exampleCase(readings as Readings);
@@ -28,17 +28,12 @@ test('a reading that stands alone against all others is worth taking again, with
   const slipped = wire('signal', 'connector', 0.01);
   const caseFile = caseOf([...sound(), slipped]);
   expect(doubted(caseFile)).toEqual([slipped.id]);
-  const { suggestions } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+  const { suggestions, decisions } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
   const again = suggestions.filter((one) => one.again);
   expect(again.map(({ candidate }) => candidate)).toEqual([
     { target: { kind: 'wire', lane: 'signal', place: 'connector' }, state: KOEO },
   ]);
-  const { next } = weighJob(caseFile, WIRES);
-  const why = next
-    .filter(({ target }) => target.kind === 'wire' && target.place === 'connector')
-    .map(({ why: sentence }) => inWords(sentence));
-  for (const one of why)
-    expect(one).toBe('Read before, and perhaps not what it was noted as: take it again.');
+  expect(nextReading(again[0]!, decisions, caseFile).why).toEqual({ code: 'weighing.perhaps-not-as-noted' });
 });
 
 test('read a second time it is no longer alone, and nothing that goes with the others is doubted', () => {

@@ -1,4 +1,3 @@
-import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
@@ -7,6 +6,7 @@ import type { CaseFile } from '../../checks/index.ts';
 import { codeId, codesThatTell, comesBack, reasonFor } from './codeEvidence.ts';
 import { goodSupply, IDLE, looked, wire, WIRES } from '../exampleWeighing.ts';
 import { judge, weigherFor, weighJob } from '../index.ts';
+import { coded } from '../../../measure/message/coded.ts';
 
 const sharesOf = (over: Partial<CaseFile>, readings: AnyEvidence[] = [], wires: readonly Lane[] = WIRES) => {
   const caseFile = exampleCase(readings as CaseFile['readings'][number][], over);
@@ -93,13 +93,13 @@ test('a code is told among the reasons, and can be struck out to see what it doe
   const caseFile = exampleCase([wire('signal', 'plug', 0.02)] as CaseFile['readings'][number][], {
     codes: ['P0107'],
   });
-  const { causes } = inWords(weighJob(caseFile, WIRES));
+  const { causes } = coded(weighJob(caseFile, WIRES));
   const sentences = causes.flatMap(({ speaksFor, speaksAgainst }) => [...speaksFor, ...speaksAgainst]);
   expect(sentences.find(({ readingId }) => readingId === 'code:P0107')?.sentence).toBe(
-    'The code P0107 was stored: signal too low.',
+    'weighing.code-stored{code: “P0107”, complaint: codes.low{about: codes.signal}}',
   );
   const shareOf = (without: string[]) =>
-    inWords(weighJob(caseFile, WIRES, { without, reaches: {} })).causes[0]!.share;
+    coded(weighJob(caseFile, WIRES, { without, reaches: {} })).causes[0]!.share;
   expect(shareOf([codeId('P0107')])).not.toBeCloseTo(shareOf([]), 3);
 });
 
