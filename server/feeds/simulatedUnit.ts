@@ -1,6 +1,6 @@
 import { createServer, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
-import { liveCount, liveItemOf, type LiveItemId } from '@lettura/core/machine/live';
+import { liveBytes, liveItemOf, type LiveItemId } from '@lettura/core/machine/live';
 
 export interface SimulatedUnit {
   port: number;
@@ -11,16 +11,12 @@ export interface SimulatedUnit {
 }
 
 const EVERY_MS = 100;
-const hex = (count: number, bytes: 1 | 2): string =>
-  count
-    .toString(16)
-    .toUpperCase()
-    .padStart(2 * bytes, '0');
+const hex = (byte: number): string => byte.toString(16).toUpperCase().padStart(2, '0');
 
 /** An answer to the request for an item: its length, the service, the item, its count. */
 function answer(id: LiveItemId, value: number): string {
-  const item = liveItemOf(id);
-  return `${hex(2 + item.bytes, 1)}41${hex(id, 1)}${hex(liveCount(item, value), item.bytes)}`;
+  const bytes = liveBytes(liveItemOf(id), value);
+  return [2 + bytes.length, 0x41, id, ...bytes].map(hex).join('');
 }
 
 /** What an idling engine with a pedal that somebody moves answers, item by item. */
@@ -48,7 +44,7 @@ export async function simulatedUnit(): Promise<SimulatedUnit> {
     const seconds = Date.now() / 1000;
     const lines = ANSWERS.map((of) => `(${seconds.toFixed(6)}) sim0 7E8#${of(seconds)}\n`);
     // Between two answers other traffic is on the bus as well.
-    const line = `(${seconds.toFixed(6)}) sim0 1A0#${hex(turn++ % 256, 1)}00FF\n${lines.join('')}`;
+    const line = `(${seconds.toFixed(6)}) sim0 1A0#${hex(turn++ % 256)}00FF\n${lines.join('')}`;
     for (const socket of sockets) socket.write(line);
   }, EVERY_MS);
   return {

@@ -1,7 +1,7 @@
 export {
   LIVE_ITEM_IDS,
   LIVE_ITEMS,
-  liveCount,
+  liveBytes,
   liveItemOf,
   liveValue,
   type LiveItem,

@@ -1,8 +1,13 @@
 /** An item of standard live data: what an answer's bytes count in. */
 export interface LiveItem {
   name: string;
-  unit: 'kPa' | 'rpm' | '°C' | 'g/s' | '%';
+  unit: 'kPa' | 'rpm' | '°C' | 'g/s' | '%' | 'V';
+  /** That count. */
   bytes: 1 | 2;
+  /** Before them stand so many that say what of the item there is. */
+  after?: 1;
+  /** A count past the half is one below zero. */
+  isSigned?: true;
   /** Size of one count, in the unit. */
   perCount: number;
   /** Value of a count of zero. */
@@ -11,6 +16,7 @@ export interface LiveItem {
 
 /** The items that a sensor of this product shows up in: SAE J1979 service 01, numbers and scaling from memory. */
 const ITEMS = {
+  0x04: { name: 'Calculated load', unit: '%', bytes: 1, perCount: 100 / 255 },
   0x0b: { name: 'Manifold pressure', unit: 'kPa', bytes: 1, perCount: 1 },
   0x0c: { name: 'Engine speed', unit: 'rpm', bytes: 2, perCount: 1 / 4 },
   0x0f: { name: 'Intake air temperature', unit: '°C', bytes: 1, perCount: 1, atZero: -40 },
@@ -19,9 +25,19 @@ const ITEMS = {
   0x22: { name: 'Rail pressure, relative', unit: 'kPa', bytes: 2, perCount: 0.079 },
   0x23: { name: 'Rail pressure', unit: 'kPa', bytes: 2, perCount: 10 },
   0x33: { name: 'Barometric pressure', unit: 'kPa', bytes: 1, perCount: 1 },
+  0x42: { name: 'Control unit voltage', unit: 'V', bytes: 2, perCount: 1 / 1000 },
   0x45: { name: 'Relative throttle position', unit: '%', bytes: 1, perCount: 100 / 255 },
   0x49: { name: 'Pedal position D', unit: '%', bytes: 1, perCount: 100 / 255 },
   0x4a: { name: 'Pedal position E', unit: '%', bytes: 1, perCount: 100 / 255 },
+  0x73: { name: 'Exhaust pressure', unit: 'kPa', bytes: 2, after: 1, perCount: 1 / 100 },
+  0x7a: {
+    name: 'Filter differential pressure',
+    unit: 'kPa',
+    bytes: 2,
+    after: 1,
+    isSigned: true,
+    perCount: 1 / 100,
+  },
 } as const satisfies Record<number, LiveItem>;
 
 export type LiveItemId = keyof typeof ITEMS;
@@ -36,10 +52,26 @@ export const LIVE_ITEM_IDS: readonly number[] = [...LIVE_ITEMS.keys()];
 /** An item of live data of the diagnostic standard, with its scaling. */
 export const liveItemOf = (id: LiveItemId): LiveItem => ITEMS[id];
 
-/** Value of an answer, in the item's unit. */
-export const liveValue = ({ bytes, perCount, atZero = 0 }: LiveItem, a: number, b: number): number =>
-  atZero + perCount * (bytes === 1 ? a : 256 * a + b);
+/** Value of an answer's bytes, in the item's unit; undefined where there are too few of them. */
+export function liveValue(item: LiveItem, data: readonly number[]): number | undefined {
+  const { bytes, after = 0, perCount, atZero = 0, isSigned } = item;
+  const counted = data.slice(after, after + bytes);
+  if (counted.length < bytes) return undefined;
+  const count = counted.reduce((sum, byte) => 256 * sum + byte, 0);
+  const whole = 256 ** bytes;
+  return atZero + perCount * (isSigned && count >= whole / 2 ? count - whole : count);
+}
 
-/** Count that answers a value, as whole as the standard sends it; at an end of the scale where it lies past it. */
-export const liveCount = ({ bytes, perCount, atZero = 0 }: LiveItem, value: number): number =>
-  Math.min(256 ** bytes - 1, Math.max(0, Math.round((value - atZero) / perCount)));
+/** Bytes that answer a value, as whole as the standard sends it; at an end of the scale where it lies past it. */
+export function liveBytes(item: LiveItem, value: number): number[] {
+  const { bytes, after = 0, perCount, atZero = 0, isSigned } = item;
+  const whole = 256 ** bytes;
+  const [lowest, highest] = isSigned ? [-whole / 2, whole / 2 - 1] : [0, whole - 1];
+  const count = Math.min(highest, Math.max(lowest, Math.round((value - atZero) / perCount)));
+  const counted = count < 0 ? count + whole : count;
+  const PRESENT = 1;
+  return [
+    ...Array.from({ length: after }, () => PRESENT),
+    ...(bytes === 1 ? [counted] : [counted >> 8, counted & 0xff]),
+  ];
+}

@@ -1,9 +1,9 @@
 import { LIVE_ITEMS, liveValue } from '../../machine/live/index.ts';
+import { answerTo, requestFor, unitOf } from '../../record/onBoard/index.ts';
 import type { Channel, Recording } from '../sweep/index.ts';
 
 const FRAME = /^\((\d+\.\d+)\)\s+\S+\s+([0-9A-F]{3}|[0-9A-F]{8})#([0-9A-F]{0,16})\s*$/iu;
-/** Answers of control units: eleven-bit and twenty-nine-bit identifiers (ISO 15765-4). */
-const isAnswer = (id: number): boolean => (id >= 0x7e8 && id <= 0x7ef) || (id & 0xffff00) === 0xdaf100;
+const EXTENDED_DIGITS = 8;
 
 /** Whether its first line is a frame as `candump -l` of the Linux can-utils writes it. */
 export const looksLikeCandump = (text: string): boolean => FRAME.test(text.split('\n', 1)[0] ?? '');
@@ -26,14 +26,17 @@ export interface LiveAnswer {
 
 /** What a line of a log says: an answer with live data, some other frame, or no frame at all. */
 export function readFrame(line: string): LiveAnswer | 'other' | 'no-frame' {
-  const [, moment, id, data = ''] = FRAME.exec(line) ?? [];
+  const [, moment, id, digits = ''] = FRAME.exec(line) ?? [];
   if (moment === undefined || id === undefined) return 'no-frame';
-  const bytes = data.match(/../gu)?.map((byte) => Number.parseInt(byte, 16)) ?? [];
-  const [length = 0, service, item = -1, a = 0, b = 0] = bytes;
+  const bytes = digits.match(/../gu)?.map((byte) => Number.parseInt(byte, 16)) ?? [];
+  const unit = unitOf({ id: Number.parseInt(id, 16), isExtended: id.length === EXTENDED_DIGITS, bytes });
+  const [length = 0, ...message] = bytes;
+  const item = message[1] ?? -1;
+  const answer = answerTo(requestFor('live-data', item), message.slice(0, length));
   const known = LIVE_ITEMS.get(item);
-  if (!isAnswer(Number.parseInt(id, 16)) || service !== 0x41 || !known || length < 2 + known.bytes)
-    return 'other';
-  return { seconds: Number(moment), item, value: liveValue(known, a, b) };
+  const value = known && answer.kind === 'answer' ? liveValue(known, answer.data) : undefined;
+  if (!unit || value === undefined) return 'other';
+  return { seconds: Number(moment), item, value };
 }
 
 /** Live data out of a log of CAN frames, each item a channel: between two of its answers a value stands. */
