@@ -45,5 +45,6 @@ export function askedWith(asked: Asked): Pick<CanFrame, 'id' | 'isExtended'> {
 export const unitName = ({ answersWith, isExtended }: UnitAddress): string =>
   (isExtended ? answersWith & 0xff : answersWith).toString(16).toUpperCase().padStart(2, '0');
 
+/** Whether two are one. */
 export const sameUnit = (a: UnitAddress, b: UnitAddress): boolean =>
   a.answersWith === b.answersWith && a.isExtended === b.isExtended;
