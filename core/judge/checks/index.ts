@@ -30,7 +30,15 @@ export { supplyIsGood } from './supplyIsGood.ts';
 export { laneSegments } from './laneStates.ts';
 export { type SegmentState, type SegmentView } from './segmentState.ts';
 export { valueOfSignal, sensorValue, type SensorValue } from './sensorValue.ts';
-export { dropIsSmall, dropOver, ohmsJudged, ohmsOf, type Stretch } from './stretches.ts';
+export {
+  dropIsSmall,
+  dropOver,
+  isGrounded,
+  ohmsJudged,
+  ohmsOf,
+  ohmsToGround,
+  type Stretch,
+} from './stretches.ts';
 export { supplyCheck, type SupplyOutcome, type SupplyStep } from './supplyCheck.ts';
 export { threeViews, type ThreeViews, type ViewName } from './threeViews.ts';
 export { railSaid, signalAtRail } from './signalAtRail.ts';

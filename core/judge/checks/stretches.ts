@@ -1,6 +1,11 @@
 import { type AnyEvidence, type BetweenReading, type OhmsReading } from '../../record/evidence/index.ts';
 import { keyOn, samePoint, type Lane, type Place } from '../../machine/places/index.ts';
-import { NORMAL_RETURN_VOLTS, OPEN_STRETCH_OHMS, SOUND_STRETCH_OHMS } from '../../machine/limits/index.ts';
+import {
+  GROUNDED_OHMS,
+  NORMAL_RETURN_VOLTS,
+  OPEN_STRETCH_OHMS,
+  SOUND_STRETCH_OHMS,
+} from '../../machine/limits/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { readingLimitVolts } from './readingLimit.ts';
 
@@ -47,3 +52,17 @@ export const dropIsSmall = (reading: BetweenReading, caseFile: CaseFile): boolea
 /** `few` proves nothing under load: a thread of copper has few ohms as well. */
 export const ohmsJudged = ({ ohms }: OhmsReading): 'few' | 'too-many' | 'open' =>
   ohms === null || ohms > OPEN_STRETCH_OHMS ? 'open' : ohms > SOUND_STRETCH_OHMS ? 'too-many' : 'few';
+
+/** The newest ohms from a wire at the plug to ground, the sensor off it and nothing powered. */
+export const ohmsToGround = (lane: Lane, { isolation }: CaseFile): OhmsReading | undefined =>
+  isolation.findLast(
+    (reading: AnyEvidence): reading is OhmsReading =>
+      reading.kind === 'ohms' &&
+      !keyOn(reading.state) &&
+      reading.state.plug === 'unplugged' &&
+      samePoint(reading.from, { lane, place: 'plug' }) &&
+      reading.to === 'battery-negative',
+  );
+
+/** Whether something holds the wire down. */
+export const isGrounded = ({ ohms }: OhmsReading): boolean => ohms !== null && ohms < GROUNDED_OHMS;

@@ -37,6 +37,11 @@ export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
 
 /** A stretch of wire with two contacts, leads of the meter included. */
 export const SOUND_STRETCH_OHMS = 2;
+/**
+ * Less than this from a supply's wire to ground, with nothing powered, is a short: what sits on a supply, in sensors and in the
+ * unit, has some hundred ohms and more.
+ */
+export const GROUNDED_OHMS = 100;
 /** More than this in one stretch is no wire any more; a return of 5 Ω passes any beep and still counts. */
 export const OPEN_STRETCH_OHMS = 1000;
 

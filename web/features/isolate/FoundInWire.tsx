@@ -1,7 +1,15 @@
 import Typography from '@mui/material/Typography';
 import { type Lane } from '@lettura/core/machine/places';
 import { ohmsFromDrop, shiftByOhms, type IsolatedSensor } from '@lettura/core/judge/isolation';
-import { dropIsSmall, dropOver, ohmsJudged, ohmsOf, type Stretch } from '@lettura/core/judge/checks';
+import {
+  dropIsSmall,
+  dropOver,
+  isGrounded,
+  ohmsJudged,
+  ohmsOf,
+  ohmsToGround,
+  type Stretch,
+} from '@lettura/core/judge/checks';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
 import type { IsolatePanelProps } from './isolatePanelProps.ts';
 import { shiftInWords } from './shiftInWords.ts';
@@ -52,6 +60,17 @@ export function OhmsFound({ stretch, caseFile, sensor, units }: Found) {
   return (
     <Typography variant="body2">
       <strong>{ohmsInWords(ohms)}</strong> {words} {judged === 'too-many' && shift()}
+    </Typography>
+  );
+}
+
+export function GroundFound({ lane, caseFile }: Pick<WireTableProps, 'caseFile'> & { lane: Lane }) {
+  const reading = ohmsToGround(lane, caseFile);
+  if (!reading) return null;
+  return (
+    <Typography variant="body2">
+      <strong>{ohmsInWords(reading.ohms ?? Infinity)}</strong>{' '}
+      {isGrounded(reading) ? t('ui-isolate.held-to-ground') : t('ui-isolate.not-held-to-ground')}
     </Typography>
   );
 }

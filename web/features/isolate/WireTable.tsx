@@ -2,7 +2,14 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { laneSaid, placeSaid, type Lane, type MachineState, type Place } from '@lettura/core/machine/places';
+import {
+  isReturn,
+  laneSaid,
+  placeSaid,
+  type Lane,
+  type MachineState,
+  type Place,
+} from '@lettura/core/machine/places';
 import { LOOM_HIDES } from '@lettura/core/machine/fault';
 import { laneSegments } from '@lettura/core/judge/checks';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -11,7 +18,7 @@ import { BetweenField } from './BetweenField.tsx';
 import { Said } from '../../ui/Said.tsx';
 import { say } from '@lettura/core/measure/message';
 import { said, t } from '../../ui/words.ts';
-import { type WireTableProps, DropFound, OhmsFound } from './FoundInWire.tsx';
+import { type WireTableProps, DropFound, GroundFound, OhmsFound } from './FoundInWire.tsx';
 
 const LOADED: MachineState = { engine: 'koeo', plug: 'connected' };
 const DEAD: MachineState = { engine: 'key-off', plug: 'unplugged' };
@@ -77,6 +84,21 @@ export function WireTable({ caseFile, lanes, sensor, units, onBetween, chosen, o
             </Box>
           );
         })}
+        {/* A return is at ground as it should be. */}
+        {!isReturn(chosen) && (
+          <Box role="listitem" sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
+            <Typography sx={{ fontWeight: 600, mb: 0.75 }}>{t('ui-isolate.to-ground')}</Typography>
+            <BetweenField
+              label={t('ui-isolate.ohms-key-off-plug-off')}
+              name={t('ui-isolate.ohms-3', { name: t('ui-isolate.to-ground').toLowerCase() })}
+              placeholder="2500"
+              onEnter={(text) =>
+                onBetween('ohms', [{ lane: chosen, place: 'plug' }, 'battery-negative'], DEAD, text)
+              }
+            />
+            <GroundFound lane={chosen} caseFile={caseFile} />
+          </Box>
+        )}
       </Box>
       {looking.length > 0 && (
         <Typography sx={{ mt: 1 }}>

@@ -46,7 +46,8 @@ export function useGoTo(
           return;
         }
         const wire = typeof target.from === 'string' ? 'signal' : target.from.lane;
-        const part = target.kind === 'ohms' ? 'sensor' : 'wires';
+        const isAcrossPins = target.kind === 'ohms' && target.to !== 'battery-negative';
+        const part = isAcrossPins ? 'sensor' : 'wires';
         setSearch({ section: 'isolate', part, wire }, { replace: true });
         return;
       }

@@ -17,7 +17,9 @@ export function howTo({ target, state }: Candidate): Message {
         ? say('weighing.put-gauge-manifold-port-own')
         : say('weighing.tee-gauge-next-sensor-start');
     case 'ohms':
-      return say('weighing.key-off-plug-off-measure');
+      return target.to === 'battery-negative'
+        ? say('weighing.key-off-measure-to-ground')
+        : say('weighing.key-off-plug-off-measure');
     case 'between':
       return say('weighing.both-probes-same-wire-one');
     case 'wire':

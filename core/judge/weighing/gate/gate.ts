@@ -10,8 +10,8 @@ import {
   type Place,
 } from '../../../machine/places/index.ts';
 import { movedState } from '../../../machine/family/index.ts';
-import { supplyIsGood, type CaseFile } from '../../checks/index.ts';
-import { NEIGHBOURS_OFF, type Candidate } from '../outlook/candidates.ts';
+import { isGrounded, ohmsToGround, supplyIsGood, type CaseFile } from '../../checks/index.ts';
+import { NEIGHBOURS_OFF, REFERENCE_TO_GROUND, type Candidate } from '../outlook/candidates.ts';
 import type { Decision } from '../posterior/decisions.ts';
 import { lanesOfCause } from '../posterior/cause.ts';
 import { isAt, besideJoint } from './besideJoint.ts';
@@ -85,7 +85,7 @@ export function gateItems(
       if (!has(lane)) return [];
       const own = read(lane, 'unit', say('gate.unit-terminal'));
       return cause.of === 'unit-gives-no-reference' && lane === 'reference'
-        ? [own, read(lane, 'plug', say('gate.neighbours-off'), NEIGHBOURS_OFF)]
+        ? [own, read(lane, 'plug', say('gate.neighbours-off'), NEIGHBOURS_OFF), notHeldDown(lane, caseFile)]
         : [own];
     }
     case 'wire': {
@@ -99,4 +99,14 @@ export function gateItems(
     case 'unlisted':
       return [];
   }
+}
+
+/** A unit gives too little only where nothing holds its wire down. */
+function notHeldDown(lane: Lane, caseFile: CaseFile): GateItem {
+  const reading = ohmsToGround(lane, caseFile);
+  return {
+    label: say('gate.not-grounded', { lane: laneSaid(lane) }),
+    state: reading ? (isGrounded(reading) ? 'refuted' : 'proven') : 'missing',
+    reading: REFERENCE_TO_GROUND,
+  };
 }

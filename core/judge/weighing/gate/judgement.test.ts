@@ -3,6 +3,7 @@ import { FAULT_KINDS } from '../../../machine/fault/index.ts';
 import { exampleCase } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
+import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { MachineState } from '../../../machine/places/index.ts';
 import { goodSupply, IDLE, KOEO, looked, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
 import {
@@ -17,6 +18,7 @@ import {
   weigherFor,
   type Candidate,
 } from '../index.ts';
+import { NEIGHBOURS_OFF, REFERENCE_TO_GROUND } from '../outlook/candidates.ts';
 import { worthOf } from '../outlook/foresight.ts';
 import { METER_SCALE, OHMS_SCALE } from '../prediction/scales.ts';
 import { coded } from '../../../measure/message/coded.ts';
@@ -72,6 +74,32 @@ test('a supply that is bad refutes the gate; one that comes back with the plug o
   expect(loaded.gate.map(({ state }) => state)).toEqual(['proven', 'proven', 'proven']);
   const raised = [...goodSupply().slice(0, 1), wire('return', 'plug', 0.4), wire('signal', 'plug', 4.9)];
   expect(gateOf(raised)).toContain('gate.good-at-plug{lane: lane.return}: refuted');
+});
+
+// Low at the unit's own terminal with everything else off: a dead supply, or a wire that is held down.
+test('a unit is not blamed for its reference before an ohmmeter found nothing that holds the wire down', () => {
+  const readings = [
+    wire('reference', 'plug', 1.6),
+    wire('reference', 'plug', 1.62, PLUG_OFF),
+    wire('reference', 'unit', 1.61),
+  ];
+  const othersOff = wire('reference', 'plug', 1.61, NEIGHBOURS_OFF);
+  const { target, state } = REFERENCE_TO_GROUND;
+  const with_ = (...ohms: number[]) =>
+    judged(readings, {
+      isolation: [
+        othersOff,
+        ...ohms.map((value) => ({ ...target, id: 'ohms', state, ohms: value }) as AnyEvidence),
+      ],
+    });
+  const before = with_();
+  expect(before.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
+  expect(before.verdict).toBe('open');
+  expect(before.suggestions[0]!.candidate).toEqual(REFERENCE_TO_GROUND);
+  const dead = with_(2200);
+  expect(dead.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
+  expect(dead.gate.map(({ state: is }) => is)).toEqual(['proven', 'proven', 'proven']);
+  expect(with_(12).classes[0]!.class).toBe('wire');
 });
 
 test('a wire is decided on between two readings of it, and the connector halves it', () => {
