@@ -114,3 +114,16 @@ test('a change to a job made elsewhere meanwhile is not overwritten', async () =
   expect(await page.getByLabel('Complaint').inputValue()).toBe('stalls in the wet');
   await page.unroute('**/api/jobs/*');
 });
+
+// What schemas refuse without words of their own is worded by the contract, once it is loaded: a bundler left it out unseen.
+test('the page has what words the refusals of its schemas', async () => {
+  const scripts = await page.evaluate(async () => {
+    const names = performance.getEntriesByType('resource').map(({ name }) => name);
+    const texts = names
+      .filter((name) => name.endsWith('.js'))
+      .map(async (name) => (await fetch(name)).text());
+    return (await Promise.all(texts)).join('\n');
+  });
+  // Once in the catalogue, once where it is said.
+  expect(scripts.split('refusal.should-be-text').length - 1).toBeGreaterThan(1);
+});
