@@ -15,6 +15,7 @@ import {
 } from './jobs.ts';
 import { jobFile } from './jobFile.ts';
 import { knownGoodRecord } from './knownGood.ts';
+import { clearing, clearingAsked, vehicleReport } from './onBoard.ts';
 import { newReading, reading } from './readings.ts';
 import { instrument, newInstrument } from './instruments.ts';
 import {
@@ -229,6 +230,19 @@ export const endpoints = {
     path: '/recordings',
     summary: 'All recordings without their numbers, newest first',
     response: z.array(recordingInfo),
+  },
+  readVehicle: {
+    method: 'post',
+    path: '/on-board/report',
+    summary: 'Asks the connected vehicle for its codes, readiness and freeze frame',
+    response: vehicleReport,
+  },
+  clearVehicleCodes: {
+    method: 'post',
+    path: '/on-board/clear',
+    summary: 'Has the connected vehicle clear its codes, which loses readiness and freeze frame',
+    body: clearingAsked,
+    response: clearing,
   },
   listFeeds: {
     method: 'get',

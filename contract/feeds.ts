@@ -42,5 +42,7 @@ export const feedInfo = z.strictObject({
   simulated: z.boolean(),
   channels: z.array(z.strictObject({ name: z.string(), unit: z.string() })).max(16),
   status: feedStatus,
+  /** It can be asked for codes, and not only listened to. */
+  readsCodes: z.literal(true).optional(),
 });
 export type FeedInfo = z.infer<typeof feedInfo>;

@@ -12,6 +12,7 @@ import { jobFileRoutes } from './jobFiles/jobFileRoutes.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readingRoutes } from './readings/readingRoutes.ts';
 import { instrumentRoutes } from './instruments/instrumentRoutes.ts';
+import { onBoardRoutes } from './onBoard/onBoardRoutes.ts';
 import { recordingRoutes } from './recordings/recordingRoutes.ts';
 import { sensorRoutes } from './sensors/sensorRoutes.ts';
 import { vehicleRoutes } from './vehicles/vehicleRoutes.ts';
@@ -37,6 +38,7 @@ export function apiRoutes(db: Database, feeds: readonly Feed[], stopping?: Abort
   workshopRoutes(api, db);
   reportRoutes(api, db);
   feedRoutes(api, feeds, stopping);
+  onBoardRoutes(api, feeds);
 
   const description = openApi();
   const schemas = { sensors: sensorFileSchema(), job: jobFileSchema() };

@@ -28,7 +28,7 @@ test.each([
   [{ DATABASE_URL, LETTURA_METER: '192.0.2.7:99999' }, 'host:port'],
   [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'what it speaks, scpi://'],
   // Of each sort of feed there is one: a meter in the place of the live data would be a second meter.
-  [{ DATABASE_URL, LETTURA_LIVE_DATA: 'scpi://192.0.2.7:5025' }, 'what it speaks, can-text://'],
+  [{ DATABASE_URL, LETTURA_LIVE_DATA: 'scpi://192.0.2.7:5025' }, 'what it speaks, slcan:// or can-text://'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {

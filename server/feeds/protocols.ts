@@ -5,6 +5,8 @@ import { LiveDataFeed } from './liveDataFeed.ts';
 import { MeterFeed } from './meterFeed.ts';
 import { simulatedInstrument } from './simulatedInstrument.ts';
 import { simulatedUnit } from './simulatedUnit.ts';
+import { simulatedVehicle } from '../onBoard/simulatedVehicle.ts';
+import { VehicleFeed } from '../onBoard/vehicleFeed.ts';
 
 export interface FeedOptions {
   host: string;
@@ -35,6 +37,11 @@ export const PROTOCOLS = {
       new MeterFeed({ ...at, channels: meterChannels, samplesPerSecond: SAMPLES_PER_SECOND }),
     standIn: simulatedInstrument,
   },
+  slcan: {
+    gives: 'live-data',
+    follow: (options) => new VehicleFeed(options),
+    standIn: () => simulatedVehicle(),
+  },
   'can-text': { gives: 'live-data', follow: (options) => new LiveDataFeed(options), standIn: simulatedUnit },
 } satisfies Record<string, ProtocolSpec>;
 export type ProtocolId = keyof typeof PROTOCOLS;
@@ -46,7 +53,12 @@ const HIGHEST_PORT = 65_535;
 /** Where a feed comes from: an address, the stand-in of a protocol, or nowhere. */
 export type FeedPlace = 'none' | 'simulated' | { protocol?: ProtocolId; host: string; port: number };
 
-/** What can stand before an address of such a feed, the usual first. */
+/** What an address without a protocol speaks, as it did before there were several. */
+export const USUAL_PROTOCOL: Record<FeedId, ProtocolId> = { meter: 'scpi', 'live-data': 'can-text' };
+/** What the stand-in of a feed speaks. */
+export const STAND_IN_PROTOCOL: Record<FeedId, ProtocolId> = { meter: 'scpi', 'live-data': 'slcan' };
+
+/** What can stand before an address of such a feed. */
 export const protocolsOf = (wanted: FeedId): ProtocolId[] =>
   (Object.keys(PROTOCOLS) as ProtocolId[]).filter((id) => PROTOCOLS[id].gives === wanted);
 

@@ -27,6 +27,7 @@ const STATUS = {
   'gate-not-met': [422, 'The proof for this verdict is not complete'],
   'corrected-elsewhere': [409, 'It was corrected elsewhere'],
   'wrong-correction': [422, 'This does not correct that'],
+  'no-vehicle': [503, 'No vehicle answers'],
   'database-busy': [503, 'The database is busy'],
   'database-away': [503, 'The database does not answer'],
   'server-fault': [500, 'The server made a mistake'],

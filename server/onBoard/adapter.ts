@@ -1,0 +1,129 @@
+import { connect, type Socket } from 'node:net';
+import { fromSerialText, toSerialText, type CanFrame } from '@lettura/core/record/onBoard';
+import { plain, say } from '@lettura/core/measure/message';
+import { FeedFault, feedFaultOf } from '../feeds/feedFault.ts';
+
+const LONGEST_TEXT = 4096;
+const RETURN = '\r';
+/** What an adapter refuses a command with. */
+const BELL = '\u0007';
+
+/** What the text protocol calls the speeds of a vehicle's diagnosis (ISO 15765-4 has these two). */
+export const SPEEDS = { 500_000: 'S6', 250_000: 'S5' } as const;
+export type BitsPerSecond = keyof typeof SPEEDS;
+
+/** Bits of an adapter's own status: it gets no acknowledgement, or has left the bus (from memory of the text protocol). */
+const ERROR_BITS = 0x80 | 0x20 | 0x04;
+
+/**
+ * An adapter that turns CAN frames into lines of text over a socket, as Linux's `slcan` driver speaks it. Any failure ends it:
+ * whoever holds it opens a new one.
+ */
+export class Adapter {
+  readonly #socket: Socket;
+  readonly #onFrame = new Set<(frame: CanFrame) => void>();
+  readonly #onEnd = new Set<(fault: FeedFault) => void>();
+  #text = '';
+  #status: ((bits: number) => void) | undefined;
+  #ended: FeedFault | undefined;
+
+  private constructor(socket: Socket) {
+    this.#socket = socket;
+    socket.setEncoding('latin1');
+    socket.on('data', (text: string) => this.#receive(text));
+    socket.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
+    socket.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
+  }
+
+  static open(host: string, port: number, timeoutMs: number): Promise<Adapter> {
+    return new Promise((resolve, reject) => {
+      const socket = connect({ host, port });
+      const refuse = (fault: FeedFault) => {
+        clearTimeout(timer);
+        socket.destroy();
+        reject(fault);
+      };
+      const timer = setTimeout(
+        () => refuse(new FeedFault(say('feed.no-connection', { within: plain(timeoutMs, 'ms') }))),
+        timeoutMs,
+      );
+      socket.once('error', (error) => refuse(new FeedFault(feedFaultOf(error))));
+      socket.once('connect', () => {
+        clearTimeout(timer);
+        socket.removeAllListeners('error');
+        socket.setNoDelay(true);
+        resolve(new Adapter(socket));
+      });
+    });
+  }
+
+  get ended(): FeedFault | undefined {
+    return this.#ended;
+  }
+
+  /** Goes onto the bus at a speed, from whichever it was on before. */
+  join(bitsPerSecond: BitsPerSecond): void {
+    this.#write('C', SPEEDS[bitsPerSecond], 'O');
+  }
+
+  send(frame: CanFrame): void {
+    this.#write(toSerialText(frame));
+  }
+
+  /** Whether the adapter says that the bus itself is at fault; false where it says nothing of it. */
+  hasBusErrors(withinMs: number): Promise<boolean> {
+    return new Promise((resolve) => {
+      const done = (bits: number) => {
+        clearTimeout(timer);
+        this.#status = undefined;
+        resolve((bits & ERROR_BITS) !== 0);
+      };
+      const timer = setTimeout(() => done(0), withinMs);
+      this.#status = done;
+      this.#write('F');
+    });
+  }
+
+  /** @returns stops it */
+  hear(frame: (frame: CanFrame) => void, end: (fault: FeedFault) => void): () => void {
+    if (this.#ended) end(this.#ended);
+    this.#onFrame.add(frame);
+    this.#onEnd.add(end);
+    return () => {
+      this.#onFrame.delete(frame);
+      this.#onEnd.delete(end);
+    };
+  }
+
+  close(): void {
+    this.#write('C');
+    this.#end(new FeedFault(say('feed.connection-closed')));
+  }
+
+  #write(...commands: readonly string[]): void {
+    if (!this.#ended) this.#socket.write(commands.map((command) => `${command}\r`).join(''));
+  }
+
+  #receive(text: string): void {
+    // A refusal ends a line as well, and says nothing that is waited for.
+    const lines = (this.#text + text).replaceAll(BELL, RETURN).split(RETURN);
+    this.#text = lines.pop() ?? '';
+    for (const line of lines) this.#line(line);
+    if (this.#text.length > LONGEST_TEXT) this.#end(new FeedFault(say('feed.line-without-end')));
+  }
+
+  #line(line: string): void {
+    const [, bits] = /^F([0-9A-F]{2})$/iu.exec(line) ?? [];
+    if (bits !== undefined) return this.#status?.(Number.parseInt(bits, 16));
+    // What a command is acknowledged with may stand before a frame.
+    const frame = fromSerialText(line.replace(/^[zZ]+/u, ''));
+    if (frame) for (const hear of this.#onFrame) hear(frame);
+  }
+
+  #end(fault: FeedFault): void {
+    if (this.#ended) return;
+    this.#ended = fault;
+    this.#socket.destroy();
+    for (const hear of this.#onEnd) hear(fault);
+  }
+}

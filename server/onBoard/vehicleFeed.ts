@@ -1,0 +1,163 @@
+import type { Clearing, FeedInfo, VehicleReport } from '@lettura/contract';
+import { LIVE_ITEM_IDS, LIVE_ITEMS, liveValue } from '@lettura/core/machine/live';
+import { say } from '@lettura/core/measure/message';
+import { requestFor, SUPPORTED_LISTS, type Asked } from '@lettura/core/record/onBoard';
+import { setTimeout as pause } from 'node:timers/promises';
+import type { Logger } from 'pino';
+import type { Feed } from '../feeds/feed.ts';
+import { FeedBuffer } from '../feeds/feedBuffer.ts';
+import { FeedFault } from '../feeds/feedFault.ts';
+import { followAgain, type Waits as WaitsBetween } from '../feeds/followAgain.ts';
+import { Adapter } from './adapter.ts';
+import { clearCodes } from './clearCodes.ts';
+import { findUnits, type FoundUnit } from './findUnits.ts';
+import { readUnit } from './readUnit.ts';
+import { STANDARD_WAITS, Tester, type Waits } from './tester.ts';
+
+export interface VehicleFeedOptions extends WaitsBetween {
+  host: string;
+  port: number;
+  /** A stand-in that shows invented values. */
+  simulated?: boolean;
+  connectMs?: number;
+  waits?: Waits;
+  log: Logger;
+}
+
+const CONNECT_MS = 2000;
+const KEPT_SAMPLES = 12_000;
+/** A vehicle without an item that is known here is asked this often whether it is still there. */
+const STILL_THERE_MS = 1000;
+/** So many requests in a row that nobody answered, and the vehicle is gone: its key was turned, or the plug pulled. */
+const MOST_UNANSWERED = 6;
+
+interface Connected {
+  tester: Tester;
+  units: readonly FoundUnit[];
+  all: Asked;
+}
+
+/** Live data of a vehicle that is asked for it, item after item; the same connection reads and clears codes. */
+export class VehicleFeed implements Feed {
+  readonly buffer = new FeedBuffer(KEPT_SAMPLES);
+  readonly #options: VehicleFeedOptions;
+  readonly #stopped = new AbortController();
+  readonly #done: Promise<void>;
+  readonly #standing: (number | null)[] = LIVE_ITEM_IDS.map(() => null);
+  #adapter: Adapter | undefined;
+  /** Live data waits while codes are read: a report is asked for by somebody who waits for it. */
+  #aside: Promise<unknown> = Promise.resolve();
+  #connected: Connected | undefined;
+
+  constructor(options: VehicleFeedOptions) {
+    this.#options = options;
+    this.#done = this.#run();
+  }
+
+  get info(): FeedInfo {
+    return {
+      id: 'live-data',
+      name: 'Live data',
+      simulated: this.#options.simulated ?? false,
+      channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
+      status: this.buffer.status,
+      readsCodes: true,
+    };
+  }
+
+  async stop(): Promise<void> {
+    this.#stopped.abort();
+    this.#adapter?.close();
+    await this.#done;
+  }
+
+  /** Everything that its units say of themselves; fails where no vehicle answers just now. */
+  report(): Promise<VehicleReport> {
+    const report = this.#report();
+    this.#aside = report;
+    return report;
+  }
+
+  async #report(): Promise<VehicleReport> {
+    const { tester, units } = this.#vehicle();
+    const reports: VehicleReport['units'] = [];
+    for (const unit of units) reports.push(await readUnit(tester, unit));
+    return {
+      readAt: new Date().toISOString(),
+      simulated: this.#options.simulated ?? false,
+      units: reports,
+    };
+  }
+
+  async clear(): Promise<Clearing> {
+    const { tester, units, all } = this.#vehicle();
+    const done = await clearCodes(
+      tester,
+      all,
+      units.map(({ unit }) => unit),
+    );
+    return { clearedAt: new Date().toISOString(), ...done };
+  }
+
+  #vehicle(): Connected {
+    if (this.#connected) return this.#connected;
+    throw new FeedFault(this.buffer.status.message ?? say('feed.no-vehicle-yet'));
+  }
+
+  #run(): Promise<void> {
+    const { host, port, connectMs = CONNECT_MS, waits = STANDARD_WAITS, log, ...between } = this.#options;
+    const { signal } = this.#stopped;
+    return followAgain(
+      async (works) => {
+        const adapter = await Adapter.open(host, port, connectMs);
+        this.#adapter = adapter;
+        try {
+          const tester = new Tester(adapter, waits);
+          this.#connected = { tester, ...(await findUnits(adapter, tester)) };
+          this.buffer.setStatus({ state: 'live', instrument: 'Vehicle' });
+          await this.#poll(this.#connected, works);
+        } finally {
+          this.#connected = undefined;
+          adapter.close();
+        }
+      },
+      (message) => {
+        if (!signal.aborted) log.warn({ feed: 'live-data', message }, 'The vehicle is away.');
+        this.buffer.setStatus({ state: 'lost', message });
+        // What a vehicle said last is not what it says now.
+        this.#standing.fill(null);
+      },
+      { ...between, signal },
+    );
+  }
+
+  /** As fast as it answers, each item from the first unit that has it. */
+  async #poll({ tester, units, all }: Connected, works: () => void): Promise<void> {
+    const wanted = LIVE_ITEM_IDS.flatMap((item) => {
+      const unit = units.find(({ items }) => items.includes(item))?.unit;
+      return unit ? [{ item, unit }] : [];
+    });
+    let unanswered = 0;
+    const heard = (isHeard: boolean) => {
+      unanswered = isHeard ? 0 : unanswered + 1;
+      if (isHeard) works();
+      if (unanswered >= MOST_UNANSWERED) throw new FeedFault(say('feed.bus-silent'));
+    };
+    while (!this.#stopped.signal.aborted) {
+      for (const { item, unit } of wanted) {
+        await this.#aside.catch(() => {});
+        const [first] = await tester.ask(requestFor('live-data', item), unit);
+        if (this.#stopped.signal.aborted) return;
+        heard(first !== undefined);
+        const value =
+          first?.answer.kind === 'answer' ? liveValue(LIVE_ITEMS.get(item)!, first.answer.data) : undefined;
+        // An item that it does not answer any more has no value, rather than its last.
+        this.#standing[LIVE_ITEM_IDS.indexOf(item)] = value ?? null;
+        this.buffer.push({ atMs: Date.now(), values: [...this.#standing] });
+      }
+      if (wanted.length > 0) continue;
+      heard((await tester.ask(requestFor('live-data', SUPPORTED_LISTS[0]!), all)).length > 0);
+      await pause(STILL_THERE_MS, undefined, { signal: this.#stopped.signal }).catch(() => {});
+    }
+  }
+}
