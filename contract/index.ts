@@ -1,15 +1,7 @@
 export { asRead } from './asRead.ts';
 export { API_VERSION, API_VERSION_HEADER } from './apiVersion.ts';
 import './plainMessages.ts';
-export {
-  clearing,
-  CLEARING_REFUSALS,
-  unitReport,
-  vehicleReport,
-  type Clearing,
-  type UnitReport,
-  type VehicleReport,
-} from './onBoard.ts';
+export { clearing, CLEARING_REFUSALS, vehicleReport, type Clearing, type VehicleReport } from './onBoard.ts';
 export { caseFileOf } from './caseFile.ts';
 export { endpoints, health, pathParameters, type Endpoint } from './endpoints.ts';
 export { id, instant } from './ids.ts';

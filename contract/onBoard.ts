@@ -1,4 +1,4 @@
-import { MONITOR_IDS } from '@lettura/core/record/followUp';
+import { MONITOR_IDS } from '@lettura/core/record/onBoard';
 import { z } from 'zod';
 import { instant } from './ids.ts';
 import { troubleCode } from './troubleCode.ts';
@@ -33,12 +33,14 @@ export const unitReport = z.strictObject({
     })
     .optional(),
 });
-export type UnitReport = z.infer<typeof unitReport>;
+
+/** More do not answer to a tester. */
+export const MOST_UNITS = 16;
 
 export const vehicleReport = z.strictObject({
   readAt: instant,
   simulated: z.boolean(),
-  units: z.array(unitReport).min(1).max(16),
+  units: z.array(unitReport).min(1).max(MOST_UNITS),
 });
 export type VehicleReport = z.infer<typeof vehicleReport>;
 

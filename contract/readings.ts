@@ -1,7 +1,9 @@
 import { say } from '@lettura/core/measure/message';
 import { GAUGE_TAPS, LANES, PLACES, samePoint, spotOf, type ProbePoint } from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
-import { COMPLAINT_ANSWERS, MONITOR_IDS } from '@lettura/core/record/followUp';
+import { COMPLAINT_ANSWERS } from '@lettura/core/record/followUp';
+import { MONITOR_IDS } from '@lettura/core/record/onBoard';
+import { MOST_UNITS, unitReport } from './onBoard.ts';
 import { WORK_IDS } from '@lettura/core/record/workDone';
 import { MEASURAND_NAMES, PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import { z } from 'zod';
@@ -43,6 +45,8 @@ export const followUp = z.discriminatedUnion('what', [
   }),
   /** A day on which it is to be looked at again. */
   z.strictObject({ what: z.literal('recheck'), onDate: z.iso.date() }),
+  /** A vehicle that was asked by a tester. */
+  z.strictObject({ what: z.literal('vehicle'), units: z.array(unitReport).min(1).max(MOST_UNITS) }),
 ]);
 
 const twoPoints = ({ from, to }: { from: ProbePoint; to: ProbePoint }) => !samePoint(from, to);

@@ -27,7 +27,8 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
-import { roadSaid, followUpSaid, monitorSaid } from '@lettura/core/record/followUp';
+import { roadSaid, followUpSaid } from '@lettura/core/record/followUp';
+import { monitorSaid, unitSaid } from '@lettura/core/record/onBoard';
 import { shownOf, type AnyEvidence, type Evidence } from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
@@ -114,6 +115,8 @@ export function recordWords(language: Language, units: Units) {
         return said(say(`ui.complaint-${made.complaint}`, { conditions: roadSaid(made) }));
       case 'recheck':
         return day(made.onDate);
+      case 'vehicle':
+        return made.units.map((unit) => said(unitSaid(unit))).join(' ');
     }
   };
 

@@ -1,4 +1,3 @@
-import type { UnitReport } from '@lettura/contract';
 import { LIVE_ITEMS, liveValue } from '@lettura/core/machine/live';
 import {
   codeFromBytes,
@@ -11,6 +10,7 @@ import {
   VEHICLE_NUMBER,
   vehicleNumberFrom,
   type ServiceId,
+  type UnitReport,
 } from '@lettura/core/record/onBoard';
 import type { FoundUnit } from './findUnits.ts';
 import type { Tester } from './tester.ts';

@@ -15,6 +15,7 @@ import followUp from './follow-up.json' with { type: 'json' };
 import gate from './gate.json' with { type: 'json' };
 import isolation from './isolation.json' with { type: 'json' };
 import looks from './looks.json' with { type: 'json' };
+import onBoard from './on-board.json' with { type: 'json' };
 import outcomes from './outcomes.json' with { type: 'json' };
 import places from './places.json' with { type: 'json' };
 import practice from './practice.json' with { type: 'json' };
@@ -68,6 +69,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...gate,
   ...isolation,
   ...looks,
+  ...onBoard,
   ...outcomes,
   ...places,
   ...practice,

@@ -162,3 +162,27 @@ test('what is off on the wire is the end, else what is back, else what bears it 
     'still-off',
   ]);
 });
+
+test('a vehicle that was asked tells codes and readiness at once, and only what its units answer', () => {
+  const asked = (units: Extract<FollowUp, { what: 'vehicle' }>['units']): FollowUp => ({
+    what: 'vehicle',
+    units,
+  });
+  const ready = { lampOn: false, storedCodes: 0, ignition: 'spark', finished: [] } as const;
+  const engine = {
+    unit: '7E8',
+    stored: [],
+    pending: ['P0106'],
+    readiness: { ...ready, finished: [], unfinished: [] },
+  };
+  // Pending is on its way back.
+  expect(told([CLEARED, asked([engine])])).toMatchObject({
+    remarks: ['came-back', 'all-finished', 'no-road-test'],
+    against: ['came-back'],
+  });
+  expect(told([CLEARED, asked([{ ...engine, pending: [] }])])).toMatchObject({
+    against: [],
+    isBorneOut: true,
+  });
+  expect(told([CLEARED, asked([{ unit: '7E9' }])])).toEqual(told([CLEARED]));
+});

@@ -1,5 +1,6 @@
 import { list, plain, say, verbatim, type Message } from '../../measure/message/index.ts';
-import { roadSaid, monitorSaid, type FollowUp } from '../../record/followUp/index.ts';
+import { roadSaid, type FollowUp } from '../../record/followUp/index.ts';
+import { codesNow, monitorSaid } from '../../record/onBoard/index.ts';
 import type { RepairOutcome } from './repairProof.ts';
 
 /** Since the last work that changes what is read, oldest first. */
@@ -17,7 +18,8 @@ export interface FollowedUp {
 }
 
 /** @param codesBefore those of the job, as the machine came */
-export function followedUp(codesBefore: readonly string[], since: readonly AfterRepair[]): FollowedUp {
+export function followedUp(codesBefore: readonly string[], made: readonly AfterRepair[]): FollowedUp {
+  const since = made.flatMap(partsOf);
   const cleared = since.lastIndexOf('codes-cleared');
   const sinceCleared = since.slice(cleared + 1);
   const codes = ofCodes(codesBefore, all(sinceCleared, 'codes'), cleared >= 0);
@@ -29,6 +31,18 @@ export function followedUp(codesBefore: readonly string[], since: readonly After
     against,
     isBorneOut: against.length === 0 && (road.isGone || (codes.stayAway && readiness.isComplete)),
   };
+}
+
+/** A vehicle that was asked tells its codes and its readiness at once, as far as its units answer. */
+function partsOf(made: AfterRepair): AfterRepair[] {
+  if (made === 'codes-cleared' || made.what !== 'vehicle') return [made];
+  const { units } = made;
+  const ready = units.flatMap(({ readiness }) => readiness ?? []);
+  const unfinished = [...new Set(ready.flatMap((of) => of.unfinished))];
+  const parts: FollowUp[] = [];
+  if (units.some(({ stored }) => stored)) parts.push({ what: 'codes', codes: codesNow(units) });
+  if (ready.length > 0) parts.push({ what: 'readiness', unfinished });
+  return parts;
 }
 
 /**

@@ -9,6 +9,7 @@ import {
   readCode,
   readTogether,
 } from './index.ts';
+import { coded } from '../../measure/message/coded.ts';
 
 test('at least ninety codes, each once, each generic and of five signs, every circuit and sort among them', () => {
   expect(KNOWN_CODES.length).toBeGreaterThanOrEqual(90);
@@ -66,7 +67,7 @@ test.each([
     'codes.both-ways{codes: [“P0107”, “P0108”], circuit: codes.circuit-manifold-pressure}',
   ],
 ])('%j are read together', (codes, sentence) => {
-  expect(readTogether(codes)).toEqual([sentence]);
+  expect(coded(readTogether(codes))).toEqual([sentence]);
 });
 
 test('codes that have nothing to do with each other say nothing together', () => {

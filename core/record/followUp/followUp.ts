@@ -7,32 +7,7 @@ import {
   type Message,
   type MessageList,
 } from '../../measure/message/index.ts';
-
-/**
- * Self-tests of a control unit, as SAE J1979 names them in item 01 of service 01 (from memory), for both ways of ignition:
- * a code that needs one cannot come back before it has finished.
- */
-export const MONITOR_IDS = [
-  'misfire',
-  'fuel-system',
-  'components',
-  'catalyst',
-  'heated-catalyst',
-  'evaporative',
-  'secondary-air',
-  'oxygen-sensor',
-  'oxygen-sensor-heater',
-  'egr-vvt',
-  'nmhc-catalyst',
-  'nox',
-  'boost',
-  'exhaust-gas-sensor',
-  'particulate-filter',
-] as const;
-export type MonitorId = (typeof MONITOR_IDS)[number];
-
-/** What a monitor of readiness watches. */
-export const monitorSaid = (id: MonitorId): Message => say(`monitor.${id}`);
+import type { MonitorId, UnitReport } from '../onBoard/index.ts';
 
 /** Of the complaint, after a road test. */
 export const COMPLAINT_ANSWERS = ['gone', 'still-there', 'not-brought-about'] as const;
@@ -51,7 +26,9 @@ export type FollowUp =
   | { what: 'codes'; codes: string[] }
   | { what: 'readiness'; unfinished: MonitorId[] }
   | ({ what: 'road-test'; complaint: ComplaintAnswer } & RoadConditions)
-  | { what: 'recheck'; onDate: string };
+  | { what: 'recheck'; onDate: string }
+  /** What its control units said when they were asked by a tester. */
+  | { what: 'vehicle'; units: UnitReport[] };
 export type FollowUpId = FollowUp['what'];
 
 /** What was looked at after the work. */

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { MONITOR_IDS } from '../followUp/index.ts';
 import {
   answered,
   answerTo,
@@ -10,6 +9,7 @@ import {
   codeToBytes,
   framesOf,
   fromSerialText,
+  MONITOR_IDS,
   GO_ON,
   readinessBytes,
   readinessFrom,

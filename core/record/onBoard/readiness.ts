@@ -1,4 +1,4 @@
-import type { MonitorId } from '../followUp/index.ts';
+import type { MonitorId } from './monitors.ts';
 
 /** What a unit says of itself in item 01: whether its lamp is on, how many codes it stores, and which self-tests have finished. */
 export interface Readiness {

@@ -4,14 +4,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Problem } from '@lettura/core/measure/problem';
-import {
-  COMPLAINT_ANSWERS,
-  followUpSaid,
-  MONITOR_IDS,
-  monitorSaid,
-  type FollowUp,
-  type FollowUpId,
-} from '@lettura/core/record/followUp';
+import { COMPLAINT_ANSWERS, followUpSaid, type FollowUp } from '@lettura/core/record/followUp';
+import { MONITOR_IDS, monitorSaid } from '@lettura/core/record/onBoard';
 import { useState, type ReactNode } from 'react';
 import { useStored } from '../../app/useStored.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
@@ -24,10 +18,11 @@ import {
   ROAD_NUMBERS,
   roadNumber,
   type FollowUpDraft,
+  type TypedFollowUp,
 } from './followUpDraft.ts';
 
 /** By what is looked at: the fields that are empty again once it is on record. */
-const FIELDS: Record<FollowUpId, readonly (keyof FollowUpDraft)[]> = {
+const FIELDS: Record<TypedFollowUp, readonly (keyof FollowUpDraft)[]> = {
   codes: ['codes'],
   readiness: ['unfinished'],
   'road-test': ['complaint', 'loadPercent', 'revsRpm', 'gear', 'coolantCelsius'],
@@ -47,12 +42,12 @@ export function FollowUpForm({
   onCleared: () => void;
 }) {
   const [draft, setDraft] = useStored(followUpDraftOf(jobId), EMPTY_FOLLOW_UP);
-  const [refused, setRefused] = useState<{ what: FollowUpId; problem: Problem }>();
+  const [refused, setRefused] = useState<{ what: TypedFollowUp; problem: Problem }>();
   const change = (part: Partial<FollowUpDraft>) => {
     setDraft({ ...draft, ...part });
     setRefused(undefined);
   };
-  const record = (what: FollowUpId) => {
+  const record = (what: TypedFollowUp) => {
     const followUp = followUpFrom(what, draft);
     if (!followUp.ok) {
       setRefused({ what, problem: followUp.problem });
@@ -61,9 +56,9 @@ export function FollowUpForm({
     onFollowUp(followUp.value);
     change(Object.fromEntries(FIELDS[what].map((field) => [field, EMPTY_FOLLOW_UP[field]])));
   };
-  const problemOf = (what: FollowUpId) =>
+  const problemOf = (what: TypedFollowUp) =>
     refused?.what === what ? `${said(refused.problem.message)} ${said(refused.problem.next)}` : undefined;
-  const block = (what: FollowUpId, fields: ReactNode, button: string) => (
+  const block = (what: TypedFollowUp, fields: ReactNode, button: string) => (
     <Box
       component="section"
       aria-label={upperFirst(said(followUpSaid(what)))}

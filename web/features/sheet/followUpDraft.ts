@@ -1,6 +1,7 @@
 import { say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
-import { COMPLAINT_ANSWERS, MONITOR_IDS, type FollowUp } from '@lettura/core/record/followUp';
+import { COMPLAINT_ANSWERS, type FollowUp } from '@lettura/core/record/followUp';
+import { MONITOR_IDS } from '@lettura/core/record/onBoard';
 import { refusalOf } from '@lettura/contract';
 import { z } from 'zod';
 import { ownDraft } from '../../app/stored.ts';
@@ -54,8 +55,11 @@ export const codesIn = (draft: FollowUpDraft): Result<string[], 'no-codes'> => {
     : fail('no-codes', refusalOf(codes.error.issues[0]?.message ?? ''), say('app.codes-one-line'));
 };
 
+/** Those that somebody types; a vehicle tells by itself. */
+export type TypedFollowUp = Exclude<FollowUp['what'], 'vehicle'>;
+
 /** A follow-up as it goes on record; a problem where something has still to be said or put right. */
-export function followUpFrom(what: FollowUp['what'], draft: FollowUpDraft): Result<FollowUp, string> {
+export function followUpFrom(what: TypedFollowUp, draft: FollowUpDraft): Result<FollowUp, string> {
   switch (what) {
     case 'codes': {
       const codes = codesIn(draft);

@@ -66,6 +66,12 @@ export function gateItems(
     const isBack = isGood(unloaded, lane);
     return { ...item, label, state: isBack ? 'proven' : 'refuted' };
   };
+  /** With the other sensors off a supply that comes back was pulled down by one of them. */
+  const stillWrong = (lane: Lane): GateItem => {
+    const item = read(lane, 'plug', say('gate.neighbours-off'), NEIGHBOURS_OFF);
+    const alone = newest(lane, 'plug', NEIGHBOURS_OFF);
+    return alone && isGood(alone, lane) ? { ...item, state: 'refuted' } : item;
+  };
   switch (sort) {
     case 'sensor':
     case 'wrong-part':
@@ -85,7 +91,7 @@ export function gateItems(
       if (!has(lane)) return [];
       const own = read(lane, 'unit', say('gate.unit-terminal'));
       return cause.of === 'unit-gives-no-reference' && lane === 'reference'
-        ? [own, read(lane, 'plug', say('gate.neighbours-off'), NEIGHBOURS_OFF), notHeldDown(lane, caseFile)]
+        ? [own, stillWrong(lane), notHeldDown(lane, caseFile)]
         : [own];
     }
     case 'wire': {
