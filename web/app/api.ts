@@ -7,6 +7,7 @@ import {
   jobSheet,
   jobsTakenIn,
   jobSummary,
+  clearing,
   knownGoodRecord,
   machineRecord,
   feedInfo,
@@ -17,8 +18,10 @@ import {
   sensor,
   sensorRecord,
   vehicle,
+  vehicleReport,
   verdict,
   workshop,
+  type Clearing,
   type Instrument,
   type Job,
   type JobSheet,
@@ -41,6 +44,7 @@ import {
   type Workshop,
   type WorkshopChange,
   type Vehicle,
+  type VehicleReport,
 } from '@lettura/contract';
 import type { jobChange, jobSubject } from '@lettura/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
@@ -186,6 +190,20 @@ export const api = createApi({
       query: () => 'feeds',
       responseSchema: asRead(z.array(feedInfo)),
     }),
+    // A unit may ask for patience, again and again.
+    readVehicle: build.mutation<VehicleReport, void>({
+      query: () => ({ url: 'on-board/report', method: 'POST', timeout: 120_000 }),
+      responseSchema: asRead(vehicleReport),
+    }),
+    clearVehicleCodes: build.mutation<Clearing, void>({
+      query: () => ({
+        url: 'on-board/clear',
+        method: 'POST',
+        body: { consequencesRead: true },
+        timeout: 30_000,
+      }),
+      responseSchema: asRead(clearing),
+    }),
     listRecordings: build.query<RecordingInfo[], void>({
       query: () => 'recordings',
       responseSchema: asRead(z.array(recordingInfo)),
@@ -217,6 +235,8 @@ export const {
   useChangeSubjectMutation,
   useCreateInstrumentMutation,
   useChangeWorkshopMutation,
+  useClearVehicleCodesMutation,
+  useReadVehicleMutation,
   useCreateJobMutation,
   useImportSensorsMutation,
   useListInstrumentsQuery,

@@ -39,6 +39,7 @@ import uiLive from './ui-live.json' with { type: 'json' };
 import uiMachines from './ui-machines.json' with { type: 'json' };
 import uiOutbox from './ui-outbox.json' with { type: 'json' };
 import uiRecord from './ui-record.json' with { type: 'json' };
+import uiOnBoard from './ui-on-board.json' with { type: 'json' };
 import uiReference from './ui-reference.json' with { type: 'json' };
 import uiReport from './ui-report.json' with { type: 'json' };
 import uiSensors from './ui-sensors.json' with { type: 'json' };
@@ -93,6 +94,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...uiMachines,
   ...uiOutbox,
   ...uiRecord,
+  ...uiOnBoard,
   ...uiReference,
   ...uiReport,
   ...uiSensors,

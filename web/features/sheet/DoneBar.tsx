@@ -5,6 +5,14 @@ import type { Done } from './useEntry.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
+/** A long entry stands in full in the record: here it only says that it went there, and leaves the hand its room. */
+const TWO_LINES = {
+  display: '-webkit-box',
+  WebkitLineClamp: 2,
+  WebkitBoxOrient: 'vertical',
+  overflow: 'hidden',
+} as const;
+
 /** What was just recorded, any second thought about it, and the way back. Stays until the next entry. */
 export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) {
   return (
@@ -20,7 +28,9 @@ export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) 
       }}
     >
       <Typography sx={{ flex: 1 }}>
-        {done.message}
+        <Box component="span" title={done.message} sx={TWO_LINES}>
+          {done.message}
+        </Box>
         {done.warnings.map(({ code, message }) => (
           <Box component="span" key={code} sx={{ display: 'block', fontWeight: 700 }}>
             ⚠ <Said message={message} />

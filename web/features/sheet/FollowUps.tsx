@@ -6,6 +6,7 @@ import type { FollowUp } from '@lettura/core/record/followUp';
 import { dayAndTime, followUpInWords, placeInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
+import { VehiclePanel } from '../onBoard/index.ts';
 import { OnRecord } from './OnRecord.tsx';
 import { FollowUpForm } from './FollowUpForm.tsx';
 
@@ -15,13 +16,15 @@ export interface FollowUpsProps {
   /** On record and not taken back, oldest first. */
   made: readonly Extract<Reading, { kind: 'follow-up' }>[];
   disabled: boolean;
+  /** Rather than the simulated machine of a practice job. */
+  isReal: boolean;
   onFollowUp: (followUp: FollowUp) => void;
   onCleared: () => void;
   onTakeBack: (reading: Reading) => void;
 }
 
 /** What codes, readiness and the road say of the repair, and what was looked at. */
-export function FollowUps({ followed, made, onTakeBack, ...form }: FollowUpsProps) {
+export function FollowUps({ followed, made, isReal, onTakeBack, ...form }: FollowUpsProps) {
   return (
     <Box component="section" aria-label={t('ui-sheet.codes-readiness-road')}>
       <Typography variant="h2">{t('ui-sheet.codes-readiness-road')}</Typography>
@@ -38,6 +41,14 @@ export function FollowUps({ followed, made, onTakeBack, ...form }: FollowUpsProp
           </>
         )}
       </OnRecord>
+      {isReal && (
+        <VehiclePanel
+          disabled={form.disabled}
+          takes={t('ui-on-board.put-on-record')}
+          onTake={(units) => form.onFollowUp({ what: 'vehicle', units })}
+          onCleared={form.onCleared}
+        />
+      )}
       <FollowUpForm {...form} />
     </Box>
   );

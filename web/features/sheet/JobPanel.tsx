@@ -27,13 +27,20 @@ import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import { codesFromText } from '../../ui/codesFromText.ts';
+import { codesNow } from '@lettura/core/record/onBoard';
+import type { FollowUp } from '@lettura/core/record/followUp';
+import { workSaid } from '@lettura/core/record/workDone';
 import { JobSubject } from '../jobs/index.ts';
+import { VehiclePanel } from '../onBoard/index.ts';
+import type { WorkToRecord } from './workDraft.ts';
 import { PinsEditor } from '../sensors/index.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
 import { SaveJob } from '../../ui/SaveJob.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
-import { refused, t } from '../../ui/words.ts';
+import { refused, t, titled } from '../../ui/words.ts';
 
+/** As many as a job keeps. */
+const MOST_CODES = 20;
 const LITRES = { lowest: 0.05, highest: 100, unit: 'L' };
 
 const form = z.object({
@@ -50,6 +57,9 @@ const form = z.object({
 });
 
 const COLUMN = { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 } as const;
+
+/** A value may come from elsewhere, unseen by the label that would lie on it. */
+const ABOVE = { inputLabel: { shrink: true } } as const;
 
 const FIELDS = ['complaint', 'codes', 'history', 'litres'] as const;
 const jobDraft = (jobId: string) =>
@@ -70,10 +80,12 @@ export interface JobPanelProps {
   vehicle: Vehicle;
   /** Entries of this job that wait in this browser. */
   unsent: number;
+  onFollowUp: (followUp: FollowUp) => void;
+  onWork: (work: WorkToRecord) => void;
 }
 
 /** Complaint, codes, what was done before, and the plug as it is on this vehicle. */
-export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
+export function JobPanel({ job, sensor, vehicle, unsent, onFollowUp, onWork }: JobPanelProps) {
   const [{ pins, leftOut }, setBesides, forgetBesides] = useStored(besidesDraft(job.id), NOTHING);
   const shownPins = pins ?? job.pins ?? sensor.pins;
   const checkedPins = pinsSchema.safeParse(shownPins);
@@ -87,7 +99,7 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
     litres: String(job.displacementLitres ?? vehicle.displacementLitres ?? ''),
   };
   const kept = jobDraft(job.id);
-  const { register, handleSubmit, formState, setValue, subscribe, reset } = useForm({
+  const { register, handleSubmit, formState, getValues, setValue, subscribe, reset } = useForm({
     resolver: zodResolver(form),
     values: onRecord,
     resetOptions: { keepDirtyValues: true },
@@ -134,6 +146,19 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
       litres,
     });
   };
+  /** With those that are there already; where somebody is typing them, they are added to what is typed. */
+  const takeCodes = async (codes: readonly string[]) => {
+    const all = [...new Set([...job.codes, ...codes])];
+    // More than a job keeps: somebody has to choose.
+    if (formState.dirtyFields.codes || all.length > MOST_CODES) {
+      setValue('codes', [getValues('codes').trim(), ...codes].filter(Boolean).join(', '), {
+        shouldDirty: true,
+      });
+      return;
+    }
+    if (all.length > job.codes.length)
+      await change({ jobId: job.id, change: { ...detailsOf(job), codes: all, revision: job.revision } });
+  };
   const takeTheirs = () => {
     forgetBesides();
     kept.clear();
@@ -173,28 +198,43 @@ export function JobPanel({ job, sensor, vehicle, unsent }: JobPanelProps) {
           label={t('ui-sheet.complaint')}
           multiline
           {...register('complaint')}
+          slotProps={ABOVE}
           error={!!errors.complaint}
           helperText={refused(errors.complaint?.message) ?? theirs('complaint')}
         />
         <TextField
           label={t('ui-sheet.codes-stored-pending')}
           {...register('codes')}
+          slotProps={ABOVE}
           error={!!errors.codes}
           helperText={
             refused(errors.codes?.message) ?? (theirs('codes') || t('ui-sheet.code-points-circuit-not-part'))
           }
         />
         <CodesFold codes={job.codes} />
+        {!job.bench && (
+          <VehiclePanel
+            disabled={job.deletedAt !== undefined}
+            takes={t('ui-on-board.take-into-job')}
+            onTake={(units) => {
+              onFollowUp({ what: 'vehicle', units });
+              void takeCodes(codesNow(units));
+            }}
+            onCleared={() => onWork({ work: 'codes-cleared', text: titled(workSaid('codes-cleared')) })}
+          />
+        )}
         <TextField
           label={t('ui-sheet.replaced-before-whom')}
           multiline
           {...register('history')}
+          slotProps={ABOVE}
           helperText={theirs('history')}
         />
         {familyOf(sensor.family).needs === 'displacement' && (
           <TextField
             label={t('ui-sheet.engine-displacement-l')}
             {...register('litres')}
+            slotProps={ABOVE}
             error={!!errors.litres}
             helperText={refused(errors.litres?.message) ?? t('ui-sheet.flow-idle-judged')}
           />

@@ -80,6 +80,7 @@ export function RepairPanel({
           jobId={sheet.job.id}
           followed={followedOn(sheet)}
           made={followUpsOn(sheet.readings)}
+          isReal={!sheet.job.bench}
           {...{ disabled, onFollowUp, onTakeBack }}
           onCleared={() => onWork({ work: 'codes-cleared', text: titled(workSaid('codes-cleared')) })}
         />

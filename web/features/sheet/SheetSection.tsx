@@ -195,6 +195,14 @@ export function SheetSection({
         />
       );
     case 'job':
-      return <JobPanel {...{ job, sensor }} vehicle={sheet.vehicle} unsent={sheet.unsentIds.size} />;
+      return (
+        <JobPanel
+          {...{ job, sensor }}
+          vehicle={sheet.vehicle}
+          unsent={sheet.unsentIds.size}
+          onFollowUp={entry.enterFollowUp}
+          onWork={entry.enterWork}
+        />
+      );
   }
 }

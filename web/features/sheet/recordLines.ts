@@ -1,5 +1,6 @@
 import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
 import { isTarget } from '@lettura/core/machine/places';
+import { codesNow } from '@lettura/core/record/onBoard';
 import type { Fit } from '@lettura/core/judge/expectation';
 import { conditionsInWords, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
@@ -39,13 +40,20 @@ export function recordLines(sheet: RecordedSheet, units: Units): RecordLine[] {
         counts,
         when: dayAndClock(reading.takenAt),
         where: placeInWords(reading),
-        value: valueInWords(reading, units),
+        value: inBrief(reading) ?? valueInWords(reading, units),
         fit: counts ? fitInRecord(reading, sheet, units) : undefined,
         conditions: 'state' in reading ? conditionsInWords(reading.state, units) : '',
         takers: takersOf(reading, sheet.instruments),
         entered: `${reading.enteredText}${sheet.unsentIds.has(reading.id) ? t('ui-sheet.waiting-sent-2') : ''}`,
       };
     });
+}
+
+/** What would take the width of many values stands in full where its line is opened. */
+function inBrief(reading: Reading): string | undefined {
+  if (reading.kind !== 'follow-up' || reading.followUp.what !== 'vehicle') return undefined;
+  const codes = codesNow(reading.followUp.units);
+  return codes.length === 0 ? t('ui.no-code-stored') : codes.join(', ');
 }
 
 const fitInRecord = (reading: Reading, { caseFile }: RecordedSheet, units: Units): Fit | undefined =>

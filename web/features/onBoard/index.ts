@@ -1,0 +1,1 @@
+export { VehiclePanel, type VehiclePanelProps } from './VehiclePanel.tsx';
