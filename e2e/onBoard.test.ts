@@ -39,7 +39,21 @@ test('the vehicle is asked for its codes, and they go into the job with one pres
     .waitFor();
 });
 
+test('whoever opens a job takes the codes from the vehicle, beside those that are typed', async () => {
+  await toJobs(page, app.url);
+  await page.getByRole('link', { name: 'New job' }).click();
+  const codes = page.getByLabel('Codes, stored or pending');
+  await codes.fill('P0420');
+  await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
+  await vehicle().getByRole('button', { name: 'Take these codes' }).click();
+  expect(await codes.inputValue()).toBe('P0420, P0107');
+  // There is no job yet that could say that they were cleared.
+  expect(await vehicle().getByRole('button', { name: 'Clear codes …' }).count()).toBe(0);
+  await page.goBack();
+});
+
 test('codes are cleared once the consequences were read, and the job says so', async () => {
+  await page.getByRole('link', { name: 'Tolland 95 tractor' }).click();
   await section(page, 'Job');
   await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
   await vehicle().getByRole('button', { name: 'Clear codes …' }).click();

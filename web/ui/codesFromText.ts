@@ -17,3 +17,7 @@ export const codesFromText = z.string().transform((text, context) => {
   });
   return z.NEVER;
 });
+
+/** What somebody typed, and behind it the codes that are not in it yet. */
+export const withCodes = (typed: string, codes: readonly string[]): string =>
+  [typed.trim(), ...codes.filter((code) => !typed.toUpperCase().includes(code))].filter(Boolean).join(', ');

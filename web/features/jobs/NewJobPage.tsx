@@ -29,8 +29,10 @@ import { newJobForm, type NewJobDetails } from './newJobForm.ts';
 import { PracticeForm } from './PracticeForm.tsx';
 import { SensorChoice } from './SensorChoice.tsx';
 import { useOpenJob } from './useOpenJob.ts';
+import { codesNow } from '@lettura/core/record/onBoard';
+import { VehiclePanel } from '../onBoard/index.ts';
 import { CodesFold } from '../../ui/CodesRead.tsx';
-import { codesFromText } from '../../ui/codesFromText.ts';
+import { codesFromText, withCodes } from '../../ui/codesFromText.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { refused, said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
@@ -42,7 +44,7 @@ export default function NewJobPage() {
   const { data: sensors = [] } = useListSensorsQuery();
   const units = useSelector(selectUnits);
   const [draft] = useState(() => newJobDraft.load());
-  const { control, register, handleSubmit, formState, setValue, subscribe } = useForm({
+  const { control, register, handleSubmit, formState, getValues, setValue, subscribe } = useForm({
     resolver: zodResolver(newJobForm),
     defaultValues: draft,
   });
@@ -155,11 +157,20 @@ export default function NewJobPage() {
             <TextField
               label={t('ui-jobs.codes-stored-pending')}
               placeholder="P0107 P0108"
+              // A value may come from the vehicle, unseen by the label that would lie on it.
+              slotProps={{ inputLabel: { shrink: true } }}
               {...register('codes')}
               error={!!errors.codes}
               helperText={refused(errors.codes?.message) ?? t('ui-jobs.code-points-circuit-not-part')}
             />
             <CodesFold codes={typedCodes.success ? typedCodes.data : []} />
+            <VehiclePanel
+              disabled={false}
+              takes={t('ui-on-board.take-these-codes')}
+              onTake={(units) =>
+                setValue('codes', withCodes(getValues('codes'), codesNow(units)), { shouldDirty: true })
+              }
+            />
             <TextField label={t('ui-jobs.replaced-before-whom')} multiline {...register('history')} />
             <Controller
               name="sensorId"

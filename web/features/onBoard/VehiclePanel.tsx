@@ -18,8 +18,8 @@ export interface VehiclePanelProps {
   /** What goes on record with one press. */
   takes: string;
   onTake: (units: VehicleReport['units']) => void;
-  /** Some or all units say that they cleared. */
-  onCleared: () => void;
+  /** Some or all units say that they cleared; left out where there is no job yet that could say so. */
+  onCleared?: () => void;
 }
 
 /** Asks the connected vehicle for codes, readiness and freeze frame; nothing where the server follows none that can be asked. */
@@ -80,13 +80,15 @@ export function VehiclePanel({ disabled, takes, onTake, onCleared }: VehiclePane
             >
               {takes}
             </Button>
-            <ClearCodes
-              disabled={disabled}
-              onCleared={() => {
-                onCleared();
-                void ask();
-              }}
-            />
+            {onCleared && (
+              <ClearCodes
+                disabled={disabled}
+                onCleared={() => {
+                  onCleared();
+                  void ask();
+                }}
+              />
+            )}
           </Box>
         </>
       )}

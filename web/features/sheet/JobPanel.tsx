@@ -26,7 +26,7 @@ import { ownDraft } from '../../app/stored.ts';
 import { useStored } from '../../app/useStored.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
-import { codesFromText } from '../../ui/codesFromText.ts';
+import { codesFromText, withCodes } from '../../ui/codesFromText.ts';
 import { codesNow } from '@lettura/core/record/onBoard';
 import type { FollowUp } from '@lettura/core/record/followUp';
 import { workSaid } from '@lettura/core/record/workDone';
@@ -151,9 +151,7 @@ export function JobPanel({ job, sensor, vehicle, unsent, onFollowUp, onWork }: J
     const all = [...new Set([...job.codes, ...codes])];
     // More than a job keeps: somebody has to choose.
     if (formState.dirtyFields.codes || all.length > MOST_CODES) {
-      setValue('codes', [getValues('codes').trim(), ...codes].filter(Boolean).join(', '), {
-        shouldDirty: true,
-      });
+      setValue('codes', withCodes(getValues('codes'), codes), { shouldDirty: true });
       return;
     }
     if (all.length > job.codes.length)
