@@ -119,6 +119,14 @@ test('drops and ohms along a wire find the stretch, refused text stays, and the 
   await ohms.fill('0.4');
   await ohms.press('Enter');
   await page.getByText('A thread of copper does too').waitFor();
+  // A return is at ground as it should be: nothing to find there. A supply is not.
+  const toGround = page.getByRole('textbox', { name: 'Ohms, plug to battery negative' });
+  expect(await toGround.count()).toBe(0);
+  const wires = page.getByRole('group', { name: 'Wire', exact: true });
+  await wires.getByRole('button', { name: 'Reference' }).click();
+  await toGround.fill('2.2k');
+  await toGround.press('Enter');
+  await page.getByText('nothing holds it to ground').waitFor();
   await page
     .getByRole('button', { name: /^Return between control unit and inline connector: faulty/u })
     .click();

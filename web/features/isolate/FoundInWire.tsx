@@ -8,6 +8,7 @@ import {
   ohmsJudged,
   ohmsOf,
   ohmsToGround,
+  supplyCheck,
   type Stretch,
 } from '@lettura/core/judge/checks';
 import { ohmsInWords } from '@lettura/core/measure/quantity';
@@ -67,10 +68,16 @@ export function OhmsFound({ stretch, caseFile, sensor, units }: Found) {
 export function GroundFound({ lane, caseFile }: Pick<WireTableProps, 'caseFile'> & { lane: Lane }) {
   const reading = ohmsToGround(lane, caseFile);
   if (!reading) return null;
+  // A supply that holds its voltage under load is held to nothing: then the ohms were something else.
+  const isGoodLoaded = supplyCheck(caseFile, [lane])[0]?.outcome === 'good';
   return (
     <Typography variant="body2">
       <strong>{ohmsInWords(reading.ohms ?? Infinity)}</strong>{' '}
-      {isGrounded(reading) ? t('ui-isolate.held-to-ground') : t('ui-isolate.not-held-to-ground')}
+      {!isGrounded(reading)
+        ? t('ui-isolate.not-held-to-ground')
+        : isGoodLoaded
+          ? t('ui-isolate.held-yet-good')
+          : t('ui-isolate.held-to-ground')}
     </Typography>
   );
 }
