@@ -19,14 +19,20 @@ export const CHROMIUM_ARGUMENTS = [
 export async function application({
   data = 'none',
   feeds = 'none',
-}: { data?: 'demo' | 'none'; feeds?: 'none' | 'simulated' } = {}) {
+  liveData = feeds,
+}: {
+  data?: 'demo' | 'none';
+  feeds?: 'none' | 'simulated';
+  /** Another address than that of the meter. */
+  liveData?: string;
+} = {}) {
   const name = `e2e_${randomBytes(6).toString('hex')}`;
   await administered(async (admin) => {
     if (data === 'demo') await ensureDemo(admin);
     await admin.query(`create database ${name} template ${data === 'demo' ? DEMO : 'template0'}`);
   });
   const databaseUrl = urlOf(name);
-  const server = await startServer({ databaseUrl, data, feeds, logLevel: 'error' });
+  const server = await startServer({ databaseUrl, data, feeds, liveData, logLevel: 'error' });
   return { url: server.url, port: server.port, databaseUrl, stop: server.stop };
 }
 

@@ -1,8 +1,11 @@
-import { expect, test } from 'vitest';
+import { afterAll, expect, test } from 'vitest';
+import { simulatedVehicle } from '../server/onBoard/simulatedVehicle.ts';
 import { opened } from './application.ts';
 import { noAccessibilityFault, openJob, section, toJobs } from './steps.ts';
 
-const { app, page, complaints } = await opened({ feeds: 'simulated' });
+const standIn = await simulatedVehicle();
+const { app, page, complaints } = await opened({ liveData: `slcan://127.0.0.1:${standIn.port}` });
+afterAll(() => standIn.close());
 
 const vehicle = () => page.getByRole('region', { name: 'From the vehicle' });
 const engine = () => vehicle().getByRole('region', { name: 'Control unit 7E8' });
@@ -24,7 +27,6 @@ test('the vehicle is asked for its codes, and they go into the job with one pres
   expect(said).toMatch(/When P0107 was set: Calculated load 2[34]\.\d+ %, Manifold pressure \d+ kPa/u);
   // A unit that does not answer a service is not one without codes.
   await vehicle().getByText('Permanent codes: the unit does not say.').waitFor();
-  await vehicle().getByText('its values are invented').waitFor();
   await noAccessibilityFault(page, { within: '[role=tabpanel]' });
 
   await vehicle().getByRole('button', { name: 'Take into the job' }).click();
@@ -69,6 +71,42 @@ test('codes are cleared once the consequences were read, and the job says so', a
   expect(await engine().innerText()).not.toContain('was set');
   await section(page, 'Record');
   await page.getByRole('button', { name: /Work done.*[Cc]odes cleared/u }).waitFor();
+});
+
+test('mended, cleared, driven: the vehicle’s own answers bear the repair out', async () => {
+  await section(page, 'Repair');
+  await page.getByText('More was done').click();
+  await page.getByRole('combobox', { name: 'What was done' }).click();
+  await page.getByRole('option', { name: /^Wire/u }).click();
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  standIn.mend();
+  const remarks = page.getByRole('list', { name: 'What codes, readiness and road say' });
+  await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
+  await vehicle().getByRole('button', { name: 'Clear codes …' }).click();
+  await vehicle().getByRole('checkbox').check();
+  await vehicle().getByRole('button', { name: 'Clear them now' }).click();
+  await vehicle().getByText('Cleared by 7E8, 7E9.').waitFor();
+  await engine().getByText('Not finished: ').waitFor();
+  await vehicle().getByRole('button', { name: 'Put on record' }).click();
+  await remarks.getByText(/^Not finished yet: .*catalyst/u).waitFor();
+  standIn.drive();
+  await vehicle().getByRole('button', { name: 'Ask again' }).click();
+  await engine().getByText('Every self-test has finished.').waitFor();
+  await engine().getByText('No permanent code').waitFor();
+  await vehicle().getByRole('button', { name: 'Put on record' }).click();
+  await remarks.getByText('No code has come back: cleared, and read 2 times since.').waitFor();
+  await remarks.getByText('Every self-test of the control unit has finished.').waitFor();
+  await noAccessibilityFault(page, { within: '[role=tabpanel]' });
+});
+
+test('key off: what is wrong is said with what to do, and the last answer stands', async () => {
+  standIn.behave('silent');
+  await vehicle().getByRole('button', { name: 'Ask again' }).click();
+  await vehicle()
+    .getByText(/The vehicle does not answer.*Key on, the adapter in the diagnostic plug; then try again\./u)
+    .waitFor();
+  await engine().getByText('No code stored').waitFor();
+  standIn.behave('usual');
 });
 
 test('a practice job has its own machine, and does not ask another one', async () => {

@@ -6,10 +6,17 @@ import { Stop } from './say.mjs';
 /**
  * Starts the server as a process of its own and waits until it listens.
  *
- * @param {{ databaseUrl: string, port?: number, data?: 'demo' | 'none', logLevel?: string, feeds?: string }} options
+ * @param {{ databaseUrl: string, port?: number, data?: 'demo' | 'none', logLevel?: string, feeds?: string, liveData?: string }} options
  * @returns {Promise<{ url: string, port: number, exited: Promise<unknown>, stop(signal?: NodeJS.Signals): Promise<void> }>}
  */
-export async function startServer({ databaseUrl, port = 0, data = 'none', logLevel = 'warn', feeds }) {
+export async function startServer({
+  databaseUrl,
+  port = 0,
+  data = 'none',
+  logLevel = 'warn',
+  feeds,
+  liveData = feeds,
+}) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
     env: {
@@ -20,7 +27,8 @@ export async function startServer({ databaseUrl, port = 0, data = 'none', logLev
       PORT: String(port),
       LOG_LEVEL: logLevel,
       LETTURA_DATA: data,
-      ...(feeds === undefined ? {} : { LETTURA_METER: feeds, LETTURA_LIVE_DATA: feeds }),
+      ...(feeds === undefined ? {} : { LETTURA_METER: feeds }),
+      ...(liveData === undefined ? {} : { LETTURA_LIVE_DATA: liveData }),
     },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });

@@ -133,6 +133,8 @@ test.each([
   // Its key is turned: what it said last is not what it says now.
   const said = vi.spyOn(feed.buffer, 'setStatus');
   vehicle.behave('silent');
+  // Whoever asks before live data has noticed is not told of units that have nothing to say.
+  await expect(feed.report()).rejects.toThrow('feed.bus-silent');
   await eventually(() =>
     expect(said).toHaveBeenCalledWith({ state: 'lost', message: say('feed.bus-silent') }),
   );

@@ -40,6 +40,10 @@ export type Manner =
 export interface SimulatedVehicle {
   port: number;
   behave(manner: Manner): void;
+  /** What was wrong with it is put right; what it keeps stays until it is cleared. */
+  mend(): void;
+  /** Long enough for every self-test to finish. */
+  drive(): void;
   cut(): void;
   close(): Promise<void>;
 }
@@ -51,6 +55,19 @@ const PENDING_AGAIN_MS = 1500;
 const STORED_AGAIN_MS = 4000;
 const SLOW_MS = 100;
 const SEED = 11;
+/** What a drive finishes; the last two take the longest. */
+const EVERY_MONITOR = [
+  'misfire',
+  'fuel-system',
+  'components',
+  'oxygen-sensor',
+  'catalyst',
+  'evaporative',
+] as const;
+const SLOW_MONITORS: readonly (typeof EVERY_MONITOR)[number][] = ['catalyst', 'evaporative'];
+
+const faulty = (): SimulatedMachine => practiceMachine(BRILL_P4, 'A', SEED);
+const codesOf = (machine: SimulatedMachine): readonly string[] => liveData(machine, IDLE)?.codes ?? [];
 
 /** What an idling engine with a pedal that somebody moves answers beside its manifold. */
 const OTHERS: Partial<Record<LiveItemId, (seconds: number) => number>> = {
@@ -74,41 +91,42 @@ type Unit = (request: readonly number[]) => number[] | undefined;
  * A stand-in for a vehicle behind an adapter: a TCP server on loopback with two control units. The manifold sensor is that of a
  * simulated machine, whose fault sets the codes.
  */
-export async function simulatedVehicle(
-  machine: SimulatedMachine = practiceMachine(BRILL_P4, 'A', SEED),
-): Promise<SimulatedVehicle> {
+export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Promise<SimulatedVehicle> {
   const sockets = new Set<Socket>();
   let manner: Manner = 'usual';
   let clearedAtMs = -Infinity;
+  let now = machine;
+  let driven = false;
+  const kept = { stored: codesOf(machine), pending: codesOf(machine), permanent: codesOf(machine) };
   const units: Unit[] = [engineUnit(), gearbox];
 
   function engineUnit(): Unit {
-    const seen = (): readonly string[] => liveData(machine, IDLE)?.codes ?? [];
-    const after = (ms: number): readonly string[] => (Date.now() - clearedAtMs > ms ? seen() : []);
+    /** What it sees still is there again some time after clearing; what it kept from before stays until then. */
+    const keeps = (keeping: keyof typeof kept): readonly string[] => {
+      const again = { pending: PENDING_AGAIN_MS, stored: STORED_AGAIN_MS, permanent: 0 }[keeping];
+      if (Date.now() - clearedAtMs > again) kept[keeping] = [...new Set([...kept[keeping], ...codesOf(now)])];
+      return kept[keeping];
+    };
     const codes = (of: readonly string[]): number[] => [
       of.length,
       ...of.flatMap((code) => codeToBytes(code) ?? []),
     ];
     const readiness = (): Readiness => {
-      const stored = after(STORED_AGAIN_MS);
-      const isFresh = Date.now() - clearedAtMs < 2 * STORED_AGAIN_MS;
+      const stored = keeps('stored');
+      const open: typeof SLOW_MONITORS = driven ? [] : clearedAtMs > 0 ? EVERY_MONITOR : SLOW_MONITORS;
       return {
         lampOn: stored.length > 0,
         storedCodes: stored.length,
         ignition: 'spark',
-        finished: isFresh
-          ? ['misfire', 'fuel-system']
-          : ['misfire', 'fuel-system', 'components', 'oxygen-sensor'],
-        unfinished: isFresh
-          ? ['components', 'oxygen-sensor', 'catalyst', 'evaporative']
-          : ['catalyst', 'evaporative'],
+        finished: EVERY_MONITOR.filter((id) => !open.includes(id)),
+        unfinished: [...open],
       };
     };
     const item = (id: number): number[] | undefined => {
       if (SUPPORTED_LISTS.includes(id)) return supportedBytes(id, ENGINE_ITEMS);
       if (id === READINESS) return readinessBytes(readiness());
       const value =
-        id === MANIFOLD ? liveData(machine, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
+        id === MANIFOLD ? liveData(now, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
       return value === undefined ? undefined : liveBytes(liveItemOf(id as LiveItemId), value);
     };
     return (request) => {
@@ -118,16 +136,16 @@ export async function simulatedVehicle(
         case SERVICES['live-data']:
           return said(item(wanted));
         case SERVICES['freeze-frame']: {
-          const [code] = after(STORED_AGAIN_MS);
+          const [code] = keeps('stored');
           if (wanted === FROZEN_FOR) return said((code && codeToBytes(code)) || [0, 0]);
           return code === undefined ? undefined : said(item(wanted));
         }
         case SERVICES.stored:
-          return said(codes(after(STORED_AGAIN_MS)));
+          return said(codes(keeps('stored')));
         case SERVICES.pending:
-          return said(codes(after(PENDING_AGAIN_MS)));
+          return said(codes(keeps('pending')));
         case SERVICES.permanent:
-          return said(codes(seen()));
+          return said(codes(keeps('permanent')));
         case SERVICES.vehicle:
           return wanted === VEHICLE_NUMBER
             ? said([1, ...[...NUMBER].map((letter) => letter.charCodeAt(0))])
@@ -135,6 +153,9 @@ export async function simulatedVehicle(
         case SERVICES.clear:
           if (manner === 'will-not-clear') return refusedWith(request, 'not-now');
           clearedAtMs = Date.now();
+          driven = false;
+          kept.stored = [];
+          kept.pending = [];
           return said([]);
         default:
           return refusedWith(request, 'no-such-service');
@@ -159,7 +180,13 @@ export async function simulatedVehicle(
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return {
     port: (server.address() as AddressInfo).port,
-    behave: (now) => (manner = now),
+    behave: (other) => (manner = other),
+    mend: () => (now = practiceMachine(BRILL_P4, 'B', SEED)),
+    drive() {
+      driven = true;
+      // That the fault is gone is proven, and only then the unit forgets it.
+      if (codesOf(now).length === 0) kept.permanent = [];
+    },
     cut: () => sockets.forEach((socket) => socket.destroy()),
     close: async () => {
       for (const socket of sockets) socket.destroy();

@@ -82,6 +82,8 @@ export class VehicleFeed implements Feed {
     const { tester, units } = this.#vehicle();
     const reports: VehicleReport['units'] = [];
     for (const unit of units) reports.push(await readUnit(tester, unit));
+    // Nobody answered anything: its key was turned since, which live data has not noticed yet.
+    if (reports.every((one) => Object.keys(one).length === 1)) throw new FeedFault(say('feed.bus-silent'));
     return {
       readAt: new Date().toISOString(),
       simulated: this.#options.simulated ?? false,

@@ -172,3 +172,37 @@ test('the number of a vehicle is its letters, whatever fills it up', () => {
   expect(vehicleNumberFrom([1, ...letters])).toBe('SIMULATED00000001');
   expect(vehicleNumberFrom([1, 0, 0, 0, ...letters.slice(0, 14)])).toBe('SIMULATED00000');
 });
+
+test('100,000 frames of anything come to an end, and what comes of them is in bounds', () => {
+  // A linear congruence, so that every run has the same ones.
+  let state = 12_345;
+  const next = (below: number): number => {
+    state = (Math.imul(state, 1_103_515_245) + 12_345) >>> 0;
+    return (state >>> 8) % below;
+  };
+  const receiver = new Receiver();
+  const seen = { message: 0, lost: 0, answer: 0 };
+  for (let i = 0; i < 100_000; i++) {
+    // Every other one begins as a frame of a long message does, so that pieces go on with something.
+    const bytes = Array.from({ length: next(9) }, (_, at) =>
+      at === 0 ? 16 * next(4) + next(16) : next(256),
+    );
+    const text = toSerialText({ id: next(0x800), isExtended: false, bytes });
+    const frame = fromSerialText(i % 5 === 0 ? text.slice(0, next(text.length)) : text);
+    if (!frame) continue;
+    unitOf(frame);
+    const received = receiver.take(frame.bytes);
+    if (received.kind === 'lost') seen.lost++;
+    if (received.kind !== 'message') continue;
+    seen.message++;
+    expect(received.message.length).toBeLessThanOrEqual(0xfff);
+    const answer = answerTo(requestFor('stored'), received.message);
+    if (answer.kind === 'answer') seen.answer++;
+    for (const code of codesFrom(received.message)) expect(codeToBytes(code)).toBeDefined();
+    supportedFrom(0, received.message);
+    readinessFrom(received.message);
+    vehicleNumberFrom(received.message);
+  }
+  expect(seen.message).toBeGreaterThan(1000);
+  expect(seen.lost).toBeGreaterThan(100);
+});
