@@ -1,11 +1,11 @@
 import type { FeedInfo } from '@lettura/contract';
-import { LIVE_ITEM_IDS, LIVE_ITEMS } from '@lettura/core/machine/live';
 import { readFrame } from '@lettura/core/recording/file';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
 import { followAgain, type Waits } from './followAgain.ts';
 import { linesFrom } from './lineStream.ts';
+import { LIVE_CHANNELS, StandingItems } from './standingItems.ts';
 
 export interface LiveDataFeedOptions extends Waits {
   /** A stand-in that shows invented values. */
@@ -25,7 +25,7 @@ export class LiveDataFeed implements Feed {
   readonly #options: LiveDataFeedOptions;
   readonly #stopped = new AbortController();
   readonly #done: Promise<void>;
-  readonly #standing: (number | null)[] = LIVE_ITEM_IDS.map(() => null);
+  readonly #standing = new StandingItems();
 
   constructor(options: LiveDataFeedOptions) {
     this.#options = options;
@@ -37,7 +37,7 @@ export class LiveDataFeed implements Feed {
       id: 'live-data',
       name: 'Live data',
       simulated: this.#options.simulated ?? false,
-      channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
+      channels: LIVE_CHANNELS,
       status: this.buffer.status,
     };
   }
@@ -60,8 +60,7 @@ export class LiveDataFeed implements Feed {
       (message) => {
         log.warn({ feed: 'live-data', message }, 'The live data is away.');
         this.buffer.setStatus({ state: 'lost', message });
-        // What a lost unit said last is not what it says now.
-        this.#standing.fill(null);
+        this.#standing.forget();
       },
       { ...waits, signal },
     );
@@ -70,8 +69,7 @@ export class LiveDataFeed implements Feed {
   #take(line: string): void {
     const read = readFrame(line.trim());
     if (typeof read === 'string') return;
-    this.#standing[LIVE_ITEM_IDS.indexOf(read.item)] = read.value;
-    this.buffer.push({ atMs: Date.now(), values: [...this.#standing] });
+    this.buffer.push({ atMs: Date.now(), values: this.#standing.with(read.item, read.value) });
     this.buffer.setStatus({ state: 'live', instrument: 'Control unit' });
   }
 }

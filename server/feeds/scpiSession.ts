@@ -1,6 +1,7 @@
-import { connect, type Socket } from 'node:net';
+import type { Socket } from 'node:net';
 import { plain, say, verbatim } from '@lettura/core/measure/message';
 import { FeedFault, feedFaultOf } from './feedFault.ts';
+import { openSocket } from './openSocket.ts';
 
 const LONGEST_LINE = 4096;
 
@@ -18,30 +19,13 @@ export class ScpiSession {
   private constructor(socket: Socket, timeoutMs: number) {
     this.#socket = socket;
     this.#timeoutMs = timeoutMs;
-    socket.setEncoding('latin1');
     socket.on('data', (text: string) => this.#receive(text));
     socket.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
     socket.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
   }
 
-  static open(host: string, port: number, timeoutMs: number): Promise<ScpiSession> {
-    return new Promise((resolve, reject) => {
-      const socket = connect({ host, port });
-      const timer = setTimeout(() => {
-        socket.destroy();
-        reject(new FeedFault(say('feed.no-connection', { within: plain(timeoutMs, 'ms') })));
-      }, timeoutMs);
-      socket.once('error', (error) => {
-        clearTimeout(timer);
-        reject(new FeedFault(feedFaultOf(error)));
-      });
-      socket.once('connect', () => {
-        clearTimeout(timer);
-        socket.removeAllListeners('error');
-        socket.setNoDelay(true);
-        resolve(new ScpiSession(socket, timeoutMs));
-      });
-    });
+  static async open(host: string, port: number, timeoutMs: number): Promise<ScpiSession> {
+    return new ScpiSession(await openSocket(host, port, timeoutMs), timeoutMs);
   }
 
   /** Sends a query and gives the line that answers it. */

@@ -1,7 +1,8 @@
-import { connect, type Socket } from 'node:net';
+import type { Socket } from 'node:net';
 import { fromSerialText, toSerialText, type CanFrame } from '@lettura/core/record/onBoard';
-import { plain, say } from '@lettura/core/measure/message';
+import { say } from '@lettura/core/measure/message';
 import { FeedFault, feedFaultOf } from '../feeds/feedFault.ts';
+import { openSocket } from '../feeds/openSocket.ts';
 
 const LONGEST_TEXT = 4096;
 const RETURN = '\r';
@@ -29,32 +30,13 @@ export class Adapter {
 
   private constructor(socket: Socket) {
     this.#socket = socket;
-    socket.setEncoding('latin1');
     socket.on('data', (text: string) => this.#receive(text));
     socket.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
     socket.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
   }
 
-  static open(host: string, port: number, timeoutMs: number): Promise<Adapter> {
-    return new Promise((resolve, reject) => {
-      const socket = connect({ host, port });
-      const refuse = (fault: FeedFault) => {
-        clearTimeout(timer);
-        socket.destroy();
-        reject(fault);
-      };
-      const timer = setTimeout(
-        () => refuse(new FeedFault(say('feed.no-connection', { within: plain(timeoutMs, 'ms') }))),
-        timeoutMs,
-      );
-      socket.once('error', (error) => refuse(new FeedFault(feedFaultOf(error))));
-      socket.once('connect', () => {
-        clearTimeout(timer);
-        socket.removeAllListeners('error');
-        socket.setNoDelay(true);
-        resolve(new Adapter(socket));
-      });
-    });
+  static async open(host: string, port: number, timeoutMs: number): Promise<Adapter> {
+    return new Adapter(await openSocket(host, port, timeoutMs));
   }
 
   get ended(): FeedFault | undefined {

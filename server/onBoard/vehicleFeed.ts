@@ -8,6 +8,7 @@ import type { Feed } from '../feeds/feed.ts';
 import { FeedBuffer } from '../feeds/feedBuffer.ts';
 import { FeedFault } from '../feeds/feedFault.ts';
 import { followAgain, type Waits as WaitsBetween } from '../feeds/followAgain.ts';
+import { LIVE_CHANNELS, StandingItems } from '../feeds/standingItems.ts';
 import { Adapter } from './adapter.ts';
 import { clearCodes } from './clearCodes.ts';
 import { findUnits, type FoundUnit } from './findUnits.ts';
@@ -43,7 +44,7 @@ export class VehicleFeed implements Feed {
   readonly #options: VehicleFeedOptions;
   readonly #stopped = new AbortController();
   readonly #done: Promise<void>;
-  readonly #standing: (number | null)[] = LIVE_ITEM_IDS.map(() => null);
+  readonly #standing = new StandingItems();
   #adapter: Adapter | undefined;
   /** Live data waits while codes are read: a report is asked for by somebody who waits for it. */
   #aside: Promise<unknown> = Promise.resolve();
@@ -59,7 +60,7 @@ export class VehicleFeed implements Feed {
       id: 'live-data',
       name: 'Live data',
       simulated: this.#options.simulated ?? false,
-      channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
+      channels: LIVE_CHANNELS,
       status: this.buffer.status,
       readsCodes: true,
     };
@@ -126,8 +127,7 @@ export class VehicleFeed implements Feed {
       (message) => {
         if (!signal.aborted) log.warn({ feed: 'live-data', message }, 'The vehicle is away.');
         this.buffer.setStatus({ state: 'lost', message });
-        // What a vehicle said last is not what it says now.
-        this.#standing.fill(null);
+        this.#standing.forget();
       },
       { ...between, signal },
     );
@@ -154,8 +154,7 @@ export class VehicleFeed implements Feed {
         const value =
           first?.answer.kind === 'answer' ? liveValue(LIVE_ITEMS.get(item)!, first.answer.data) : undefined;
         // An item that it does not answer any more has no value, rather than its last.
-        this.#standing[LIVE_ITEM_IDS.indexOf(item)] = value ?? null;
-        this.buffer.push({ atMs: Date.now(), values: [...this.#standing] });
+        this.buffer.push({ atMs: Date.now(), values: this.#standing.with(item, value ?? null) });
       }
       if (wanted.length > 0) continue;
       heard((await tester.ask(requestFor('live-data', SUPPORTED_LISTS[0]!), all)).length > 0);
