@@ -7,6 +7,7 @@ import type { VehicleReport } from '@lettura/contract';
 import { useState } from 'react';
 import { useListFeedsQuery, useReadVehicleMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
+import { Term } from '../../ui/help/index.ts';
 import { dayAndTime } from '../../ui/inWords.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
@@ -68,6 +69,9 @@ export function VehiclePanel({ disabled, takes, onTake, onCleared }: VehiclePane
       )}
       {report && (
         <>
+          <Box>
+            <Term id="code-kept" /> <Term id="readiness" /> <Term id="freeze-frame" />
+          </Box>
           {report.units.map((unit) => (
             <UnitCard key={unit.unit} report={unit} />
           ))}

@@ -102,6 +102,31 @@ export function TermDrawing({ term }: { term: TermId }) {
         <path d="M26 72 V78 H100" fill="none" {...stroke(true)} strokeWidth={2.5} />
       </>
     ),
+    'code-kept': (
+      <>
+        <rect x={16} y={24} width={48} height={32} fill="none" {...stroke(false)} strokeDasharray="5 5" />
+        <rect x={86} y={24} width={48} height={32} fill="none" {...stroke(true)} />
+        <rect x={156} y={24} width={48} height={32} fill="none" {...stroke(true)} />
+        <path d="M170 24 v-6 a10 10 0 0 1 20 0 v6" fill="none" stroke={ink} strokeWidth={2} />
+      </>
+    ),
+    readiness: (
+      <>
+        {[40, 90, 140, 190].map((x, i) => (
+          <g key={x}>
+            <circle cx={x} cy={40} r={14} fill="none" {...stroke(i < 3)} strokeWidth={2.5} />
+            {i < 3 && <path d={`M${x - 6} 40 l4 5 l8 -10`} fill="none" {...stroke(true)} strokeWidth={2.5} />}
+          </g>
+        ))}
+      </>
+    ),
+    'freeze-frame': (
+      <>
+        <path d="M10 60 q30 -6 50 -20 t50 4 t50 -14 t50 10" fill="none" {...stroke(false)} />
+        <rect x={98} y={18} width={28} height={48} fill="none" {...stroke(true)} strokeWidth={2.5} />
+        <circle cx={112} cy={44} r={4} fill={strong} />
+      </>
+    ),
     telegram: (
       <>
         <path d="M16 66 H204" stroke={soft} strokeWidth={2} />
