@@ -28,7 +28,7 @@ export interface Waits {
   pieceMs: number;
 }
 /** ISO 15765-4 and 15765-2, from memory, and the way there and back. */
-export const STANDARD_WAITS: Waits = { answerMs: 150, longMs: 5200, pieceMs: 1000 };
+export const STANDARD_WAITS: Waits = { answerMs: 500, longMs: 5200, pieceMs: 1000 };
 
 /** Asks the units of a vehicle, one request at a time: whoever asks meanwhile waits for its turn. */
 export class Tester {

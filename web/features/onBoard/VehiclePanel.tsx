@@ -46,7 +46,7 @@ export function VehiclePanel({ disabled, takes, onTake, onCleared }: VehiclePane
           variant="outlined"
           disabled={isLoading}
           onClick={() => void ask()}
-          startIcon={isLoading && <CircularProgress size={18} color="inherit" />}
+          startIcon={isLoading && <CircularProgress size={18} color="inherit" aria-hidden />}
           sx={{ minHeight: 48 }}
         >
           {isLoading
