@@ -29,7 +29,8 @@ export const unitReport = z.strictObject({
   freezeFrame: z
     .strictObject({
       code: troubleCode,
-      values: z.array(z.strictObject({ name: z.string(), unit: z.string(), value: z.number() })).max(32),
+      /** By item of live data, in its unit. */
+      values: z.array(z.strictObject({ item: z.int().min(0).max(0xff), value: z.number() })).max(32),
     })
     .optional(),
 });

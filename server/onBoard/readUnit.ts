@@ -48,12 +48,12 @@ async function frozen(
   const [high = 0, low = 0] = (await said('freeze-frame', FROZEN_FOR, FIRST_FRAME)) ?? [];
   // Two bytes of nothing: there is none.
   if (high === 0 && low === 0) return {};
-  const values: { name: string; unit: string; value: number }[] = [];
+  const values: { item: number; value: number }[] = [];
   for (const [id, item] of LIVE_ITEMS) {
     if (!items.includes(id)) continue;
     const data = await said('freeze-frame', id, FIRST_FRAME);
     const value = data && liveValue(item, data);
-    if (value !== undefined) values.push({ name: item.name, unit: item.unit, value });
+    if (value !== undefined) values.push({ item: id, value });
   }
   return { freezeFrame: { code: codeFromBytes(high, low), values } };
 }

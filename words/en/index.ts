@@ -14,6 +14,7 @@ import file from './file.json' with { type: 'json' };
 import followUp from './follow-up.json' with { type: 'json' };
 import gate from './gate.json' with { type: 'json' };
 import isolation from './isolation.json' with { type: 'json' };
+import liveItems from './live-items.json' with { type: 'json' };
 import looks from './looks.json' with { type: 'json' };
 import onBoard from './on-board.json' with { type: 'json' };
 import outcomes from './outcomes.json' with { type: 'json' };
@@ -69,6 +70,7 @@ export const ENGLISH_MESSAGES: Readonly<Record<string, string>> = {
   ...followUp,
   ...gate,
   ...isolation,
+  ...liveItems,
   ...looks,
   ...onBoard,
   ...outcomes,

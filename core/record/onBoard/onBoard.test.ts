@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { liveBytes, liveItemOf, liveValue } from '../../machine/live/index.ts';
+import { coded } from '../../measure/message/coded.ts';
 import {
   answered,
   answerTo,
   askedWith,
   codeFromBytes,
   codesFrom,
+  codesNow,
   codeToBytes,
   framesOf,
   fromSerialText,
@@ -20,9 +23,11 @@ import {
   supportedFrom,
   toSerialText,
   unitName,
+  unitSaid,
   unitOf,
   vehicleNumberFrom,
   type Readiness,
+  type UnitReport,
 } from './index.ts';
 
 const byte = fc.integer({ min: 0, max: 255 });
@@ -205,4 +210,34 @@ test('100,000 frames of anything come to an end, and what comes of them is in bo
   }
   expect(seen.message).toBeGreaterThan(1000);
   expect(seen.lost).toBeGreaterThan(100);
+});
+
+test('an item whose unit says that it has none is none, and one that counts both ways comes back', () => {
+  const filter = liveItemOf(0x7a);
+  expect(liveValue(filter, liveBytes(filter, -1.25))).toBeCloseTo(-1.25, 9);
+  expect(liveValue(filter, [0, 0x01, 0x00])).toBeUndefined();
+  expect(liveValue(filter, [1, 0x01])).toBeUndefined();
+  // 0.01 kPa a count: 500 counts.
+  expect(liveValue(liveItemOf(0x73), [1, 0x01, 0xf4])).toBeCloseTo(5, 9);
+});
+
+test('a unit is said in one line, with what it keeps and saw, and nothing of what it does not answer', () => {
+  const engine: UnitReport = {
+    unit: '7E8',
+    stored: ['P0107'],
+    pending: [],
+    freezeFrame: {
+      code: 'P0107',
+      values: [
+        { item: 0x0c, value: 812.3456 },
+        { item: 0xff, value: 1 },
+      ],
+    },
+  };
+  expect(coded(unitSaid(engine))).toBe(
+    'on-board.unit{unit: “7E8”, parts: [on-board.stored{codes: [“P0107”]}, on-board.none-pending, ' +
+      'on-board.frozen{code: “P0107”, values: [on-board.value{name: live-item.engine-speed, value: 812.3 rpm}]}]}',
+  );
+  expect(coded(unitSaid({ unit: '7E9' }))).toBe('on-board.says-nothing{unit: “7E9”}');
+  expect(codesNow([engine, { unit: '7E9', pending: ['P0107', 'P0420'] }])).toEqual(['P0107', 'P0420']);
 });

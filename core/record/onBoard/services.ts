@@ -105,6 +105,9 @@ export const supportedBytes = (list: number, items: readonly number[]): number[]
     ),
   );
 
-/** The number of a vehicle: how many there are, then its letters; those that are none are left out. */
+/** A vehicle's number has no more letters (ISO 3779). */
+const NUMBER_LETTERS = 17;
+
+/** The number of a vehicle: how many there are, then its letters; what fills it up is left out. */
 export const vehicleNumberFrom = ([, ...bytes]: readonly number[]): string =>
-  String.fromCharCode(...bytes.filter((byte) => byte > 0x20 && byte < 0x7f));
+  String.fromCharCode(...bytes.filter((byte) => byte > 0x20 && byte < 0x7f).slice(0, NUMBER_LETTERS));

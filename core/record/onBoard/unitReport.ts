@@ -1,3 +1,4 @@
+import { LIVE_ITEMS } from '../../machine/live/index.ts';
 import { list, plain, say, verbatim, type Message, type Value } from '../../measure/message/index.ts';
 import { monitorSaid } from './monitors.ts';
 import type { Readiness } from './readiness.ts';
@@ -16,8 +17,9 @@ export interface UnitReport {
   freezeFrame?: { code: string; values: FrozenValue[] } | undefined;
 }
 interface FrozenValue {
-  name: string;
-  unit: string;
+  /** Of live data. */
+  item: number;
+  /** In its unit. */
   value: number;
 }
 
@@ -58,16 +60,19 @@ export const keptSaid = (keeping: CodeKeeping, codes: readonly string[]): Messag
     ? say(`on-board.none-${keeping}`)
     : say(`on-board.${keeping}`, { codes: list(codes.map(verbatim)) });
 
-/** Decimals that an item of live data is worth. */
+/** More digits than a unit counts in say nothing. */
 const shown = (value: number): number => Number(value.toPrecision(4));
 
-/** What it saw when it set a code. */
+/** What it saw when it set a code; an item that is not known here is not said. */
 export const frozenSaid = ({ code, values }: NonNullable<UnitReport['freezeFrame']>): Message =>
   say('on-board.frozen', {
     code: verbatim(code),
     values: list(
-      values.map(({ name, unit, value }) =>
-        say('on-board.value', { name: verbatim(name), value: plain(shown(value)), unit: verbatim(unit) }),
-      ),
+      values.flatMap(({ item, value }) => {
+        const known = LIVE_ITEMS.get(item);
+        return known
+          ? [say('on-board.value', { name: known.said, value: plain(shown(value), known.unit) })]
+          : [];
+      }),
     ),
   });
