@@ -11,7 +11,7 @@ import {
 } from '../../../machine/places/index.ts';
 import { movedState } from '../../../machine/family/index.ts';
 import { isGrounded, ohmsToGround, supplyIsGood, type CaseFile } from '../../checks/index.ts';
-import { NEIGHBOURS_OFF, REFERENCE_TO_GROUND, type Candidate } from '../outlook/candidates.ts';
+import { NEIGHBOURS_OFF, toGround, type Candidate } from '../outlook/candidates.ts';
 import type { Decision } from '../posterior/decisions.ts';
 import { lanesOfCause } from '../posterior/cause.ts';
 import { isAt, besideJoint } from './besideJoint.ts';
@@ -90,9 +90,8 @@ export function gateItems(
       const [lane = 'return'] = lanesOfCause(cause);
       if (!has(lane)) return [];
       const own = read(lane, 'unit', say('gate.unit-terminal'));
-      return cause.of === 'unit-gives-no-reference' && lane === 'reference'
-        ? [own, stillWrong(lane), notHeldDown(lane, caseFile)]
-        : [own];
+      if (cause.of !== 'unit-gives-no-reference') return [own];
+      return [own, ...(lane === 'reference' ? [stillWrong(lane)] : []), notHeldDown(lane, caseFile)];
     }
     case 'wire': {
       if (cause.of !== 'wire' || !wires.includes(cause.wire) || isMotor(cause.wire)) return [];
@@ -113,6 +112,6 @@ function notHeldDown(lane: Lane, caseFile: CaseFile): GateItem {
   return {
     label: say('gate.not-grounded', { lane: laneSaid(lane) }),
     state: reading ? (isGrounded(reading) ? 'refuted' : 'proven') : 'missing',
-    reading: REFERENCE_TO_GROUND,
+    reading: toGround(lane),
   };
 }

@@ -18,7 +18,7 @@ import {
   weigherFor,
   type Candidate,
 } from '../index.ts';
-import { NEIGHBOURS_OFF, REFERENCE_TO_GROUND } from '../outlook/candidates.ts';
+import { NEIGHBOURS_OFF, toGround } from '../outlook/candidates.ts';
 import { worthOf } from '../outlook/foresight.ts';
 import { METER_SCALE, OHMS_SCALE } from '../prediction/scales.ts';
 import { coded } from '../../../measure/message/coded.ts';
@@ -84,7 +84,7 @@ test('a unit is not blamed for its reference before an ohmmeter found nothing th
     wire('reference', 'unit', 1.61),
   ];
   const othersOff = wire('reference', 'plug', 1.61, NEIGHBOURS_OFF);
-  const { target, state } = REFERENCE_TO_GROUND;
+  const { target, state } = toGround('reference');
   const with_ = (...ohms: number[]) =>
     judged(readings, {
       isolation: [
@@ -95,7 +95,7 @@ test('a unit is not blamed for its reference before an ohmmeter found nothing th
   const before = with_();
   expect(before.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
   expect(before.verdict).toBe('open');
-  expect(before.suggestions[0]!.candidate).toEqual(REFERENCE_TO_GROUND);
+  expect(before.suggestions[0]!.candidate).toEqual(toGround('reference'));
   const dead = with_(2200);
   expect(dead.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
   expect(dead.gate.map(({ state: is }) => is)).toEqual(['proven', 'proven', 'proven']);

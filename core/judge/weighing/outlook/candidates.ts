@@ -32,11 +32,11 @@ export const NEIGHBOURS_OFF: MachineState = {
   harness: { ...NO_HARNESS_WORK, neighboursOff: [0] },
 };
 
-/** From the reference at the plug to ground with nothing powered: a unit that gives too little, and a wire that is held down, differ. */
-export const REFERENCE_TO_GROUND: Candidate = {
-  target: { kind: 'ohms', from: { lane: 'reference', place: 'plug' }, to: 'battery-negative' },
+/** From a supply's wire at the plug to ground with nothing powered: a unit that gives too little, and a wire that is held down, differ. */
+export const toGround = (lane: Lane): Candidate => ({
+  target: { kind: 'ohms', from: { lane, place: 'plug' }, to: 'battery-negative' },
   state: KEY_OFF,
-};
+});
 
 /** Everything worth thinking of as the next reading, whether taken before or not. */
 export function candidatesFor(
@@ -73,9 +73,8 @@ export function candidatesFor(
     ...(farther ? signals.map((lane) => wire(lane, 'plug', farther)) : []),
     ...states.map((state): Candidate => ({ target: { kind: 'scan' }, state })),
     ...measured.filter((lane) => !isSignal(lane)).map(drop),
-    ...(measured.includes('reference')
-      ? [wire('reference', 'plug', NEIGHBOURS_OFF), REFERENCE_TO_GROUND]
-      : []),
+    ...(measured.includes('reference') ? [wire('reference', 'plug', NEIGHBOURS_OFF)] : []),
+    ...measured.filter((lane) => lane === 'reference' || lane === 'second-reference').map(toGround),
     ohms(measured.includes('battery-feed') ? 'battery-feed' : 'reference', 'return'),
     ...(tracks
       ? [
