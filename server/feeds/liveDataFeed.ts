@@ -5,7 +5,7 @@ import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
 import { followAgain, type Waits } from './followAgain.ts';
 import { linesFrom } from './lineStream.ts';
-import { LIVE_CHANNELS, StandingItems } from './standingItems.ts';
+import { liveDataInfo, StandingItems } from './standingItems.ts';
 
 export interface LiveDataFeedOptions extends Waits {
   /** A stand-in that shows invented values. */
@@ -33,13 +33,7 @@ export class LiveDataFeed implements Feed {
   }
 
   get info(): FeedInfo {
-    return {
-      id: 'live-data',
-      name: 'Live data',
-      simulated: this.#options.simulated ?? false,
-      channels: LIVE_CHANNELS,
-      status: this.buffer.status,
-    };
+    return liveDataInfo(this.buffer.status, this.#options.simulated);
   }
 
   async stop(): Promise<void> {

@@ -1,11 +1,14 @@
-import type { FeedInfo } from '@lettura/contract';
+import type { FeedInfo, FeedStatus } from '@lettura/contract';
 import { LIVE_ITEM_IDS, LIVE_ITEMS } from '@lettura/core/machine/live';
 
-/** A channel for each item of live data. */
-export const LIVE_CHANNELS: FeedInfo['channels'] = [...LIVE_ITEMS.values()].map(({ name, unit }) => ({
-  name,
-  unit,
-}));
+/** Live data as a feed, with a channel for each item. */
+export const liveDataInfo = (status: FeedStatus, simulated = false): FeedInfo => ({
+  id: 'live-data',
+  name: 'Live data',
+  simulated,
+  channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
+  status,
+});
 
 /** What each item said last: between two of its answers it stands. */
 export class StandingItems {

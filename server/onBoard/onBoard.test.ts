@@ -67,8 +67,7 @@ test.each(['usual', 'wide', 'slow'] as const)(
       freezeFrame: { code: 'P0107' },
     });
     expect(engine!.freezeFrame!.values).toContainEqual({
-      name: 'Control unit voltage',
-      unit: 'V',
+      item: 0x42,
       value: expect.closeTo(13.9, 3) as number,
     });
     // It refuses what it does not have: that is left out, and is not “none”.
@@ -138,6 +137,13 @@ test.each([
   await eventually(() =>
     expect(said).toHaveBeenCalledWith({ state: 'lost', message: say('feed.bus-silent') }),
   );
+});
+
+test('a vehicle that is turned off while it is asked is not told as one that has nothing to say', async () => {
+  const { vehicle, feed } = await followed();
+  await live(feed);
+  vehicle.behave('leaves');
+  await expect(feed.report()).rejects.toThrow('feed.bus-silent');
 });
 
 test('a connection that is cut is made again', async () => {

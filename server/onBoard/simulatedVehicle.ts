@@ -26,6 +26,8 @@ export type Manner =
   | 'usual'
   /** Key off: nobody answers. */
   | 'silent'
+  /** Says which items it has, and is gone before it says anything of them. */
+  | 'leaves'
   /** The adapter is alone on its bus. */
   | 'no-bus'
   /** Asks for patience before each answer. */
@@ -256,7 +258,11 @@ class Bus {
         return;
       }
       const received = new Receiver().take(bytes);
-      const answer = received.kind === 'message' ? unit(received.message) : undefined;
+      const isGone =
+        manner === 'leaves' &&
+        received.kind === 'message' &&
+        !SUPPORTED_LISTS.includes(received.message[1] ?? -1);
+      const answer = received.kind === 'message' && !isGone ? unit(received.message) : undefined;
       if (received.kind !== 'message' || !answer) return;
       const [first, ...rest] = framesOf(answer);
       const go = () => {

@@ -1,14 +1,20 @@
 import type { Clearing, FeedInfo, VehicleReport } from '@lettura/contract';
 import { LIVE_ITEM_IDS, LIVE_ITEMS, liveValue } from '@lettura/core/machine/live';
 import { say } from '@lettura/core/measure/message';
-import { requestFor, SUPPORTED_LISTS, type Asked } from '@lettura/core/record/onBoard';
+import {
+  requestFor,
+  sameUnit,
+  SUPPORTED_LISTS,
+  type Asked,
+  type UnitReport,
+} from '@lettura/core/record/onBoard';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Logger } from 'pino';
 import type { Feed } from '../feeds/feed.ts';
 import { FeedBuffer } from '../feeds/feedBuffer.ts';
 import { FeedFault } from '../feeds/feedFault.ts';
 import { followAgain, type Waits as WaitsBetween } from '../feeds/followAgain.ts';
-import { LIVE_CHANNELS, StandingItems } from '../feeds/standingItems.ts';
+import { liveDataInfo, StandingItems } from '../feeds/standingItems.ts';
 import { Adapter } from './adapter.ts';
 import { clearCodes } from './clearCodes.ts';
 import { findUnits, type FoundUnit } from './findUnits.ts';
@@ -31,6 +37,9 @@ const KEPT_SAMPLES = 12_000;
 const STILL_THERE_MS = 1000;
 /** So many requests in a row that nobody answered, and the vehicle is gone: its key was turned, or the plug pulled. */
 const MOST_UNANSWERED = 6;
+
+/** Beside its name. */
+const saysNothing = (report: UnitReport): boolean => Object.keys(report).length === 1;
 
 interface Connected {
   tester: Tester;
@@ -56,14 +65,7 @@ export class VehicleFeed implements Feed {
   }
 
   get info(): FeedInfo {
-    return {
-      id: 'live-data',
-      name: 'Live data',
-      simulated: this.#options.simulated ?? false,
-      channels: LIVE_CHANNELS,
-      status: this.buffer.status,
-      readsCodes: true,
-    };
+    return { ...liveDataInfo(this.buffer.status, this.#options.simulated), readsCodes: true };
   }
 
   async stop(): Promise<void> {
@@ -80,11 +82,15 @@ export class VehicleFeed implements Feed {
   }
 
   async #report(): Promise<VehicleReport> {
-    const { tester, units } = this.#vehicle();
+    const { tester, units, all } = this.#vehicle();
+    // Who is there just now: a key may have been turned since, and a unit that is gone has not said that it has no codes.
+    const there = await tester.ask(requestFor('live-data', SUPPORTED_LISTS[0]!), all);
+    if (there.length === 0) throw new FeedFault(say('feed.bus-silent'));
     const reports: VehicleReport['units'] = [];
-    for (const unit of units) reports.push(await readUnit(tester, unit));
-    // Nobody answered anything: its key was turned since, which live data has not noticed yet.
-    if (reports.every((one) => Object.keys(one).length === 1)) throw new FeedFault(say('feed.bus-silent'));
+    for (const one of units)
+      if (there.some(({ unit }) => sameUnit(unit, one.unit))) reports.push(await readUnit(tester, one));
+    // Turned off while it was asked: what it did not get to say is nothing that it does not have.
+    if (reports.every(saysNothing)) throw new FeedFault(say('feed.bus-silent'));
     return {
       readAt: new Date().toISOString(),
       simulated: this.#options.simulated ?? false,

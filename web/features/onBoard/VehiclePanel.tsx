@@ -29,6 +29,8 @@ export function VehiclePanel({ disabled, takes, onTake, onCleared }: VehiclePane
   const [read, { error, isLoading }] = useReadVehicleMutation();
   // The last one stands until there is another, with its moment.
   const [report, setReport] = useState<VehicleReport>();
+  // What is on record needs no second line that says the same.
+  const [taken, setTaken] = useState<VehicleReport>();
   const ask = async () => {
     const { data } = await read();
     if (data) setReport(data);
@@ -78,8 +80,11 @@ export function VehiclePanel({ disabled, takes, onTake, onCleared }: VehiclePane
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'start' }}>
             <Button
               variant="contained"
-              disabled={disabled}
-              onClick={() => onTake(report.units)}
+              disabled={disabled || isLoading || taken === report}
+              onClick={() => {
+                onTake(report.units);
+                setTaken(report);
+              }}
               sx={{ minHeight: 48 }}
             >
               {takes}
