@@ -4,7 +4,7 @@ import { expectedReading } from '@lettura/core/judge/expectation';
 import { movedState } from '@lettura/core/machine/family';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import { comparisonsIn, expectationContext, findingsIn, type CaseFile } from '@lettura/core/judge/checks';
-import { NORMAL_RETURN_VOLTS } from '@lettura/core/machine/limits';
+import { soundReturnVolts } from '@lettura/core/machine/limits';
 import { standingOf, weigherFor, weighJob, type JobWeighing } from '@lettura/core/judge/weighing';
 import { expect, test } from 'vitest';
 import { exampleCase } from '../core/judge/checks/exampleCase.ts';
@@ -154,7 +154,7 @@ test.each(MACHINES.map((machine) => [machine.id, machine] as const))(
           const expected = expectedReading(target, state, context);
           if (!expected) continue;
           expect(expected.lowest, `${lane} ${expected.reason.code}`).toBeGreaterThanOrEqual(
-            -NORMAL_RETURN_VOLTS,
+            -soundReturnVolts(machine.sensor.profile.measures),
           );
           expect(expected.highest, `${lane} ${expected.reason.code}`).toBeLessThanOrEqual(
             HIGHEST_SUPPLY_VOLTS,

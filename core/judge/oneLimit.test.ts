@@ -82,7 +82,7 @@ test.each(LANES.flatMap((lane) => PLACES.map((place) => [lane, place] as const))
       const { caseFile } = caseWith(lane, place, volts);
       const states = laneSegments(caseFile, lane).map(({ state }) => state);
       const band = soundSupply(lane, {
-        nominalReferenceVolts: caseFile.profile.nominalReferenceVolts,
+        profile: caseFile.profile,
         battery: 'stopped',
       });
       // One reading finds no fault between two others, and a wire without a fixed voltage is not judged by one.

@@ -10,7 +10,7 @@ import {
 import { expectedReading } from '@lettura/core/judge/expectation';
 import { weighJob } from '@lettura/core/judge/weighing';
 import { movedState } from '@lettura/core/machine/family';
-import { NORMAL_RETURN_VOLTS } from '@lettura/core/machine/limits';
+import { soundReturnVolts } from '@lettura/core/machine/limits';
 import type { MachineState } from '@lettura/core/machine/places';
 import { ambientFrom, isPressure } from '@lettura/core/measure/quantity';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
@@ -73,7 +73,7 @@ test.each(EVERY)(
             if (!expected) continue;
             const highest =
               lane === 'signal' && volts !== undefined ? Math.max(volts, 5) : HIGHEST_SUPPLY_VOLTS;
-            expect(expected.lowest, lane).toBeGreaterThanOrEqual(-NORMAL_RETURN_VOLTS);
+            expect(expected.lowest, lane).toBeGreaterThanOrEqual(-soundReturnVolts(sensor.profile.measures));
             expect(expected.highest, lane).toBeLessThanOrEqual(highest + 0.15);
             expect(expected.lowest, lane).toBeLessThanOrEqual(expected.highest);
           }

@@ -2,9 +2,9 @@ import { type AnyEvidence, type BetweenReading, type OhmsReading } from '../../r
 import { keyOn, samePoint, type Lane, type Place } from '../../machine/places/index.ts';
 import {
   GROUNDED_OHMS,
-  NORMAL_RETURN_VOLTS,
   OPEN_STRETCH_OHMS,
   SOUND_STRETCH_OHMS,
+  soundReturnVolts,
 } from '../../machine/limits/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { readingLimitVolts } from './readingLimit.ts';
@@ -47,7 +47,8 @@ export const ohmsOf = (stretch: Stretch, { isolation }: CaseFile): OhmsReading |
 
 /** Whether a voltage read along one wire is no more than a sound wire loses under load. */
 export const dropIsSmall = (reading: BetweenReading, caseFile: CaseFile): boolean =>
-  Math.abs(reading.volts) <= NORMAL_RETURN_VOLTS + readingLimitVolts(reading, caseFile);
+  Math.abs(reading.volts) <=
+  soundReturnVolts(caseFile.profile.measures) + readingLimitVolts(reading, caseFile);
 
 /** `few` proves nothing under load: a thread of copper has few ohms as well. */
 export const ohmsJudged = ({ ohms }: OhmsReading): 'few' | 'too-many' | 'open' =>

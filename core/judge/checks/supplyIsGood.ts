@@ -13,8 +13,7 @@ export function supplyIsGood(
   reading: Pick<WireReading, 'volts' | 'meter' | 'state'>,
   caseFile: Pick<CaseFile, 'profile' | 'meter'>,
 ): boolean | undefined {
-  const { nominalReferenceVolts } = caseFile.profile;
-  const band = soundSupply(lane, { nominalReferenceVolts, battery: batteryState(reading.state) });
+  const band = soundSupply(lane, { profile: caseFile.profile, battery: batteryState(reading.state) });
   if (!band) return undefined;
   const slack = readingLimitVolts(reading, caseFile);
   const tooHigh = lane !== 'battery-feed' && reading.volts > band.highest + slack;

@@ -1,6 +1,6 @@
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
 import { isReturn, isSteady, type Lane, type MachineState } from '../../machine/places/index.ts';
-import { NORMAL_RETURN_VOLTS, REFERENCE_TOLERANCE_VOLTS } from '../../machine/limits/index.ts';
+import { REFERENCE_TOLERANCE_VOLTS, soundReturnVolts } from '../../machine/limits/index.ts';
 import type { WireInput } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
@@ -33,7 +33,7 @@ export function supplyOf(
   return {
     reading: undefined,
     input: isReturn(lane)
-      ? { volts: 0, assumedWithinVolts: NORMAL_RETURN_VOLTS }
+      ? { volts: 0, assumedWithinVolts: soundReturnVolts(profile.measures) }
       : { volts: profile.nominalReferenceVolts, assumedWithinVolts: REFERENCE_TOLERANCE_VOLTS },
   };
 }

@@ -1,4 +1,4 @@
-import { fixed, say } from '../../measure/message/index.ts';
+import { fixed, say, volts as inVolts } from '../../measure/message/index.ts';
 import {
   isMotor,
   batteryState,
@@ -27,7 +27,8 @@ export function expectedReading(
   const value = expectedValue(state, context);
   if (!value.ok) return undefined;
   if (target.kind === 'scan') {
-    const { lowest, highest, reason } = withTolerance(value.value, { ...context, ambient: undefined });
+    const within = withTolerance(value.value, { ...context, ambient: undefined });
+    const { lowest, highest, atMost, reason } = within;
     const { profile } = context;
     // The unit shows no travel or flow outside what the sensor is made for.
     const [bottom, top] = isPressure(profile.measures)
@@ -37,6 +38,7 @@ export function expectedReading(
       of: profile.measures,
       lowest: Math.max(bottom, lowest),
       highest: Math.min(top, highest),
+      ...(atMost && { atMost }),
       reason: sentence(reason),
     };
   }
@@ -67,14 +69,14 @@ function expectedVolts(
   const { profile } = context;
   if (isMotor(lane)) return undefined;
   const sound = soundSupply(lane, {
-    nominalReferenceVolts: profile.nominalReferenceVolts,
+    profile,
     battery: batteryState(state),
   });
   if (sound && (lane === 'return' || lane === 'second-return')) {
     return volts(
       sound,
       state.plug === 'connected'
-        ? say('expectation.sound-return-stays-within-50')
+        ? say('expectation.sound-return-stays-within', { limit: inVolts(sound.highest) })
         : say('expectation.no-current-flows-plug-off'),
     );
   }

@@ -12,6 +12,7 @@ export {
   REFERENCE_TOLERANCE_VOLTS,
   SAME_WIRE_VOLTS,
   SOUND_STRETCH_OHMS,
+  soundReturnVolts,
   soundSupply,
   UNFED_VOLTS,
   type VoltBand,

@@ -1,3 +1,4 @@
+import type { Measurand } from '../../measure/quantity/index.ts';
 import type { Lane } from '../places/index.ts';
 
 /**
@@ -12,6 +13,8 @@ export const REFERENCE_TOLERANCE_VOLTS = 0.1;
 export const MISSING_REFERENCE_VOLTS = 0.5;
 /** A return stays this near to battery negative under load, and loses no more over one stretch of wire. */
 export const NORMAL_RETURN_VOLTS = 0.05;
+/** The return of a hot element carries what it takes from the battery: a powered part's ground may lose this much. */
+const HEATED_RETURN_VOLTS = 0.1;
 /** A return this high is no drop any more: the sensor hangs on its reference alone. */
 export const FLOATING_RETURN_VOLTS = 1;
 /** With the key off nothing feeds a wire: what a meter picks up all the same. */
@@ -31,6 +34,10 @@ export const OPEN_INPUT_VOLTS = {
   thermistor: { lowest: -0.2, highest: 0.1 },
   'pull-down': { lowest: -0.05, highest: 0.3 },
 } as const;
+
+/** How far from battery negative the return of a sensor stays under load, by what it measures. */
+export const soundReturnVolts = (measures: Measurand): number =>
+  measures === 'air-flow' ? HEATED_RETURN_VOLTS : NORMAL_RETURN_VOLTS;
 
 /** What the receiver of a digital line takes for down, and for up (SAE J2716, from memory). */
 export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
@@ -61,7 +68,13 @@ export interface VoltBand {
  */
 export function soundSupply(
   lane: Lane,
-  { nominalReferenceVolts, battery }: { nominalReferenceVolts: number; battery: keyof typeof FEED_VOLTS },
+  {
+    profile: { nominalReferenceVolts, measures },
+    battery,
+  }: {
+    profile: { nominalReferenceVolts: number; measures: Measurand };
+    battery: keyof typeof FEED_VOLTS;
+  },
 ): VoltBand | undefined {
   switch (lane) {
     case 'reference':
@@ -72,7 +85,7 @@ export function soundSupply(
       };
     case 'return':
     case 'second-return':
-      return { lowest: -NORMAL_RETURN_VOLTS, highest: NORMAL_RETURN_VOLTS };
+      return { lowest: -soundReturnVolts(measures), highest: soundReturnVolts(measures) };
     case 'battery-feed':
       return FEED_VOLTS[battery];
     case 'signal':

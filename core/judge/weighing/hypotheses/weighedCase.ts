@@ -3,15 +3,18 @@ import type { QuantityGrid } from './quantityGrid.ts';
 import type { Changing } from './unlisted.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
+/** So far off their nominal volts a unit's sensor supplies are looked at. */
+export const LOOKED_SUPPLY_VOLTS = 0.09;
+
 /**
  * Where a sound machine stands within what is sound, and how often: the sensor in its tolerance, in parts of it, and the unit's
  * sensor supplies off their nominal volts. Both at an end at once is rarer than what a reading differs by anyway.
  */
 export const TOLERANCES: readonly { at: number; supplyVolts: number; weight: number }[] = [
   { at: -0.75, supplyVolts: 0, weight: 0.25 },
-  { at: 0, supplyVolts: -0.09, weight: 0.1 },
+  { at: 0, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.1 },
   { at: 0, supplyVolts: 0, weight: 0.3 },
-  { at: 0, supplyVolts: 0.09, weight: 0.1 },
+  { at: 0, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.1 },
   { at: 0.75, supplyVolts: 0, weight: 0.25 },
 ];
 

@@ -1,3 +1,4 @@
+import { LOOKED_SUPPLY_VOLTS } from '../hypotheses/weighedCase.ts';
 import { isSignal, type Lane } from '../../../machine/places/index.ts';
 import type { Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
@@ -6,14 +7,14 @@ import { readOn, type CircuitSpot } from './circuitSpot.ts';
 
 /*
  * What makers do differently and nobody has written down, as far as it moves what is read: the pull of an input, what an output
- * does that has lost its supply, how much a supply gives. Where it moves nothing, nothing is in doubt.
+ * does that has lost its supply, how much a supply gives, what a hot element takes. Where it moves nothing, nothing is in doubt.
  */
 
 /** How another maker's machine would show it. */
 export interface MakersDifference {
   /** One standard deviation in volts. */
   doubt: number;
-  /** Volts by each volt of the unit's sensor supplies. */
+  /** Volts by each volt of the unit's sensor supplies; of a hot element, by what it takes, from the usual on. */
   follows: number;
 }
 const NO_DIFFERENCE: MakersDifference = { doubt: 0, follows: 0 };
@@ -35,6 +36,12 @@ const LOW_LIMIT_AMPS = 0.03;
 const LIMIT_SHARE = 0.7;
 const OVERLOADED_SHARE = 0.97;
 const NUDGED_SUPPLY_VOLTS = 0.1;
+/**
+ * A hot element takes from some 50 mA to an ampere, which its feed and its return lose something of: as far as its supply is
+ * looked at, up to so many times the usual, and in between as much in doubt as a third of that.
+ */
+const FARTHEST = 3;
+const BETWEEN_LOOKS = 0.33;
 
 /**
  * How far a reading may lie from what the usual circuit would show, and how it follows the sensor supplies.
@@ -58,7 +65,10 @@ export function differenceAt(
     const now = readOn(rig, spot, effects, sensor) - reads;
     return Number.isFinite(now) ? now : 0;
   };
-  const follows = moved(() => wiring.raiseRails(NUDGED_SUPPLY_VOLTS)) / NUDGED_SUPPLY_VOLTS;
+  const byRails = moved(() => wiring.raiseRails(NUDGED_SUPPLY_VOLTS)) / NUDGED_SUPPLY_VOLTS;
+  const byHeater = isHeated(rig)
+    ? moved(() => wiring.setOhms('supply', wiring.ohmsOf('supply')! / FARTHEST))
+    : undefined;
   // A tenth of a volt more changes neither what is overloaded nor what is starved.
   const { rails } = wiring.spec;
   const isOverloaded = rails.some((rail, at) => wiring.railAmps(at) > OVERLOADED_SHARE * rail.limitAmps);
@@ -69,8 +79,13 @@ export function differenceAt(
     isOverloaded
       ? LIMIT_SHARE * moved(() => rails.forEach((_, at) => wiring.setRail(at, { limitAmps: LOW_LIMIT_AMPS })))
       : 0,
+    // What feeds a hot element is looked at by what it takes, and its unit's supplies are in doubt by themselves.
+    ...(byHeater === undefined ? [] : [BETWEEN_LOOKS * byHeater, LOOKED_SUPPLY_VOLTS * byRails]),
   ];
-  return { doubt: Math.hypot(...doubts), follows };
+  return {
+    doubt: Math.hypot(...doubts),
+    follows: byHeater === undefined ? byRails : byHeater / LOOKED_SUPPLY_VOLTS,
+  };
 }
 
 function strengthenPulls({ wiring }: Rig, wires: readonly Lane[]): void {
@@ -81,6 +96,9 @@ function strengthenPulls({ wiring }: Rig, wires: readonly Lane[]): void {
         wiring.setOhms(part, ohms / PULL_FACTOR);
     }
 }
+
+const isHeated = ({ wiring: { spec, isPlugged } }: Rig): boolean =>
+  isPlugged && spec.sensor.kind === 'stage' && spec.sensor.feed === 'battery-feed';
 
 /** From 0, the output of a stage has its supply, to 1, it has none, as last solved. */
 function starvedShare({ wiring }: Rig): number {
