@@ -30,7 +30,13 @@ import type { ReportAsked } from './reportAsked.ts';
 import type { ReportFacts } from './reportFacts.ts';
 import type { ReportWords } from './reportWords.ts';
 
-const SIGNS: Record<Fit, string> = { 'as-expected': '✓', 'at-the-edge': '≈', below: '▼', above: '▲' };
+const SIGNS: Record<Fit, string> = {
+  'as-expected': '✓',
+  'at-the-edge': '≈',
+  'beside-the-rule': '≈',
+  below: '▼',
+  above: '▲',
+};
 const GATE_SIGNS = { proven: '✓', missing: '○', refuted: '✕' } as const;
 
 /** Page two and on: everything that was read and what it says, for whoever works on the machine next. */

@@ -9,6 +9,8 @@ export interface Expectation {
   of: 'volts' | Measurand;
   lowest: number;
   highest: number;
+  /** Wider limits, where the band is but a rule of thumb; in the same unit. */
+  atMost?: readonly [lowest: number, highest: number];
   reason: Message;
 }
 

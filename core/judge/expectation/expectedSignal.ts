@@ -59,14 +59,21 @@ export function unpluggedSignal({ bias, nominalReferenceVolts }: SensorProfile):
 export function connectedSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
   const value = expectedValue(state, context);
   if (!value.ok) return undefined;
-  const { lowest, highest, reason } = withTolerance(value.value, context);
+  const { lowest, highest, atMost, reason } = withTolerance(value.value, context);
   const { profile, referenceVolts, referenceDoubtVolts: doubt = 0 } = context;
-  const ends = [referenceVolts - doubt, referenceVolts + doubt].flatMap((supply) =>
-    [lowest, highest].map((end) =>
-      withinOutput(signalFromValue(end, supply, profile).signalVolts, supply, profile),
-    ),
-  );
-  return volts({ lowest: Math.min(...ends), highest: Math.max(...ends) }, sentence(reason));
+  const inVolts = (from: number, to: number) => {
+    const ends = [referenceVolts - doubt, referenceVolts + doubt].flatMap((supply) =>
+      [from, to].map((end) =>
+        withinOutput(signalFromValue(end, supply, profile).signalVolts, supply, profile),
+      ),
+    );
+    return [Math.min(...ends), Math.max(...ends)] as const;
+  };
+  const [least, most] = inVolts(lowest, highest);
+  return {
+    ...volts({ lowest: least, highest: most }, sentence(reason)),
+    ...(atMost && { atMost: inVolts(...atMost) }),
+  };
 }
 
 /** No sensor gives more than its supply or less than its return, nor more than its electronics can. */

@@ -1,5 +1,10 @@
-/** Where a value stands against what was expected of it; `at-the-edge`: outside by less than its meter can tell. */
-export type Fit = 'as-expected' | 'at-the-edge' | 'below' | 'above';
+import type { Expectation } from './expectation.ts';
+
+/**
+ * Where a value stands against what was expected of it; `at-the-edge`: outside by less than its meter can tell; `beside-the-rule`:
+ * outside a rule of thumb that sound machines are outside of as well.
+ */
+export type Fit = 'as-expected' | 'at-the-edge' | 'beside-the-rule' | 'below' | 'above';
 
 /** What is shown as inside is inside: half of the last digit that the band is written with. */
 const ROUNDING_VOLTS = 0.005;
@@ -13,12 +18,13 @@ const MILLIVOLT_BAND_VOLTS = 0.6;
  */
 export function fitOf(
   value: number,
-  { lowest, highest, of }: { lowest: number; highest: number; of?: string },
+  { lowest, highest, of, atMost }: Pick<Expectation, 'lowest' | 'highest' | 'atMost'> & { of?: string },
   doubt = 0,
 ): Fit {
   const slack = of !== 'volts' ? 0 : highest < MILLIVOLT_BAND_VOLTS ? ROUNDING_VOLTS / 10 : ROUNDING_VOLTS;
   if (value >= lowest - slack && value <= highest + slack) return 'as-expected';
   if (value >= lowest - doubt && value <= highest + doubt) return 'at-the-edge';
+  if (atMost && value >= atMost[0] && value <= atMost[1]) return 'beside-the-rule';
   return value < lowest ? 'below' : 'above';
 }
 

@@ -1,5 +1,5 @@
 import { fixed, say, plain, verbatim, type Message } from '../../measure/message/index.ts';
-import { idleRuleGramsPerSecond } from '../../measure/airflow/index.ts';
+import { idleExtremesGramsPerSecond, idleRuleGramsPerSecond } from '../../measure/airflow/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import { saturationKpaAbs } from '../../measure/refrigerant/index.ts';
 import type { EngineState } from '../places/index.ts';
@@ -159,11 +159,13 @@ export const flowing: Expects = ({ engine }, { displacementLitres }) => {
     );
   }
   const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);
-  return band(
+  const extremes = idleExtremesGramsPerSecond(displacementLitres);
+  return ok({
     lowest,
     highest,
-    say('families.warm-idle-about-engines-litres', { litres: plain(displacementLitres) }),
-  );
+    reason: say('families.warm-idle-about-engines-litres', { litres: plain(displacementLitres) }),
+    atMost: [extremes.lowest, extremes.highest] as const,
+  });
 };
 
 /**

@@ -24,10 +24,12 @@ const pumped = (kpaAboveAmbient: number, context: ValueContext): Result<ValueBan
 
 /** The band of a sound sensor: with its tolerance and the doubt of ambient around it. */
 export function withTolerance(
-  { lowest, highest, reason }: ValueBand,
+  { lowest, highest, reason, atMost }: ValueBand,
   { profile, ambient }: ValueContext,
 ): ValueBand {
   const ambientDoubt = profile.measures === 'absolute-pressure' ? (ambient?.expandedUncertaintyKpa ?? 0) : 0;
   const around = (value: number): number => Math.hypot(toleranceAt(value, profile), ambientDoubt);
-  return { lowest: lowest - around(lowest), highest: highest + around(highest), reason };
+  const wider = (from: number, to: number) => [from - around(from), to + around(to)] as const;
+  const [least, most] = wider(lowest, highest);
+  return { lowest: least, highest: most, reason, ...(atMost && { atMost: wider(...atMost) }) };
 }

@@ -11,6 +11,8 @@ export interface ValueBand {
   lowest: number;
   highest: number;
   reason: Message;
+  /** Wider limits, which other machines are sound within; a rule of thumb is no limit. */
+  atMost?: readonly [lowest: number, highest: number];
 }
 
 export interface ValueContext {

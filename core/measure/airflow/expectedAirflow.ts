@@ -30,6 +30,17 @@ export const idleRuleGramsPerSecond = (displacementLitres: number): { lowest: nu
   highest: displacementLitres * 1.5,
 });
 
+/**
+ * What engines take at idle that the rule does not speak of: by speed and density, from a throttled one with 27 kPa in its manifold
+ * at 600 rpm that fills to little more than a half, to one without a throttle (a diesel) at 850 rpm.
+ */
+export const idleExtremesGramsPerSecond = (
+  displacementLitres: number,
+): { lowest: number; highest: number } => ({
+  lowest: displacementLitres * 0.8,
+  highest: displacementLitres * 7,
+});
+
 /** The same air as a volume: litres a second at the pressure and temperature stated. */
 export const volumeFlowLitresPerSecond = (
   gramsPerSecond: number,

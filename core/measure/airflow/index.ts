@@ -1,5 +1,6 @@
 export {
   expectedAirflowGramsPerSecond,
+  idleExtremesGramsPerSecond,
   idleRuleGramsPerSecond,
   volumeFlowLitresPerSecond,
   type AirflowInputs,

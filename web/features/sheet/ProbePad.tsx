@@ -30,6 +30,7 @@ export interface ProbePadProps {
 const MARK_COLOUR = {
   'as-expected': 'standing.proven',
   'at-the-edge': 'standing.suspect',
+  'beside-the-rule': 'standing.suspect',
   below: 'standing.faulty',
   above: 'standing.faulty',
 } as const;

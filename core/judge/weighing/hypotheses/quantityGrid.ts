@@ -1,4 +1,4 @@
-import { expectedValue, type ValueContext } from '../../../machine/family/index.ts';
+import { expectedValue, type ValueBand, type ValueContext } from '../../../machine/family/index.ts';
 import { running, type MachineState } from '../../../machine/places/index.ts';
 
 /** What the quantity may be in one state of the machine: values, and how likely each. */
@@ -23,6 +23,8 @@ const USUAL_PUMPED = 0.99;
 const USUAL_AT_REST = 0.6;
 /** Of the range: what a band leaves out of a usual machine. */
 const BAND_SLACK_SHARE = 0.005;
+/** A rule of thumb holds for about every second engine. */
+const AS_RULE_SAYS = 0.5;
 /** How well a hand holds a position, in shares of the travel. */
 const HELD_SLACK_SHARE = 0.03;
 
@@ -30,41 +32,43 @@ const HELD_SLACK_SHARE = 0.03;
 export function quantityGrid(state: MachineState, context: ValueContext): QuantityGrid {
   const { lowest, highest } = context.profile;
   const range = highest - lowest;
-  const known = usualBand(state, context);
+  const { band: known, atMost } = usualBand(state, context);
   const band = known ?? restingBand(state, context);
   const isUsual = !known && band ? USUAL_AT_REST : usualShare(state);
   const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - isUsual : 1);
   if (!band) return everything;
   const slack = BAND_SLACK_SHARE * range;
-  const usual = evenly(band[0] - slack, band[1] + slack, BAND_NODES, isUsual);
-  return {
-    values: joined(usual.values, everything.values),
-    weights: joined(usual.weights, everything.weights),
-    halfSteps: joined(usual.halfSteps, everything.halfSteps),
-    usual: BAND_NODES,
-  };
+  const inBand = evenly(band[0] - slack, band[1] + slack, BAND_NODES, isUsual * (atMost ? AS_RULE_SAYS : 1));
+  const usual = atMost ? together(inBand, byShares(...atMost, isUsual * (1 - AS_RULE_SAYS))) : inBand;
+  return { ...together(usual, everything), usual: usual.values.length };
 }
 
 const usualShare = (state: MachineState): number =>
   running(state) ? USUAL_RUNNING : state.stimulus?.kind === 'pump' ? USUAL_PUMPED : USUAL_STOPPED;
 
-function usualBand(state: MachineState, context: ValueContext): [number, number] | undefined {
+function usualBand(
+  state: MachineState,
+  context: ValueContext,
+): { band?: [number, number]; atMost?: ValueBand['atMost'] } {
   const { lowest, highest } = context.profile;
   if (state.stimulus?.kind === 'held') {
     const at = lowest + (state.stimulus.percent / 100) * (highest - lowest);
     const slack = HELD_SLACK_SHARE * (highest - lowest);
-    return [at - slack, at + slack];
+    return { band: [at - slack, at + slack] };
   }
   const at = (within: ValueContext) => expectedValue({ ...state, plug: 'connected' }, within);
   const expected = at(context);
-  if (expected.ok) return [expected.value.lowest, expected.value.highest];
-  if (expected.problem.code !== 'needs-ambient') return undefined;
+  if (expected.ok) {
+    const { lowest: from, highest: to, atMost } = expected.value;
+    return { band: [from, to], ...(atMost && { atMost }) };
+  }
+  if (expected.problem.code !== 'needs-ambient') return {};
   // Nobody works far from these: as long as nobody has said, it is somewhere between the sea and the hills.
   const bands = ANYWHERE_KPA_ABS.map((pressureKpaAbs) =>
     at({ ...context, ambient: { pressureKpaAbs, expandedUncertaintyKpa: 0, source: 'altitude' } }),
   );
   const [hills, sea] = bands;
-  return hills?.ok && sea?.ok ? [hills.value.lowest, sea.value.highest] : undefined;
+  return hills?.ok && sea?.ok ? { band: [hills.value.lowest, sea.value.highest] } : {};
 }
 
 /** Where nobody can say more, what rests is most often at the lowest that the sensor shows. */
@@ -84,6 +88,24 @@ function evenly(from: number, to: number, nodes: number, weight: number): Quanti
     halfSteps: new Float64Array(nodes).fill(step / 2),
   };
 }
+
+/** The middles of steps that are equal in shares: as likely between one and two as between two and four. */
+function byShares(from: number, to: number, weight: number): QuantityGrid {
+  const ratio = (to / from) ** (1 / BAND_NODES);
+  const start = (i: number) => from * ratio ** i;
+  const each = (of: (i: number) => number) => Float64Array.from({ length: BAND_NODES }, (_, i) => of(i));
+  return {
+    values: each((i) => (start(i) + start(i + 1)) / 2),
+    weights: new Float64Array(BAND_NODES).fill(weight / BAND_NODES),
+    halfSteps: each((i) => (start(i + 1) - start(i)) / 2),
+  };
+}
+
+const together = (a: QuantityGrid, b: QuantityGrid): QuantityGrid => ({
+  values: joined(a.values, b.values),
+  weights: joined(a.weights, b.weights),
+  halfSteps: joined(a.halfSteps, b.halfSteps),
+});
 
 const joined = (a: Float64Array, b: Float64Array): Float64Array => {
   const both = new Float64Array(a.length + b.length);
