@@ -38,9 +38,11 @@ export function workThrough(patient: Patient, textbook?: readonly Candidate[]): 
     const open = textbook ?? judgement.suggestions.map(({ candidate }) => candidate);
     const next = open.find((candidate) => !refused.has(JSON.stringify(candidate)));
     if (!next) break;
-    refused.add(JSON.stringify(next));
     const taken = patient.read(next, tick);
-    if (!taken) continue;
+    if (!taken) {
+      refused.add(JSON.stringify(next));
+      continue;
+    }
     minutes += minutesFor(next, inOrder);
     trail.push(
       `${JSON.stringify(next.target)} ${next.state.engine} ${next.state.plug} ${JSON.stringify(next.state.stimulus ?? '')}: ${shownBy(taken)}`,

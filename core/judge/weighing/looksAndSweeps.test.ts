@@ -106,7 +106,7 @@ test('a recording of one track says nothing of the other', () => {
 });
 
 test('sizes that the unit never notices count little; a break, a dead spot and a loose linkage count in full', () => {
-  const weights = noticedWeights(answers, hypotheses, pedal.nominalReferenceVolts, false);
+  const weights = noticedWeights(answers, hypotheses, pedal.nominalReferenceVolts, undefined);
   const sumOf = (id: string) =>
     answers.sized.reduce(
       (sum, { hypothesis }, s) => (hypotheses[hypothesis]!.id === id ? sum + weights[s]! : sum),

@@ -4,7 +4,8 @@ import type { CauseClass } from '../../priors/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 import { remedySaid, titleSaid } from '../posterior/causeSaid.ts';
 import type { GateItem } from '../gate/gate.ts';
-import { isUnexplained, PLACE_SHARE, type Judgement } from '../gate/judgement.ts';
+import { isUnexplained, type Judgement } from '../gate/judgement.ts';
+import { PLACE_SHARE } from '../gate/shareToName.ts';
 import { readingSaid } from './readingSaid.ts';
 import { candidateSaid, nextReading } from './nextReading.ts';
 

@@ -139,17 +139,19 @@ export function* weighInStages(
 }
 
 /**
- * The best ones. One whose every answer would leave all as it is is not asked for, unless all are like that: then the steps to a
- * verdict are small, and none is no way there.
+ * The best ones. One whose every answer would leave all as it is is not asked for, but where it is still to be shown, or where all
+ * are like that: then the steps to a verdict are small, and none is no way there.
  */
 function worthAsking(
   { suggestions, stillOpen, decisions }: Judgement,
   caseFile: CaseFile,
 ): { suggestion: Suggestion; next: NextReading }[] {
   const worth: { suggestion: Suggestion; next: NextReading }[] = [];
+  const toBeShown = stillOpen.filter(({ forGate }) => forGate).map(({ candidate }) => candidate);
   for (const suggestion of suggestions) {
     const next = nextReading(suggestion, decisions, caseFile);
-    if (suggestion.forGate || !tellsNothing(next.answers)) worth.push({ suggestion, next });
+    if (toBeShown.includes(suggestion.candidate) || !tellsNothing(next.answers))
+      worth.push({ suggestion, next });
     if (worth.length === MOST_SUGGESTED) break;
   }
   if (worth.length > 0) return worth;

@@ -84,6 +84,13 @@ export function gateItems(
         ...(sort === 'nothing' && moved
           ? [read('signal', 'plug', say('gate.signal-seen-moving'), moved)]
           : []),
+        // What a wire loses on its way changes the air temperature that the unit takes it for, and nothing else shows it.
+        ...(sort === 'nothing' && caseFile.companion?.kind === 'temperature' && has('second-signal')
+          ? [
+              read('second-signal', 'plug', say('gate.second-signal-seen')),
+              read('second-signal', 'unit', say('gate.second-signal-arrives')),
+            ]
+          : []),
       ];
     }
     case 'control-unit': {

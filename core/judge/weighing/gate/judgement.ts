@@ -12,6 +12,7 @@ import {
 } from '../posterior/decisions.ts';
 import { Outlook, worthOf, type Foresight, type Worth } from '../outlook/foresight.ts';
 import { gateItems, type GateItem } from './gate.ts';
+import { PLACE_SHARE, shareToName } from './shareToName.ts';
 import { wholeGate } from './loneWitness.ts';
 import { doubtedReadings, misfitsOf } from './misfits.ts';
 import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
@@ -20,10 +21,6 @@ import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
-/** A class is named from here on. */
-export const CLASS_SHARE = 0.96;
-/** So is a place, which a look at it confirms. */
-export const PLACE_SHARE = 0.85;
 /** A reading that may change the mind more often than this, and costs less than the part, is taken first. */
 const MAY_CHANGE = 0.035;
 const CHEAP_MINUTES = 6;
@@ -44,6 +41,8 @@ export interface Standing {
   /** Of the leading decision, with what is found at the same place. */
   placeShare: number;
   classes: readonly { class: Decision['class']; share: number }[];
+  /** What the class of the leading decision has to have before it is named. */
+  shareToName: number;
   gate: readonly GateItem[];
   /** What the leading decision does not explain, where it is more than chance allows. */
   misfits: readonly AnyEvidence[];
@@ -85,6 +84,7 @@ export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: r
     ranked,
     placeShare,
     classes,
+    shareToName: shareToName(leader, weighed.hypotheses, caseFile),
     gate: gateItems(leader, caseFile, wires),
     misfits: [],
   };
@@ -107,8 +107,8 @@ export const isUnexplained = ({ ranked, misfits }: Pick<Standing, 'ranked' | 'mi
 export const standingOf = (weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing =>
   withWholeGate(firstStanding(weighed, caseFile, wires), caseFile, wires);
 
-const isSure = ({ classes, placeShare }: Pick<Standing, 'classes' | 'placeShare'>): boolean =>
-  classes[0]!.share >= CLASS_SHARE && placeShare >= PLACE_SHARE;
+const isSure = ({ classes, placeShare, shareToName: needed }: Standing): boolean =>
+  classes[0]!.share >= needed && placeShare >= PLACE_SHARE;
 
 /** Looks at every reading that could be taken next, one after the other, so that whoever asks can stop in between. */
 export function* lookAhead(

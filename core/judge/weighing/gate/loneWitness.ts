@@ -1,10 +1,11 @@
 import { say } from '../../../measure/message/index.ts';
 import { spotOf, type Lane } from '../../../machine/places/index.ts';
-import { isForetold, spotSaid } from '../../../record/evidence/index.ts';
+import { isForetold, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
+import { notGoingWith } from './misfits.ts';
 import { type Posterior } from '../posterior/posterior.ts';
 import { sharesWithout } from '../posterior/sharesWithout.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
@@ -14,7 +15,7 @@ const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'contro
 /** A reading without which the class of the leading decision would stand at less than this is its only witness. */
 const STANDS_WITHOUT = 0.5;
 
-/** All that must be on record before a verdict on a decision that leads clearly: at last, what it hangs on alone. */
+/** All that must be on record before a verdict on a decision that leads clearly: at last, what it hangs on or fails by alone. */
 export function wholeGate(
   decision: Decision,
   weighed: WeighedCase,
@@ -25,9 +26,21 @@ export function wholeGate(
 ): GateItem[] {
   const items = gateItems(decision, caseFile, wires);
   return items.every(({ state }) => state === 'proven')
-    ? [...items, ...loneWitnesses(decision, weighed, known, decisions, caseFile)]
+    ? [
+        ...items,
+        ...loneWitnesses(decision, weighed, known, decisions, caseFile),
+        ...contradictions(decision, weighed, known, caseFile),
+      ]
     : items;
 }
+
+/** What a cause has to call a slip was read twice: a slip is of one act of measuring, and what is there stays. */
+const contradictions = (
+  decision: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  caseFile: CaseFile,
+): GateItem[] => notGoingWith(decision, weighed, known, caseFile).flatMap((one) => readAgain(one, caseFile));
 
 /**
  * Readings that a part would be condemned by alone: each is read a second time, since now and then a reading is not what it is
@@ -38,23 +51,29 @@ function loneWitnesses(
   weighed: WeighedCase,
   known: Posterior,
   decisions: Decisions,
-  { readings, isolation }: CaseFile,
+  caseFile: CaseFile,
 ): GateItem[] {
   if (!CONDEMNED.includes(sort)) return [];
-  const taken = [...readings, ...isolation];
+  const taken = [...caseFile.readings, ...caseFile.isolation];
   return weighed.readings.flatMap((witness) => {
     const { id } = witness;
     const one = taken.find((reading) => reading.id === id);
-    if (!one || !isForetold(one) || taken.some((other) => other !== one && isSameAct(other, one))) return [];
+    if (!one) return [];
     const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
     if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
-    const reading = { target: spotOf(one), state: one.state };
-    return [
-      {
-        label: say('gate.read-again', { target: spotSaid(one) }),
-        state: 'missing' as const,
-        reading,
-      },
-    ];
+    return readAgain(one, caseFile);
   });
+}
+
+/** Of a reading that stands alone: that it is taken a second time. */
+function readAgain(one: AnyEvidence, { readings, isolation }: CaseFile): GateItem[] {
+  if (!isForetold(one)) return [];
+  if ([...readings, ...isolation].some((other) => other !== one && isSameAct(other, one))) return [];
+  return [
+    {
+      label: say('gate.read-again', { target: spotSaid(one) }),
+      state: 'missing',
+      reading: { target: spotOf(one), state: one.state },
+    },
+  ];
 }

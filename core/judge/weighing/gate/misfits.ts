@@ -19,11 +19,29 @@ const CHANCE = 0.02;
  * @returns of each spot the newest; none where chance does for all of them
  */
 export function misfitsOf(
+  decision: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  caseFile: CaseFile,
+): AnyEvidence[] {
+  const { looked, off } = lookedAt(decision, weighed, known, caseFile);
+  return byChance(off.length, looked) < CHANCE ? off : [];
+}
+
+/** The readings that a decision has to call mistaken; of each spot the newest. */
+export const notGoingWith = (
+  decision: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  caseFile: CaseFile,
+): AnyEvidence[] => lookedAt(decision, weighed, known, caseFile).off;
+
+function lookedAt(
   { members }: Decision,
   weighed: WeighedCase,
   known: Posterior,
   { readings, isolation }: CaseFile,
-): AnyEvidence[] {
+): { looked: number; off: AnyEvidence[] } {
   // Read again at the same spot, the newest counts, and both are one: who stays on the wrong pin slipped once.
   const newest: AnyEvidence[] = [];
   for (const one of [...readings, ...isolation]) {
@@ -38,8 +56,7 @@ export function misfitsOf(
       ? [{ one, off: mistakenProbability(reading, weighed, known, isMember) >= DOES_NOT_GO }]
       : [];
   });
-  const off = looked.filter((one) => one.off).map(({ one }) => one);
-  return byChance(off.length, looked.length) < CHANCE ? off : [];
+  return { looked: looked.length, off: looked.filter((one) => one.off).map(({ one }) => one) };
 }
 
 /** A reading is worth taking again from here on. */

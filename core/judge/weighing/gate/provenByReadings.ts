@@ -5,7 +5,7 @@ import { isCode } from '../likelihood/codeEvidence.ts';
 import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from '../posterior/decisions.ts';
 import { titleOf } from '../posterior/causeSaid.ts';
 import { wholeGate } from './loneWitness.ts';
-import { CLASS_SHARE, PLACE_SHARE } from './judgement.ts';
+import { PLACE_SHARE, shareToName } from './shareToName.ts';
 import { misfitsOf } from './misfits.ts';
 import { posterior } from '../posterior/posterior.ts';
 import { weigherFor } from '../likelihood/keptWeighers.ts';
@@ -29,7 +29,8 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   if (decision.class === 'unlisted' || misfitsOf(decision, weighed, known, caseFile).length > 0)
     return say('proof.none-explains');
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
-  if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < CLASS_SHARE)
+  const needed = shareToName(decision, weighed.hypotheses, caseFile);
+  if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < needed)
     return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * shares[wanted]!) });
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return say('proof.something-wrong', { remark: wrong.sentence });

@@ -1,5 +1,5 @@
 import { isInPlug } from '../../../machine/fault/index.ts';
-import type { ObservationMade, PlainLookId } from '../../../record/observation/index.ts';
+import { isCodeLook, type ObservationMade, type PlainLookId } from '../../../record/observation/index.ts';
 import type { Hypothesis } from '../hypotheses/hypotheses.ts';
 import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
@@ -49,6 +49,10 @@ export function observationLikelihood(id: PlainLookId, holds: boolean, hypothesi
   const wrong = isOf(hypothesis) ? found : imagined;
   return holds ? 1 - wrong : wrong;
 }
+
+/** Whether a look found what a hypothesis would show. */
+export const wasSeen = ({ observation, holds }: ObservationMade, hypothesis: Hypothesis): boolean =>
+  !holds && !isCodeLook(observation) && SHARPNESS[observation].isOf(hypothesis);
 
 /** A look as a reading: it is of no quantity. */
 export function observationReading(

@@ -1,3 +1,4 @@
+import type { Companion } from '../../../measure/companion/index.ts';
 import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
 import { lanesIn, type AnyEvidence } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
@@ -20,7 +21,7 @@ import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
 import { listsOver, type Likely } from './lists.ts';
 import { noticedWeights } from '../prediction/noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
-import { atTheNodes, metBy, type Places } from '../prediction/places.ts';
+import { amongTemperatures, metBy, type Places } from '../prediction/places.ts';
 import { quantityGrid, type QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { readingLists } from './readingLists.ts';
 import { type ShownSteps } from '../prediction/shownSteps.ts';
@@ -69,7 +70,7 @@ export class Weigher {
       this.answers,
       this.hypotheses,
       profile.nominalReferenceVolts,
-      companion?.kind === 'second-track' && wires.includes('second-signal'),
+      companion && wires.includes('second-signal') ? axisOf(companion) : undefined,
     );
     this.#changing = changingAmong(this.hypotheses, this.answers.sized);
     const ways = new Map<string, { number: number; effects: readonly Effect[] }>();
@@ -190,7 +191,7 @@ export class Weigher {
     const grid = this.gridFor(reading, caseFile);
     const ways =
       drive === CELSIUS_DRIVE
-        ? [atTheNodes(grid)]
+        ? [amongTemperatures(grid)]
         : this.#ways.map((effects) =>
             metBy(effects, grid, reading.state, caseFile.profile, this.#restingValue, this.answers),
           );
@@ -276,6 +277,8 @@ export class Weigher {
     return readingLists(reading, { caseFile, grid: this.gridFor(reading, caseFile), places, answered });
   }
 }
+
+const axisOf = ({ kind }: Companion): Axis => (kind === 'temperature' ? 'celsius' : 'quantity');
 
 const complaintKey = ({ about, reads }: Complaint): string => `${about} ${reads}`;
 

@@ -11,6 +11,7 @@ import {
 } from '../../../machine/places/index.ts';
 import { observationsFor, type ObservationId } from '../../../record/observation/index.ts';
 import { familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
+import type { Companion } from '../../../measure/companion/index.ts';
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
 import { KOEO, drivenStates, fartherHandState, FULL_TRAVEL, VALVE_OPEN } from './drivenStates.ts';
 
@@ -32,7 +33,7 @@ export const NEIGHBOURS_OFF: MachineState = {
   harness: { ...NO_HARNESS_WORK, neighboursOff: [0] },
 };
 
-/** From a supply's wire at the plug to ground with nothing powered: a unit that gives too little, and a wire that is held down, differ. */
+/** From a wire at the plug to ground with nothing powered: a unit that gives too little, and a wire that is held down, differ. */
 export const toGround = (lane: Lane): Candidate => ({
   target: { kind: 'ohms', from: { lane, place: 'plug' }, to: 'battery-negative' },
   state: KEY_OFF,
@@ -40,7 +41,11 @@ export const toGround = (lane: Lane): Candidate => ({
 
 /** Everything worth thinking of as the next reading, whether taken before or not. */
 export function candidatesFor(
-  { family, profile }: { family: FamilyId; profile: SensorProfile },
+  {
+    family,
+    profile,
+    companion,
+  }: { family: FamilyId; profile: SensorProfile; companion?: Companion | undefined },
   wires: readonly Lane[],
 ): Candidate[] {
   const wire = (lane: Lane, place: Place, state: MachineState): Candidate => ({
@@ -74,7 +79,8 @@ export function candidatesFor(
     ...states.map((state): Candidate => ({ target: { kind: 'scan' }, state })),
     ...measured.filter((lane) => !isSignal(lane)).map(drop),
     ...(measured.includes('reference') ? [wire('reference', 'plug', NEIGHBOURS_OFF)] : []),
-    ...measured.filter((lane) => lane === 'reference' || lane === 'second-reference').map(toGround),
+    // A signal that rests low may be held there, and so may a supply; neither is told apart by a voltage.
+    ...measured.filter((lane) => !isReturn(lane) && lane !== 'battery-feed').map(toGround),
     ohms(measured.includes('battery-feed') ? 'battery-feed' : 'reference', 'return'),
     ...(tracks
       ? [
@@ -82,6 +88,10 @@ export function candidatesFor(
           { target: { kind: 'sweep' }, state: FULL_TRAVEL } as const satisfies Candidate,
           ...(measured.includes('second-signal') ? [ohms('second-signal', second('return', measured))] : []),
         ]
+      : []),
+    // The air temperature in the same body is a resistor: across its own two pins it is seen by itself.
+    ...(companion?.kind === 'temperature' && measured.includes('second-signal')
+      ? [ohms('second-signal', second('return', measured))]
       : []),
     ...observationsFor(family)
       .filter(({ id }) => id !== 'code-supply' || measured.includes('reference'))

@@ -1,6 +1,6 @@
 import type { MachineState } from '../../../machine/places/index.ts';
 import { effectsOf } from '../../../machine/fault/index.ts';
-import type { Answers } from './circuitAnswers.ts';
+import type { Answers, Axis } from './circuitAnswers.ts';
 import { distance } from './rows.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
 import { NOTHING } from '../../priors/index.ts';
@@ -10,6 +10,8 @@ import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 const DRIVING: MachineState = { engine: 'koeo', plug: 'connected' };
 /** Of the reference: what shifts an input by less is lost in the spread of sound machines. */
 const NOTICED_SHARE = 0.012;
+/** The air may have any temperature: a unit wonders only at what is far from it. */
+const NOTICED_OF_TEMPERATURE_SHARE = 0.05;
 /** A size that the unit never notices brings nobody in, but for other reasons. */
 const UNNOTICED_WEIGHT = 0.02;
 
@@ -17,27 +19,37 @@ const UNNOTICED_WEIGHT = 0.02;
  * Weights of the sizes of each hypothesis, by what the control unit notices of them: a complaint or a code brought the machine
  * in, and ohms in a wire without current never made one.
  *
+ * @param second what the second signal of the body follows, where it has one
  * @returns by sized hypothesis; those of a hypothesis of which everything is noticed sum to one
  */
 export function noticedWeights(
   answers: Answers,
   hypotheses: readonly Hypothesis[],
   nominalVolts: number,
-  hasSecond: boolean,
+  second: Axis | undefined,
 ): Float64Array {
   const { sized } = answers;
-  const inputs: CircuitSpot[] = [{ kind: 'scan' }];
-  if (hasSecond) inputs.push({ kind: 'wire', lane: 'second-signal', place: 'unit' });
-  const tables = inputs.map((spot) => answers.at(spot, DRIVING));
+  const secondInput: CircuitSpot = { kind: 'wire', lane: 'second-signal', place: 'unit' };
+  const inputs = [
+    { table: answers.at({ kind: 'scan' }, DRIVING), atLeast: NOTICED_SHARE },
+    ...(second
+      ? [
+          {
+            table: answers.at(secondInput, DRIVING, second),
+            atLeast: second === 'celsius' ? NOTICED_OF_TEMPERATURE_SHARE : NOTICED_SHARE,
+          },
+        ]
+      : []),
+  ];
   return Float64Array.from(sized, (one, s) => {
     const seen =
       // What is no fault need not be noticed, nor what has no circuit of its own.
       one.fault === undefined ||
       hypotheses[one.hypothesis]!.class === NOTHING ||
       movesOtherwise(one) ||
-      tables.some(
-        ({ rows, rowOf }) =>
-          distance(rows[rowOf[s]!]!, rows[rowOf[one.sound]!]!) > NOTICED_SHARE * nominalVolts,
+      inputs.some(
+        ({ table: { rows, rowOf }, atLeast }) =>
+          distance(rows[rowOf[s]!]!, rows[rowOf[one.sound]!]!) > atLeast * nominalVolts,
       );
     return one.weight * (seen ? 1 : UNNOTICED_WEIGHT);
   });

@@ -4,12 +4,12 @@ import { exampleCase } from '../../checks/exampleCase.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
 import { lanesIn } from '../../../record/evidence/index.ts';
 import { throughABody, isOnSecondSignal, isRepeat } from '../likelihood/aboutReadings.ts';
-import { Answers } from './circuitAnswers.ts';
+import { Answers, CELSIUS_NODES } from './circuitAnswers.ts';
 import { CELSIUS_DRIVE, celsiusGrid, driveOf } from './drives.ts';
 import { IDLE, KOEO, wire, WIRES } from '../exampleWeighing.ts';
 import { hypothesesFor, quantityGrid, TOLERANCES } from '../index.ts';
 import { forEveryTolerance, listsOver } from '../likelihood/lists.ts';
-import { atTheNodes, metBy } from './places.ts';
+import { amongTemperatures, metBy } from './places.ts';
 
 const { profile } = exampleCase([]);
 const family = 'manifold-pressure';
@@ -43,12 +43,18 @@ test('a sensor at the upper end of its tolerance stands higher among the answers
   TOLERANCES.forEach(({ at }, t) => expect(Math.sign(placed[t]![10]! - middle)).toBe(Math.sign(at)));
 });
 
-test('temperatures are looked at where the circuit is solved, most of them near the air', () => {
+test('temperatures are looked at closely, most of them near the air, between those that the circuit is solved for', () => {
   const celsius = celsiusGrid(20);
   expect(celsius.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 12);
-  expect(celsius.weights[celsius.values.indexOf(20)]).toBeGreaterThan(0.2);
-  expect(celsiusGrid(undefined).weights[celsius.values.indexOf(20)]).toBeLessThan(0.2);
-  expect([...atTheNodes(celsius).placed[0]!]).toEqual([...celsius.values.keys()]);
+  const near = ({ values, weights }: typeof celsius) =>
+    weights.reduce((sum, weight, i) => sum + (Math.abs(values[i]! - 20) <= 10 ? weight : 0), 0);
+  expect(near(celsius)).toBeGreaterThan(0.3);
+  expect(near(celsiusGrid(undefined))).toBeLessThan(0.25);
+  const { placed, beside } = amongTemperatures(celsius);
+  for (const at of [-20, 0, 20, 120])
+    expect(placed[0]![celsius.values.indexOf(at)]).toBe(CELSIUS_NODES.indexOf(at));
+  expect(placed[0]![celsius.values.indexOf(24)]).toBeCloseTo(CELSIUS_NODES.indexOf(20) + 0.4, 12);
+  expect(beside[celsius.values.indexOf(24)]).toBeCloseTo(0.1, 12);
   expect(CELSIUS_DRIVE).not.toBe(driveOf(KOEO));
 });
 

@@ -1,7 +1,7 @@
 import { movesSensorItself, type Drive } from '../../../machine/places/index.ts';
 import { valueMet, type Effect } from '../../../machine/fault/index.ts';
 import { toleranceAt, type SensorProfile } from '../../../measure/transfer/index.ts';
-import type { Answers } from './circuitAnswers.ts';
+import { CELSIUS_NODES, type Answers } from './circuitAnswers.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 
@@ -44,13 +44,26 @@ export function metBy(
   };
 }
 
-/** Temperatures are looked at where the circuit is solved for them. */
-export function atTheNodes({ values }: QuantityGrid): Met {
-  const nodes = values.map((_, node) => node);
+/** Where temperatures lie among those that the circuit is solved for. */
+export function amongTemperatures({ values, halfSteps }: QuantityGrid): Met {
+  const placed = values.map(placeOfCelsius);
   return {
     met: values,
     atSource: values,
-    placed: TOLERANCES.map(() => nodes),
-    beside: new Float64Array(values.length).fill(0.5),
+    placed: TOLERANCES.map(() => placed),
+    beside: values.map((celsius, i) => placeOfCelsius(celsius + halfSteps[i]!) - placed[i]!),
   };
+}
+
+function placeOfCelsius(celsius: number): number {
+  const last = CELSIUS_NODES.length - 2;
+  const node = Math.min(
+    last,
+    Math.max(
+      0,
+      CELSIUS_NODES.findLastIndex((one) => one <= celsius),
+    ),
+  );
+  const [from, to] = [CELSIUS_NODES[node]!, CELSIUS_NODES[node + 1]!];
+  return Math.min(last + 1, node + (celsius - from) / (to - from));
 }
