@@ -2,7 +2,8 @@ import { expectedAirflowGramsPerSecond } from '@lettura/core/measure/airflow';
 import type { EngineState } from '@lettura/core/machine/places';
 import { type Quantity, manifoldKpaAbs, ZERO_CELSIUS_KELVIN } from './quantities.ts';
 
-const REVS: Record<EngineState, number> = {
+/** In turns a minute. */
+export const REVS: Record<EngineState, number> = {
   'key-off': 0,
   koeo: 0,
   cranking: 220,

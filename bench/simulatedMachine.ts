@@ -17,6 +17,8 @@ import { Rig } from '@lettura/core/machine/rig';
 import type { BenchMachine, CaseFault, Surroundings } from './benchMachine.ts';
 import type { WorkId } from '@lettura/core/record/workDone';
 import { isMendedBy } from './mendedBy.ts';
+import { REVS } from './airFlowMet.ts';
+import { manifoldKpaAbs } from './quantities.ts';
 import type { CaseLetter } from './practiceCases.ts';
 import { seededRandom } from './random.ts';
 
@@ -42,6 +44,8 @@ export interface SimulatedMachine {
   unitRailVolts(rail: number, state: MachineState): number;
   /** What the quantity really is where a gauge would be teed in: where it arises, or in the sensor's own hose. */
   quantity(state: MachineState, where: 'source' | 'sensor'): number;
+  /** What live data shows of the engine beside this sensor. */
+  engine(state: MachineState): { revsPerMinute: number; manifoldKpaAbs: number };
 }
 
 /**
@@ -142,6 +146,10 @@ export function simulatedMachine(
       const met = all.filter((effect) => acts(effect, state) && (where === 'sensor' || isAtSource(effect)));
       return valueMet(machine.quantity(state, surroundings), atRest, met, machine.sensor.profile);
     },
+    engine: ({ engine }) => ({
+      revsPerMinute: REVS[engine],
+      manifoldKpaAbs: manifoldKpaAbs(engine, surroundings),
+    }),
   };
 }
 

@@ -117,6 +117,7 @@ function take(
         measures: 'absolute-pressure',
         value: liveData(machine, state)!.value,
       };
+    case 'engine-flow':
     case 'observation':
     case 'sweep':
       throw new Error(`A ${target.kind} is no reading.`);

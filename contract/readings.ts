@@ -104,6 +104,18 @@ export const newReading = z.discriminatedUnion('kind', [
       instrumentId,
     })
     .refine(twoPoints, ONE_POINT),
+  /** What the engine has to draw, by speed and density. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('engine-flow'),
+    state: machineState,
+    displacementLitres: z.number().min(0.05).max(50),
+    revsPerMinute: z.number().min(50).max(15_000),
+    manifoldKpaAbs: z.number().min(1).max(500),
+    airCelsius: z.number().min(-60).max(200),
+    fillingPercent: z.number().min(5).max(200),
+    instrumentId,
+  }),
   /** Something looked at rather than measured. */
   z.strictObject({
     ...common,

@@ -21,6 +21,7 @@ export function withoutPlace(
       (reading) =>
         !canBeDoneTo(measures, reading.state.stimulus?.kind) ||
         (reading.kind === 'gauge' && !isPressure(measures)) ||
+        (reading.kind === 'engine-flow' && measures !== 'air-flow') ||
         (reading.kind === 'scan' && reading.measures !== measures) ||
         !lanesIn(reading).every((lane) => lanes.includes(lane)),
     );

@@ -63,11 +63,26 @@ test('a flow meter stands beside speed and density, and beside the litres rule',
     .waitFor();
   await section(page, 'Compare');
   const check = page.getByRole('group', { name: 'Flow meter against the engine' });
-  await check.getByText(/The litres rule calls for 8\.50 g\/s .* ✕ Disagree, and it matters/u).waitFor();
-  await check.getByLabel('Speed, 1/min').fill('650');
+  await check
+    .getByText(/draws 6\.80 g\/s to 10\.20 g\/s at warm idle .* the sensor tells 3\.38 g\/s: ▼ below/u)
+    .waitFor();
+  await check.getByLabel('Revs, 1/min').fill('650');
   await check.getByLabel(/^Manifold/u).fill('34');
   // 0.75 · 6.8 · 650/120 · 34 / (0.28705 · 291.15) = 11.24 g/s by hand
   await check.getByText(/Speed and density calls for 11\.24 g\/s .* ✕ Disagree, and it matters/u).waitFor();
+  // What the engine has to draw is a reading of its own: weighed, on record, and undone with one press.
+  await check.getByRole('button', { name: 'Put it on record' }).click();
+  const done = page.getByText(/The engine’s own flow: 11\.24 g\/s/u).first();
+  await done.waitFor();
+  await check.getByLabel('Revs, 1/min').fill('660');
+  await check.getByRole('button', { name: 'Put it on record' }).click();
+  await page
+    .getByText(/The engine’s own flow: 11\.41 g\/s/u)
+    .first()
+    .waitFor();
+  await section(page, 'Record');
+  const lines = page.getByText(/The engine’s own flow/u);
+  await expect.poll(() => lines.count()).toBeGreaterThanOrEqual(2);
   await enter(page, 'feed 12.4');
   await noAccessibilityFault(page);
 });

@@ -12,6 +12,8 @@ export interface StrangeSensor {
   companion?: Companion;
   wires: readonly Lane[];
   litres?: number;
+  /** What live data shows of the engine. */
+  engine?(state: MachineState): { revsPerMinute: number; manifoldKpaAbs: number };
   /** In the measurand's unit, with nothing wrong. */
   meets(state: MachineState): number;
   atRest: number;
@@ -224,6 +226,22 @@ function airMeter(draw: Draw, machine: Draw, { kpaAbs, celsius }: Weather): Stra
   const filling = machine.between(0.75, 0.92);
   const grams = (revs: number, kpa: number) =>
     ((kpa * 1000 * (litres / 1000) * filling * (revs / 120)) / (287 * (celsius + 293))) * 1000;
+  const turning = ({ engine }: MachineState) => {
+    switch (engine) {
+      case 'idle':
+        return { revs: idleRevs(litres), kpa: idleKpa };
+      case 'held-revs':
+        return { revs: 2200, kpa: idleKpa };
+      case 'snap-open':
+        return { revs: 2800, kpa: kpaAbs - 4 };
+      case 'under-load':
+        return { revs: 3200, kpa: kpaAbs - 6 };
+      case 'key-off':
+      case 'koeo':
+      case 'cranking':
+        return { revs: 0, kpa: kpaAbs };
+    }
+  };
   return {
     family: 'air-flow',
     body: 'heated',
@@ -253,16 +271,14 @@ function airMeter(draw: Draw, machine: Draw, { kpaAbs, celsius }: Weather): Stra
       ...(draw.happens(0.3) ? (['reference'] as const) : []),
     ],
     litres: Math.round(litres * 10) / 10,
-    meets: ({ engine }) =>
-      engine === 'idle'
-        ? grams(idleRevs(litres), idleKpa)
-        : engine === 'held-revs'
-          ? grams(2200, idleKpa)
-          : engine === 'snap-open'
-            ? grams(2800, kpaAbs - 4)
-            : engine === 'under-load'
-              ? grams(3200, kpaAbs - 6)
-              : 0,
+    engine: (state) => {
+      const { revs, kpa } = turning(state);
+      return { revsPerMinute: revs, manifoldKpaAbs: kpa };
+    },
+    meets(state) {
+      const { revs, kpa } = turning(state);
+      return grams(revs, kpa);
+    },
     atRest: 0,
   };
 }

@@ -19,7 +19,7 @@ export interface Asked {
     | { kind: 'wire'; lane: Lane; place: Place }
     | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint }
     | { kind: 'gauge'; tap: 'manifold' | 'sensor-hose' }
-    | { kind: 'scan' }
+    | { kind: 'scan' | 'engine-flow' }
     | { kind: 'sweep' }
     | { kind: 'observation'; observation: ObservationId };
   state: MachineState;
@@ -29,6 +29,8 @@ export type Took = AnyEvidence | ObservationMade | { recording: Recording; uses:
 const SLIPS = 0.02;
 /** A probe that is on the wrong pin stays there however often one reads. */
 const STAYS_WRONG = 0.006;
+/** Nobody knows it of his engine. */
+const FILLING_TAKEN_PERCENT = 75;
 const LOOK_MISSES = 0.1;
 const LOOK_IMAGINES = 0.02;
 const CODE_NOTED = 0.85;
@@ -127,6 +129,20 @@ export class StrangeTechnician {
         const step = liveDataStep(one.sensor.family, measures);
         const value = slips ? this.#draw.between(lowest, highest) : one.believes(state).value;
         return { kind: 'scan', id, measures, value: Math.round(value / step) * step, state };
+      }
+      case 'engine-flow': {
+        const engine = one.sensor.engine?.(state);
+        if (!engine || engine.revsPerMinute === 0 || one.sensor.litres === undefined) return undefined;
+        return {
+          kind: 'engine-flow',
+          id,
+          state,
+          displacementLitres: one.sensor.litres,
+          revsPerMinute: Math.round(engine.revsPerMinute * this.#draw.between(0.97, 1.03)),
+          manifoldKpaAbs: slips ? this.#draw.between(20, 100) : Math.round(engine.manifoldKpaAbs),
+          airCelsius: Math.round(one.weather.celsius + this.#draw.between(0, 10)),
+          fillingPercent: FILLING_TAKEN_PERCENT,
+        };
       }
       case 'gauge':
         return this.#gaugeRead(target.tap, state, id, slips);

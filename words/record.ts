@@ -157,6 +157,8 @@ export function recordWords(language: Language, units: Units) {
         return said(say('ui.gauge', { tap: tapSaid(of.tap) }));
       case 'scan':
         return said(say('ui.live-data'));
+      case 'engine-flow':
+        return said(say('ui.engine-flow'));
       case 'observation':
         return said(observationOf(of.observation).question);
       case 'ambient':

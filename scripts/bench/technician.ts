@@ -1,4 +1,5 @@
 import {
+  engineFlow,
   gaugeDisplay,
   liveData,
   looksRight,
@@ -49,6 +50,11 @@ export function read(
     case 'ohms': {
       const ohms = slips ? 10 ** (7 * other) : machine.ohmsBetween(target.from, target.to, state);
       return { ...target, kind: 'ohms', id, state, ohms: ohms === Infinity ? null : ohms };
+    }
+    case 'engine-flow': {
+      const shown = engineFlow(machine, state);
+      // A figure misread.
+      return shown && { ...shown, id, ...(slips ? { manifoldKpaAbs: 20 + 80 * other } : {}) };
     }
     case 'observation':
       return look(machine, target.observation, random);

@@ -180,7 +180,9 @@ function byState(sheet: JobSheet, { caseFile }: ReportFacts, words: ReportWords)
       title(laneSaid(lane)),
       ...PLACES.map((place) => at((one) => one.kind === 'wire' && one.lane === lane && one.place === place)),
     ]);
-    const beside = inState.filter(({ kind }) => kind === 'gauge' || kind === 'scan');
+    const beside = inState.filter(
+      ({ kind }) => kind === 'gauge' || kind === 'scan' || kind === 'engine-flow',
+    );
     const pairs = state.plug === 'connected' && !state.harness ? comparisonsIn(caseFile, state).pairs : [];
     const { measures } = caseFile.profile;
     return [
@@ -204,7 +206,7 @@ function statesRead(standing: readonly Reading[]): MachineState[] {
   const states: MachineState[] = [];
   for (const one of standing)
     if (
-      (one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan') &&
+      (one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan' || one.kind === 'engine-flow') &&
       !isPumpStep(one) &&
       !states.some((known) => sameState(known, one.state))
     )

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { exampleCase } from './exampleCase.ts';
-import { flowAgainst, litresRuleFlow, speedDensityFlow } from './index.ts';
+import { flowAgainst, flowByRule, speedDensityFlow } from './index.ts';
 
 const hotElement = {
   family: 'air-flow',
@@ -41,20 +41,24 @@ test('speed–density gives the flow with a budget that adds up by hand', () => 
 });
 
 test('a 6.8 L engine that shows 3.4 g/s at idle disagrees with both, and 9.4 g/s with neither (common practice)', () => {
-  for (const should of [speedDensityFlow(given), litresRuleFlow(6.8)]) {
-    expect(flowAgainst(exampleCase([reading(3.4)], hotElement), 'idle', should)).toMatchObject({
-      value: { outcome: 'disagree' },
-    });
-    const good = flowAgainst(exampleCase([reading(9.4)], hotElement), 'idle', should);
-    expect(good.ok && good.value.en).toBeLessThan(1);
-  }
+  const should = speedDensityFlow(given);
+  expect(flowAgainst(exampleCase([reading(3.4)], hotElement), 'idle', should)).toMatchObject({
+    value: { outcome: 'disagree' },
+  });
+  const good = flowAgainst(exampleCase([reading(9.4)], hotElement), 'idle', should);
+  expect(good.ok && good.value.en).toBeLessThan(1);
+  const fits = [3.4, 9.4, 25, 40, 90].map((flow) => {
+    const byRule = flowByRule(exampleCase([reading(flow)], hotElement), 6.8);
+    return byRule.ok && byRule.value.fit;
+  });
+  expect(fits).toEqual(['below', 'as-expected', 'beside-the-rule', 'beside-the-rule', 'above']);
 });
 
 test('without a reading, or on another sensor, it says so', () => {
-  expect(flowAgainst(exampleCase([], hotElement), 'idle', litresRuleFlow(2))).toMatchObject({
+  expect(flowByRule(exampleCase([], hotElement), 2)).toMatchObject({
     problem: { code: 'no-signal-reading' },
   });
-  expect(flowAgainst(exampleCase([]), 'idle', litresRuleFlow(2))).toMatchObject({
+  expect(flowByRule(exampleCase([]), 2)).toMatchObject({
     problem: { code: 'not-a-flow-meter' },
   });
 });

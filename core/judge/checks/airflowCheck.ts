@@ -1,6 +1,7 @@
 import { say } from '../../measure/message/index.ts';
 import {
   expectedAirflowGramsPerSecond,
+  idleExtremesGramsPerSecond,
   idleRuleGramsPerSecond,
   type AirflowInputs,
 } from '../../measure/airflow/index.ts';
@@ -13,6 +14,7 @@ import {
   type Comparison,
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
+import { fitOf, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { sensorValue } from './sensorValue.ts';
 
@@ -40,12 +42,20 @@ export function speedDensityFlow(given: AirflowInputs): MeasuredValue {
   ]);
 }
 
-/** The litres rule as a value with limits; only at idle. */
-export function litresRuleFlow(displacementLitres: number): MeasuredValue {
-  const { lowest, highest } = idleRuleGramsPerSecond(displacementLitres);
-  return measuredValue((lowest + highest) / 2, [
-    { source: say('doubt.litres-rule'), standardUncertainty: fromLimits((highest - lowest) / 2) },
-  ]);
+type NoFlow = 'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter';
+
+/** The flow meter's own value at idle beside the litres rule, which is a rule of thumb and no limit. */
+export function flowByRule(
+  caseFile: CaseFile,
+  displacementLitres: number,
+): Result<{ own: MeasuredValue; lowest: number; highest: number; fit: Fit }, NoFlow> {
+  const own = ownFlow(caseFile, 'idle');
+  if (!own.ok) return own;
+  const rule = idleRuleGramsPerSecond(displacementLitres);
+  const extremes = idleExtremesGramsPerSecond(displacementLitres);
+  const { value, expandedUncertainty } = own.value;
+  const band = { ...rule, atMost: [extremes.lowest, extremes.highest] as const };
+  return ok({ own: own.value, ...rule, fit: fitOf(value, band, expandedUncertainty) });
 }
 
 /** The flow meter's own value in an engine state against what it should be. */
@@ -53,10 +63,14 @@ export function flowAgainst(
   caseFile: CaseFile,
   engine: EngineState,
   should: MeasuredValue,
-): Result<
-  Comparison & { own: MeasuredValue },
-  'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter'
-> {
+): Result<Comparison & { own: MeasuredValue }, NoFlow> {
+  const own = ownFlow(caseFile, engine);
+  if (!own.ok) return own;
+  const comparison = compareValues(own.value, should, caseFile.profile.differenceThatMatters);
+  return ok({ ...comparison, own: own.value });
+}
+
+function ownFlow(caseFile: CaseFile, engine: EngineState): Result<MeasuredValue, NoFlow> {
   if (caseFile.profile.measures !== 'air-flow') {
     return fail(
       'not-a-flow-meter',
@@ -66,6 +80,5 @@ export function flowAgainst(
   }
   const sensor = sensorValue(caseFile, { engine });
   if (!sensor.ok) return sensor;
-  const { own } = sensor.value;
-  return ok({ ...compareValues(own, should, caseFile.profile.differenceThatMatters), own });
+  return ok(sensor.value.own);
 }

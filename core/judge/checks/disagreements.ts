@@ -71,10 +71,10 @@ function ofStates(caseFile: CaseFile): Remark[] {
     if (!sensor.ok) return [];
     const { own } = sensor.value;
     const { value, expandedUncertainty, bound } = own;
-    const { lowest, highest } = band.value;
+    const { lowest, highest, atMost = [lowest, highest] } = band.value;
     // A bound is away only on the side where it is one.
-    const below = bound === 'at-or-above' ? 0 : lowest - value;
-    const above = bound === 'at-or-below' ? 0 : value - highest;
+    const below = bound === 'at-or-above' ? 0 : atMost[0] - value;
+    const above = bound === 'at-or-below' ? 0 : value - atMost[1];
     const away = Math.max(below, above);
     if (away <= Math.max(expandedUncertainty, profile.differenceThatMatters)) return [];
     const show = (given: number) => measured(given, profile.measures);

@@ -1,4 +1,4 @@
-export { flowAgainst, litresRuleFlow, speedDensityFlow } from './airflowCheck.ts';
+export { flowAgainst, flowByRule, speedDensityFlow } from './airflowCheck.ts';
 export { disagreements } from './disagreements.ts';
 export { beforeAndAfter, type BeforeAfter } from './beforeAfter.ts';
 export { noResponse, type NoResponse } from './pumpResponse.ts';

@@ -137,9 +137,12 @@ test('an open air temperature is the part’s or the wire’s, and an ohmmeter a
 test('a signal that rests low is held down, or the sensor holds it there: ohms to ground tell', () => {
   const low = [...sound.slice(2), wire('signal', 'plug', 0.03), wire('signal', 'plug', 0.002, PLUG_OFF)];
   const toGround = (value: number): AnyEvidence => ({
-    ...ohms('signal', 'return', value),
+    kind: 'ohms',
+    id: 'to ground',
     from: { lane: 'signal', place: 'plug' },
     to: 'battery-negative',
+    ohms: value,
+    state: KEY_OFF,
   });
   expect(judged([...low, toGround(1.2)]).shareOf('wire-to-ground signal')).toBeGreaterThan(0.9);
   expect(judged([...low, toGround(330_000)]).shareOf('wire-to-ground signal')).toBeLessThan(0.05);
@@ -149,4 +152,27 @@ test('air seen past the meter is named a little sooner than a part is condemned,
   const low = [wire('signal', 'plug', volts(0) + 0.04), wire('signal', 'plug', volts(1.5) + 0.04, IDLE)];
   const needed = (holds: boolean) => judged(low, { observations: [looked('duct', holds)] }).shareToName;
   expect(needed(false)).toBeLessThan(needed(true));
+});
+
+test('what the engine has to draw tells a meter that reads low from an engine that draws little', () => {
+  const engineFlow = (revsPerMinute: number): AnyEvidence => ({
+    kind: 'engine-flow',
+    id: `engine ${revsPerMinute}`,
+    displacementLitres: 3,
+    revsPerMinute,
+    manifoldKpaAbs: 35,
+    airCelsius: 20,
+    fillingPercent: 75,
+    state: IDLE,
+  });
+  // 0.75 · 3 · 700/120 · 35 / (0.28705 · 293.15) = 5.46 g/s, twice of what the meter tells
+  const low = [
+    ...sound.slice(2),
+    wire('signal', 'plug', volts(0) + 0.04),
+    wire('signal', 'plug', volts(2.6) + 0.04, IDLE),
+  ];
+  const over = { observations: [looked('duct', true)] };
+  const off = (readings: readonly AnyEvidence[]) => judged(readings, over).shareOf('sensor', 'unmetered-air');
+  expect(off([...low, engineFlow(700)])).toBeGreaterThan(2 * off(low));
+  expect(off([...low, engineFlow(350)])).toBeLessThan(off(low));
 });

@@ -10,7 +10,11 @@ export type Target =
   { kind: 'wire'; lane: Lane; place: Place } | { kind: 'gauge'; tap: GaugeTap } | { kind: 'scan' };
 
 /** What the model of a machine can be asked for, and what can be suggested as the next reading. */
-export type Spot = Target | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint };
+export type Spot =
+  | Target
+  | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint }
+  /** Of a flow meter: what the engine has to draw, which no instrument shows. */
+  | { kind: 'engine-flow' };
 
 /** Where something was read, whatever its kind. */
 export interface Where {

@@ -8,7 +8,7 @@ export type Evidence = WireReading | GaugeReading | ScanReading;
 export type Foretold = Extract<AnyEvidence, { kind: Spot['kind'] }>;
 /** Whether the model of a machine answers for it. */
 export const isForetold = (reading: AnyEvidence): reading is Foretold =>
-  isTarget(reading) || reading.kind === 'between' || reading.kind === 'ohms';
+  isTarget(reading) || ['between', 'ohms', 'engine-flow'].includes(reading.kind);
 
 /** Taken on the harness as the vehicle has it, at one point: what the checks of a sound circuit can be held against. */
 export const isPlain = (reading: AnyEvidence): reading is Evidence =>

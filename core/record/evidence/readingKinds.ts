@@ -19,7 +19,8 @@ import {
   type ProbePoint,
   type SpotOf,
 } from '../../machine/places/index.ts';
-import type { Measurand, PressureBasis } from '../../measure/quantity/index.ts';
+import { expectedAirflowGramsPerSecond, type AirflowInputs } from '../../measure/airflow/index.ts';
+import { toKelvin, type Measurand, type PressureBasis } from '../../measure/quantity/index.ts';
 import type { GaugeAccuracy, Instrument, MeterAccuracy } from '../../measure/uncertainty/index.ts';
 
 interface Taken {
@@ -64,8 +65,29 @@ export interface OhmsReading extends Taken {
   /** Null for OL. */
   ohms: number | null;
 }
+/** What the engine has to draw, by speed and density: another's word for the flow than the meter's own. */
+export interface EngineFlowReading extends Taken {
+  kind: 'engine-flow';
+  displacementLitres: number;
+  revsPerMinute: number;
+  manifoldKpaAbs: number;
+  airCelsius: number;
+  /** Volumetric efficiency. */
+  fillingPercent: number;
+}
 /** Whatever can be read: a kind is one of these and its line below; what it is worth stands in the weighing. */
-export type AnyEvidence = WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading;
+export type AnyEvidence =
+  WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading | EngineFlowReading;
+
+/** Its figures as the formula wants them. */
+export const airflowInputs = (reading: EngineFlowReading): AirflowInputs => ({
+  displacementLitres: reading.displacementLitres,
+  revsPerMinute: reading.revsPerMinute,
+  pressureKpaAbs: reading.manifoldKpaAbs,
+  temperatureKelvin: toKelvin(reading.airCelsius, '°C'),
+  volumetricEfficiency: reading.fillingPercent / 100,
+});
+const drawn = (reading: EngineFlowReading): number => expectedAirflowGramsPerSecond(airflowInputs(reading));
 
 interface ReadingKindSpec<R extends AnyEvidence> {
   /** Where the probes go, or what is looked at. */
@@ -104,6 +126,11 @@ export const READING_KINDS: {
     where: () => say('target.scan'),
     shows: (reading) => measured(reading.value, reading.measures, 'with-basis'),
     reads: (reading) => reading.value,
+  },
+  'engine-flow': {
+    where: () => say('target.engine-flow'),
+    shows: (reading) => measured(drawn(reading), 'air-flow'),
+    reads: drawn,
   },
 };
 

@@ -1,29 +1,29 @@
 import Typography from '@mui/material/Typography';
 import { type EngineState } from '@lettura/core/machine/places';
 import { formatValue } from '@lettura/core/measure/quantity';
-import { flowAgainst, type CaseFile, pairSaid } from '@lettura/core/judge/checks';
+import { flowAgainst, flowByRule, type CaseFile, pairSaid } from '@lettura/core/judge/checks';
 import type { MeasuredValue } from '@lettura/core/measure/uncertainty';
+import { fitInWords } from '../../ui/fit.ts';
 import type { Units } from '../../ui/units.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { SaidProblem, Said } from '../../ui/Said.tsx';
 import { said, titled, t } from '../../ui/words.ts';
-import { say } from '@lettura/core/measure/message';
+import { say, verbatim } from '@lettura/core/measure/message';
 
-export interface AirflowCheckProps {
+interface OfMeter {
   caseFile: CaseFile;
-  engine: EngineState;
   units: Units;
 }
 
+/** The meter against what speed and density call for. */
 export function AirflowAgainst({
   caseFile,
   engine,
   units,
-  name,
   should,
-}: AirflowCheckProps & { name: 'speed-and-density' | 'litres-rule'; should: MeasuredValue }) {
+}: OfMeter & { engine: EngineState; should: MeasuredValue }) {
   const found = flowAgainst(caseFile, engine, should);
-  const source = say(`source.${name}`);
+  const source = say('source.speed-and-density');
   const called = t('ui-sheet.calls-for', {
     source: titled(source),
     value: formatValue(should.value, 'air-flow', units.absolute),
@@ -50,5 +50,27 @@ export function AirflowAgainst({
       </Typography>
       <BudgetTable of={said(source)} measured={should} measures="air-flow" units={units} />
     </>
+  );
+}
+
+/** The meter at idle beside the rule of thumb, which accuses nobody by itself. */
+export function AirflowByRule({
+  caseFile,
+  units,
+  displacementLitres,
+}: OfMeter & { displacementLitres: number }) {
+  const found = flowByRule(caseFile, displacementLitres);
+  if (!found.ok) return <SaidProblem problem={found.problem} />;
+  const { own, lowest, highest, fit } = found.value;
+  const show = (flow: number) => verbatim(formatValue(flow, 'air-flow', units.absolute));
+  return (
+    <Typography sx={{ mt: 1 }}>
+      {t('ui-sheet.by-litres-rule', {
+        lowest: show(lowest),
+        highest: show(highest),
+        value: show(own.value),
+        fit: verbatim(fitInWords(fit)),
+      })}
+    </Typography>
   );
 }

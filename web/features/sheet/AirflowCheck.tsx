@@ -1,69 +1,141 @@
+import { engineFlow, type SimulatedMachine } from '@lettura/bench';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { engineSaid } from '@lettura/core/machine/places';
-import { toKelvin, toKpa } from '@lettura/core/measure/quantity';
-import { litresRuleFlow, speedDensityFlow } from '@lettura/core/judge/checks';
+import { engineSaid, isSteady, running } from '@lettura/core/machine/places';
+import { fromKpa, toKelvin, toKpa } from '@lettura/core/measure/quantity';
+import { speedDensityFlow, type CaseFile } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
+import type { Units } from '../../ui/units.ts';
 import { said, t } from '../../ui/words.ts';
 import { verbatim } from '@lettura/core/measure/message';
-import { type AirflowCheckProps, AirflowAgainst } from './AirflowAgainst.tsx';
+import { AirflowAgainst, AirflowByRule } from './AirflowAgainst.tsx';
+import type { EntryActions, RecordedState } from './useEntry.ts';
+
+export interface AirflowCheckProps {
+  caseFile: CaseFile;
+  state: RecordedState;
+  units: Units;
+  /** The machine in hand, where it is a simulated one: its live data need not be typed. */
+  simulated: SimulatedMachine | undefined;
+  onKeep: EntryActions['enterEngineFlow'];
+}
 
 /** A flow meter beside what speed, pressure and temperature call for, and beside the litres rule at idle. */
-export function AirflowCheck({ caseFile, engine, units }: AirflowCheckProps) {
+export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: AirflowCheckProps) {
   const [text, setText] = useState({ litres: '', revs: '', pressure: '', air: '', efficiency: '75' });
   const litresText = text.litres || String(caseFile.displacementLitres ?? '');
   const airText = text.air || String(caseFile.ambient?.airCelsius ?? '');
   const read = {
     litres: fieldNumber(litresText, { lowest: 0.05, highest: 50, unit: 'L' }),
     revs: fieldNumber(text.revs, { lowest: 50, highest: 15_000, unit: '1/min' }),
-    pressure: fieldNumber(text.pressure, { lowest: 0, highest: 5000, unit: units.absolute }),
+    pressure: fieldNumber(text.pressure, {
+      lowest: fromKpa(1, units.absolute),
+      highest: fromKpa(500, units.absolute),
+      unit: units.absolute,
+    }),
     air: fieldNumber(airText, { lowest: -40, highest: 150, unit: '°C' }),
     efficiency: fieldNumber(text.efficiency, { lowest: 5, highest: 150, unit: '%' }),
   };
   const { litres, revs, pressure, air, efficiency } = read;
-  const byDensity =
-    litres.ok && revs.ok && pressure.ok && air.ok && efficiency.ok && pressure.value > 0
-      ? speedDensityFlow({
+  const figures =
+    litres.ok && revs.ok && pressure.ok && air.ok && efficiency.ok
+      ? {
           displacementLitres: litres.value,
           revsPerMinute: revs.value,
-          pressureKpaAbs: toKpa(pressure.value, units.absolute),
-          temperatureKelvin: toKelvin(air.value, '°C'),
-          volumetricEfficiency: efficiency.value / 100,
-        })
+          manifoldKpaAbs: toKpa(pressure.value, units.absolute),
+          airCelsius: air.value,
+          fillingPercent: efficiency.value,
+        }
       : undefined;
-  const byRule = engine === 'idle' && litres.ok ? litresRuleFlow(litres.value) : undefined;
-  const field = (name: keyof typeof text, label: string, shown: string = text[name]) => (
+  const shown = simulated && engineFlow(simulated, state);
+  const field = (name: keyof typeof text, label: string, value: string = text[name]) => (
     <TextField
       size="small"
       label={label}
-      value={shown}
+      value={value}
       onChange={(event) => setText({ ...text, [name]: event.target.value })}
-      error={shown !== '' && !read[name].ok}
-      helperText={shown !== '' && !read[name].ok ? said(read[name].problem.message) : undefined}
+      error={value !== '' && !read[name].ok}
+      helperText={value !== '' && !read[name].ok ? said(read[name].problem.message) : undefined}
       sx={{ width: 150 }}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 12 } }}
     />
   );
+  const canBeKept = figures && running(state) && isSteady(state) && state.plug === 'connected';
   return (
     <Box role="group" aria-label={t('ui-sheet.flow-meter-against-engine')}>
       <Typography variant="h2">
-        {t('ui-sheet.against-engine', { engine: said(engineSaid(engine)) })}
+        {t('ui-sheet.against-engine', { engine: said(engineSaid(state.engine)) })}
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
+      <Typography variant="body2">{t('ui-sheet.engine-flow-what-for')}</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1, alignItems: 'flex-start' }}>
         {field('litres', t('ui-sheet.displacement-l'), litresText)}
-        {field('revs', 'Speed, 1/min')}
+        {field('revs', t('ui-sheet.revs-1-min'))}
         {field('pressure', t('ui-sheet.manifold-abs', { absolute: verbatim(units.absolute) }))}
-        {field('air', 'Air, °C', airText)}
-        {field('efficiency', 'Filling, %')}
+        {field('air', t('ui-sheet.air-celsius'), airText)}
+        {field('efficiency', t('ui-sheet.filling-percent'))}
+        {shown && (
+          <Button
+            variant="outlined"
+            onClick={() =>
+              setText({
+                ...text,
+                revs: String(shown.revsPerMinute),
+                pressure: fromKpa(shown.manifoldKpaAbs, units.absolute).toFixed(
+                  units.absolute === 'psi' ? 2 : 1,
+                ),
+                air: String(shown.airCelsius),
+              })
+            }
+          >
+            {t('ui-sheet.read-simulated-live-data')}
+          </Button>
+        )}
       </Box>
-      {byDensity && (
-        <AirflowAgainst {...{ caseFile, engine, units }} name="speed-and-density" should={byDensity} />
-      )}
-      {byRule && <AirflowAgainst {...{ caseFile, engine, units }} name="litres-rule" should={byRule} />}
-      {!byDensity && !byRule && (
+      {figures ? (
+        <>
+          <AirflowAgainst
+            {...{ caseFile, units }}
+            engine={state.engine}
+            should={speedDensityFlow({
+              displacementLitres: figures.displacementLitres,
+              revsPerMinute: figures.revsPerMinute,
+              pressureKpaAbs: figures.manifoldKpaAbs,
+              temperatureKelvin: toKelvin(figures.airCelsius, '°C'),
+              volumetricEfficiency: figures.fillingPercent / 100,
+            })}
+          />
+          {canBeKept ? (
+            <Button
+              variant="contained"
+              sx={{ my: 1 }}
+              onClick={() =>
+                onKeep(
+                  figures,
+                  state,
+                  t('ui-sheet.engine-figures-text', {
+                    litres: verbatim(litresText),
+                    revs: verbatim(text.revs),
+                    pressure: verbatim(`${text.pressure} ${units.absolute}`),
+                    air: verbatim(`${airText} °C`),
+                    filling: verbatim(text.efficiency),
+                  }),
+                )
+              }
+            >
+              {t('ui-sheet.keep-engine-flow')}
+            </Button>
+          ) : (
+            <Typography variant="body2">{t('ui-sheet.engine-flow-of-running-engine')}</Typography>
+          )}
+        </>
+      ) : (
         <Typography variant="body2">{t('ui-sheet.fill-live-data-shows-beside')}</Typography>
+      )}
+      {state.engine === 'idle' && litres.ok && (
+        <AirflowByRule {...{ caseFile, units }} displacementLitres={litres.value} />
       )}
     </Box>
   );

@@ -6,7 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { driveSaid, type MachineState } from '@lettura/core/machine/places';
+import { driveSaid } from '@lettura/core/machine/places';
 import { formatValue, isPressure, measurandSaid } from '@lettura/core/measure/quantity';
 import {
   comparisonsIn,
@@ -18,6 +18,8 @@ import {
 } from '@lettura/core/judge/checks';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { vacuumInWords } from '../../ui/inWords.ts';
+import type { SimulatedMachine } from '@lettura/bench';
+import type { EntryActions, RecordedState } from './useEntry.ts';
 import type { Units } from '../../ui/units.ts';
 import { AirflowCheck } from './AirflowCheck.tsx';
 import { BeforeAfterTable } from './BeforeAfterTable.tsx';
@@ -31,12 +33,15 @@ import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface ComparePanelProps {
   caseFile: CaseFile;
-  state: MachineState;
+  state: RecordedState;
   units: Units;
+  /** The machine in hand, where it is a simulated one. */
+  simulated: SimulatedMachine | undefined;
+  onEngineFlow: EntryActions['enterEngineFlow'];
 }
 
 /** Everything that tells the same quantity, on one basis, with the doubt of each; and what was read again later. */
-export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
+export function ComparePanel({ caseFile, state, units, simulated, onEngineFlow }: ComparePanelProps) {
   const { sources, pairs, noSensor } = comparisonsIn(caseFile, state);
   const tracks = trackPairIn(caseFile, state);
   const { ambient, profile } = caseFile;
@@ -141,7 +146,12 @@ export function ComparePanel({ caseFile, state, units }: ComparePanelProps) {
         </Box>
       )}
       {familyOf(caseFile.family).needs === 'displacement' && (
-        <AirflowCheck caseFile={caseFile} engine={state.engine} units={units} />
+        <AirflowCheck
+          // Of another state other figures are read.
+          key={state.engine}
+          {...{ caseFile, state, units, simulated }}
+          onKeep={onEngineFlow}
+        />
       )}
       <BeforeAfterTable caseFile={caseFile} units={units} />
       <Box>

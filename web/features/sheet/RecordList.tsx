@@ -115,7 +115,7 @@ function OneLine({ line, onTakeBack, onCorrect }: Omit<RecordListProps, 'lines'>
               .filter((part) => part !== '')
               .join(' · ')}
           </Typography>
-          {counts && onCorrect && (
+          {counts && onCorrect && reading.kind !== 'engine-flow' && (
             <Button
               size="small"
               color="inherit"

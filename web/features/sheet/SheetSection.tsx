@@ -159,7 +159,13 @@ export function SheetSection({
       );
     }
     case 'compare':
-      return <ComparePanel caseFile={caseFile} state={state} units={units} />;
+      return (
+        <ComparePanel
+          {...{ caseFile, state, units }}
+          simulated={sheet.bench && machineOf(sheet.bench)}
+          onEngineFlow={entry.enterEngineFlow}
+        />
+      );
     case 'isolate':
       return (
         <IsolatePanel

@@ -1,7 +1,14 @@
 import { say } from '@lettura/core/measure/message';
 import { isTakenReading, type NewReading, type WorkDone } from '@lettura/contract';
 import { betweenEntry, quickEntry, type Entry } from '@lettura/core/record/entry';
-import { keyOn, sameTarget, spotOf, type ProbePoint, type Target } from '@lettura/core/machine/places';
+import {
+  keyOn,
+  sameDrive,
+  sameTarget,
+  spotOf,
+  type ProbePoint,
+  type Target,
+} from '@lettura/core/machine/places';
 import type { FollowUp } from '@lettura/core/record/followUp';
 import type { ObservationId } from '@lettura/core/record/observation';
 import type { Problem } from '@lettura/core/measure/problem';
@@ -200,6 +207,26 @@ export function useEntry(sheet: Sheet) {
       const text = followUpInWords({ followUp }).slice(0, MOST_LETTERS);
       record({ kind: 'follow-up', followUp }, text, []);
     },
+    /** What the engine has to draw, by the figures of its live data. */
+    enterEngineFlow(figures: EngineFlowFigures, inState: RecordedState, text: string) {
+      // The same engine in the same state: new figures take the place of the old ones.
+      const before = sheet.standing.findLast(
+        (one) => one.kind === 'engine-flow' && sameDrive(one.state, inState),
+      );
+      const entered = queue(
+        { kind: 'engine-flow', ...figures, state: inState, ...(before ? { supersedes: before.id } : {}) },
+        text,
+      );
+      setProblem(undefined);
+      setDone({
+        message: `${placeInWords(entered)}: ${valueInWords(entered, units)}`,
+        warnings: [],
+        undo: {
+          label: t('ui-sheet.undo'),
+          run: () => (before ? putBack(before, entered) : takeBack(entered)),
+        },
+      });
+    },
     /** Volts or ohms between two points, in a state of its own. */
     enterBetween(
       kind: 'between' | 'ohms',
@@ -244,6 +271,12 @@ function isSamePlace(old: NewReading, now: NewReading): boolean {
   if (!isTakenReading(old) || !isTakenReading(now)) return false;
   return sameTarget(spotOf(old), spotOf(now));
 }
+
+/** What speed and density are worked out from. */
+export type EngineFlowFigures = Omit<
+  Extract<Unstamped<NewReading>, { kind: 'engine-flow' }>,
+  'kind' | 'state' | 'supersedes'
+>;
 
 /** The state as a reading carries it to the server. */
 export type RecordedState = Extract<NewReading, { kind: 'wire' }>['state'];

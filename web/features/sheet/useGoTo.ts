@@ -51,6 +51,10 @@ export function useGoTo(
         setSearch({ section: 'isolate', part, wire }, { replace: true });
         return;
       }
+      case 'engine-flow':
+        dispatch(stateSet({ jobId: job.id, stimulus: undefined, harness: undefined, ...state }));
+        show('compare');
+        return;
       case 'wire':
       case 'gauge':
       case 'scan':

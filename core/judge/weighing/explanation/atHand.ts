@@ -40,6 +40,7 @@ function measuredWith(target: Candidate['target'], { plug }: Candidate['state'])
     case 'gauge':
       return ['gauge'];
     case 'scan':
+    case 'engine-flow':
       return ['scan-tool'];
     case 'sweep':
       return ['logger', 'back-probe'];

@@ -12,6 +12,8 @@ export function howTo({ target, state }: Candidate): Message {
       return say('weighing.open-sweeps-record-live-move');
     case 'scan':
       return withSteps(say('weighing.read-live-data'), state);
+    case 'engine-flow':
+      return withSteps(say('weighing.work-out-engine-flow'), state);
     case 'gauge':
       return target.tap === 'manifold'
         ? say('weighing.put-gauge-manifold-port-own')

@@ -71,6 +71,7 @@ function cautions({ target, state }: Candidate, family: FamilyId): Message[] {
         : [LOOSE_OBJECTS];
   }
   if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state, family);
+  if (target.kind === 'engine-flow') return cautionsFor({ kind: 'scan' }, state, family);
   if (isTarget(target)) return cautionsFor(target, state, family);
   const lane = laneOf(target.from);
   return cautionsFor(lane ? { kind: 'wire', lane, place: 'plug' } : { kind: 'scan' }, state, family);

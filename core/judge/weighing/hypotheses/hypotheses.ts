@@ -5,6 +5,7 @@ import {
   faultAnywhere,
   siteSaid,
   type FaultSubject,
+  type Site,
 } from '../../../machine/fault/index.ts';
 import type { Hypothesis } from './hypothesis.ts';
 import { liftedAmong } from './liftedGround.ts';
@@ -31,7 +32,7 @@ export function hypothesesFor(
   };
   const found: Hypothesis[] = liftedAmong(nothing, subject);
   for (const kind of FAULT_KINDS) {
-    const sites = allSites(kind, subject);
+    const sites = allSites(kind, subject).filter(({ at }) => isFelt(at, subject));
     for (const site of sites)
       found.push({
         id: `${kind.id} ${site.id}`,
@@ -48,6 +49,11 @@ export function hypothesesFor(
   const listed = [...found, ...starvedBeside(found, subject.wiring.sensor.kind)];
   return normalised([...listed, ...unlistedBeside(listed)]);
 }
+
+/** A sensor that takes nothing from a supply knows nothing of what is wrong with it. */
+const isFelt = (at: Site, { wiring: { wires } }: FaultSubject): boolean =>
+  (at.in !== 'rail' && at.in !== 'neighbour') ||
+  wires.some(({ end }) => end.kind === 'rail' && end.rail === at.rail);
 
 /** The same under the starting weights of a job. */
 export function underStartingWeights(

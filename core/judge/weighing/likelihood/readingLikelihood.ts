@@ -116,3 +116,12 @@ export function gaugeLikelihood(
 ): number {
   return mixed(normal(pressureKpa - predictedKpa, sigmaKpa), 1 / spanKpa);
 }
+
+/** Of what is drawn: no two engines fill alike, and one that fills better does so at every speed. */
+const ENGINE_MODEL_SHARE = 0.12;
+/** Likelihood per unit of a flow whose figures were misread: anywhere in the range of the meter. */
+export const mistakenEngineFlow = (span: number): number => MISTAKEN_SHARE / span;
+
+/** How well what speed and density call for fits what the engine draws, per unit of flow. */
+export const engineFlowLikelihood = (flow: number, drawn: number, sigma: number, span: number): number =>
+  mixed(usual(flow - drawn, Math.hypot(sigma, ENGINE_MODEL_SHARE * flow)), 1 / span);

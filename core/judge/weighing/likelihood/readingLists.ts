@@ -1,7 +1,13 @@
-import { isPlain, lanesIn, type AnyEvidence, type BetweenReading } from '../../../record/evidence/index.ts';
+import {
+  airflowInputs,
+  isPlain,
+  lanesIn,
+  type AnyEvidence,
+  type BetweenReading,
+} from '../../../record/evidence/index.ts';
 import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts';
 import { liveDataStep } from '../../../machine/family/index.ts';
-import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
+import { gaugeAgainstSensor, speedDensityFlow, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
 import { throughABody, isRepeat } from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
@@ -9,7 +15,9 @@ import { forEveryTolerance, type Likely } from './lists.ts';
 import type { Places } from '../prediction/places.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import {
+  engineFlowLikelihood,
   gaugeLikelihood,
+  mistakenEngineFlow,
   mistakenGauge,
   mistakenScan,
   mistakenVolts,
@@ -65,6 +73,27 @@ const WEIGHED: {
       return forEveryTolerance(list);
     });
     return { lists, listOf: wayOf, floor: mistakenGauge(span) };
+  },
+
+  'engine-flow'(reading, { caseFile, grid, places: { ways, wayOf } }) {
+    const { measures, lowest, highest } = caseFile.profile;
+    if (measures !== 'air-flow') return undefined;
+    const { value, expandedUncertainty } = speedDensityFlow(airflowInputs(reading));
+    const span = highest - lowest;
+    // What goes past the meter goes into the engine all the same.
+    const lists = ways.map(({ atSource }) =>
+      forEveryTolerance(
+        atSource.map((drawn, node) =>
+          engineFlowLikelihood(
+            value,
+            drawn,
+            Math.hypot(expandedUncertainty / 2, grid.halfSteps[node]! / SQRT_THREE),
+            span,
+          ),
+        ),
+      ),
+    );
+    return { lists, listOf: wayOf, floor: mistakenEngineFlow(span) };
   },
 
   ohms(reading, { answered }) {

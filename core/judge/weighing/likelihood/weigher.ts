@@ -26,7 +26,7 @@ import { quantityGrid, type QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { readingLists } from './readingLists.ts';
 import { type ShownSteps } from '../prediction/shownSteps.ts';
 import { stepsOfAnswers } from '../prediction/stepsOfAnswers.ts';
-import { stepsOfGauge } from '../prediction/stepsOfGauge.ts';
+import { stepsBesideCircuit } from '../prediction/stepsBesideCircuit.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
 import type { ProductsKept, WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 
@@ -253,8 +253,8 @@ export class Weigher {
     const spoken = { ...target, state };
     const places = this.placesFor(spoken, caseFile);
     const steps =
-      target.kind === 'gauge'
-        ? stepsOfGauge(target.tap, places, caseFile.profile)
+      target.kind === 'gauge' || target.kind === 'engine-flow'
+        ? stepsBesideCircuit(target, places, caseFile.profile)
         : stepsOfAnswers(
             target.kind,
             this.answers.at(target, state, this.#axisOf(target)),

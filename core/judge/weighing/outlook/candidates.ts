@@ -13,7 +13,7 @@ import { observationsFor, type ObservationId } from '../../../record/observation
 import { familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
 import type { Companion } from '../../../measure/companion/index.ts';
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
-import { KOEO, drivenStates, fartherHandState, FULL_TRAVEL, VALVE_OPEN } from './drivenStates.ts';
+import { KOEO, drivenStates, fartherHandState, FULL_TRAVEL, REVVED, VALVE_OPEN } from './drivenStates.ts';
 
 /** A reading that could be taken next. */
 export interface Candidate {
@@ -92,6 +92,12 @@ export function candidatesFor(
     // The air temperature in the same body is a resistor: across its own two pins it is seen by itself.
     ...(companion?.kind === 'temperature' && measured.includes('second-signal')
       ? [ohms('second-signal', second('return', measured))]
+      : []),
+    ...(moved && familyOf(family).needs === 'displacement'
+      ? [
+          ...signals.map((lane) => wire(lane, 'plug', REVVED)),
+          ...[moved, REVVED].map((state): Candidate => ({ target: { kind: 'engine-flow' }, state })),
+        ]
       : []),
     ...observationsFor(family)
       .filter(({ id }) => id !== 'code-supply' || measured.includes('reference'))

@@ -11,6 +11,7 @@ import type { SensorProfile } from '../../../measure/transfer/index.ts';
 
 export const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 export const FULL_TRAVEL: MachineState = { ...KOEO, stimulus: { kind: 'full-travel' } };
+export const REVVED: MachineState = { engine: 'held-revs', plug: 'connected' };
 export const VALVE_OPEN: MachineState = {
   engine: 'held-revs',
   plug: 'connected',

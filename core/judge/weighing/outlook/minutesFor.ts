@@ -10,6 +10,8 @@ const PLACE_MINUTES: Record<Place, number> = { plug: 1, connector: 3, unit: 4 };
 const AWKWARD_MINUTES = 15;
 const GAUGE_MINUTES = 4;
 const SCAN_MINUTES = 1;
+/** Three figures of live data, and to put them in. */
+const ENGINE_FLOW_MINUTES = 3;
 const PLUG_MINUTES = 1;
 const ENGINE_MINUTES = 1;
 const PUMP_MINUTES = 3;
@@ -43,6 +45,7 @@ export function minutesFor(
   if (state.harness && !last.harness) minutes += NEIGHBOUR_MINUTES;
   if (target.kind === 'gauge' && !taken.some((one) => one.kind === 'gauge' && one.tap === target.tap))
     minutes += GAUGE_MINUTES;
+  if (target.kind === 'engine-flow') minutes += ENGINE_FLOW_MINUTES;
   if (target.kind === 'scan' && !taken.some(({ kind }) => kind === 'scan')) minutes += SCAN_MINUTES;
   if (last.plug !== state.plug) minutes += PLUG_MINUTES;
   if (!sameDrive(last, state)) {

@@ -4,8 +4,8 @@ import type { Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import type { Rig } from '../../../machine/rig/index.ts';
 
-/** Spots that the circuit answers for; a gauge is no part of it. What the unit watches is read by nobody but the unit. */
-export type CircuitSpot = Exclude<Spot, { kind: 'gauge' }> | UnitSees;
+/** Spots that the circuit answers for; neither a gauge nor the engine is a part of it. What the unit watches is read by nobody but the unit. */
+export type CircuitSpot = Exclude<Spot, { kind: 'gauge' | 'engine-flow' }> | UnitSees;
 interface UnitSees {
   kind: 'unit-sees';
   what: Exclude<Watched, 'signal'>;

@@ -49,6 +49,16 @@ export const OHMS_SCALE: Scale = {
   readAt: (step) => (step === OHMS_STEPS - 1 ? Infinity : LEAST_OHMS * Math.expm1(step * OHMS_STEP)),
 };
 
+/** Grams a second by shares, as coarse as speed and density tell them apart. */
+const LEAST_FLOW = 0.5;
+const FLOW_STEP = 0.3;
+const FLOW_STEPS = 25;
+export const ENGINE_FLOW_SCALE: Scale = {
+  steps: FLOW_STEPS,
+  stepOf: (flow) => within(Math.log1p(Math.max(0, flow) / LEAST_FLOW) / FLOW_STEP, FLOW_STEPS),
+  readAt: (step) => LEAST_FLOW * Math.expm1(step * FLOW_STEP),
+};
+
 /** Even steps over what the sensor can show, and a little past it. */
 export function valueScale({ lowest, highest }: SensorProfile, stepShare: number): Scale {
   const range = highest - lowest;
