@@ -2,7 +2,7 @@ import { list, NOTHING_TO_SAY, say, verbatim, volts } from '@lettura/core/measur
 import { laneSaid, stateSaid } from '@lettura/core/machine/places';
 import { expect, test } from 'vitest';
 import { accented, accentedText } from './accented.ts';
-import { catalogueOf } from './languages.ts';
+import { catalogueOf } from './catalogues.ts';
 import { ENGLISH_MESSAGES } from './en/index.ts';
 import { ENGLISH, inWords, wordsFor } from './index.ts';
 

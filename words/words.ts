@@ -1,6 +1,7 @@
 import { createIntl, createIntlCache, type IntlShape } from '@formatjs/intl';
 import type { Message, MessageList, Value } from '@lettura/core/measure/message';
-import { catalogueOf, localeOf } from './languages.ts';
+import { catalogueOf } from './catalogues.ts';
+import { localeOf } from './languages.ts';
 import { isBeyondCounting, quantityWords } from './numbers.ts';
 import type { Reader } from './reader.ts';
 
@@ -30,7 +31,7 @@ function makeWords(reader: Reader): Words {
   const intl = createIntl(
     {
       locale: localeOf(reader.language),
-      messages: catalogueOf(reader.language),
+      messages: { ...catalogueOf(reader.language) },
       onError: (error) => {
         throw error;
       },

@@ -49,7 +49,7 @@ import {
 import type { jobChange, jobSubject } from '@lettura/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
-import { LANGUAGE } from '../ui/words.ts';
+import { LANGUAGE } from '../ui/language.ts';
 
 /** Every answer is read by the contract: what it lacks fails here, by name; what it has beyond is passed over. */
 export const api = createApi({

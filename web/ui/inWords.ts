@@ -6,7 +6,8 @@ import { formatPressure, fromKpaAbs, type Ambient, type AmbientSource } from '@l
 import type { CauseClass } from '@lettura/core/judge/weighing';
 import { datesIn, proofSaid, recordWords, type RecordWords } from '@lettura/words';
 import type { Units } from './units.ts';
-import { LANGUAGE, said, t } from './words.ts';
+import { LANGUAGE } from './language.ts';
+import { said, t } from './words.ts';
 
 export { day, gaugeUnit } from '@lettura/words';
 export { upperFirst } from './words.ts';

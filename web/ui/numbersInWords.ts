@@ -1,6 +1,7 @@
 import { ohms as ofOhms, times, volts as ofVolts } from '@lettura/core/measure/message';
 import { enSaid } from '@lettura/core/measure/uncertainty';
-import { LANGUAGE, said } from './words.ts';
+import { LANGUAGE } from './language.ts';
+import { said } from './words.ts';
 import { quantityWords, wordsFor } from '@lettura/words';
 
 /** Quantities that are written alike in every unit of pressure. */

@@ -1,23 +1,8 @@
 import { refusalOf } from '@lettura/contract';
 import type { Message, Value } from '@lettura/core/measure/message';
-import { LANGUAGES, wordsFor, type Language, type Words } from '@lettura/words';
+import { wordsFor, type Words } from '@lettura/words';
+import { LANGUAGE } from './language.ts';
 import type { Units } from './units.ts';
-
-/** Kept apart from the other preferences: it is known before anything is drawn, and another one starts the page anew. */
-const KEY = 'lettura.language';
-
-function chosen(): Language {
-  try {
-    const kept = globalThis.localStorage?.getItem(KEY);
-    return LANGUAGES.find((one) => one === kept) ?? 'en';
-  } catch {
-    // Storage may be forbidden altogether.
-    return 'en';
-  }
-}
-
-/** Of this page, as long as it is open. */
-export const LANGUAGE: Language = chosen();
 
 /** The words of whoever reads this page in these units. */
 export const wordsIn = ({ absolute, vacuum }: Units): Words =>

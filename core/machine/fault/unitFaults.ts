@@ -32,7 +32,7 @@ const NO_REFERENCE: FaultSpec = {
   looksLike: say('faults.low-units-pin-every-sensor'),
   hides: say('faults.prove-units-feeds-grounds-first'),
   size: { unit: 'V', lowest: 0, highest: 4.4, spread: 'even' },
-  beyond: { size: { unit: 'V', lowest: 0, highest: 4.8, spread: 'even' } },
+  beyond: { size: { unit: 'V', lowest: 0, highest: 9, spread: 'even' } },
   sites: ({ wiring }) =>
     wiring.rails.map((_, rail) =>
       faultSite({ in: 'rail', rail }, (volts) => [{ on: 'rail', rail, change: { volts } }]),

@@ -6,7 +6,8 @@ import { downloadBlob } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import type { Units } from '../../ui/units.ts';
-import { LANGUAGE, t } from '../../ui/words.ts';
+import { LANGUAGE } from '../../ui/language.ts';
+import { t } from '../../ui/words.ts';
 
 /** The report as a PDF, which the server weighs and sets: that takes it some seconds. */
 export function SavePdf({
