@@ -1,7 +1,7 @@
 import type { Lane } from '@lettura/core/machine/places';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { NO_WHAT_IF, type JobWeighing, type WhatIf } from '@lettura/core/judge/weighing';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { meanwhile } from './meanwhile.ts';
 import { weigh } from './weighingWorker.ts';
 
@@ -23,7 +23,10 @@ export function useWeighing(
   useEffect(
     () =>
       weigh(job, (weighing) =>
-        setReply((before) => ({ of: job, weighing: meanwhile(before?.weighing, weighing) })),
+        // In small pieces: whoever types on meanwhile is not held up by what the last reading means.
+        startTransition(() =>
+          setReply((before) => ({ of: job, weighing: meanwhile(before?.weighing, weighing) })),
+        ),
       ),
     [job],
   );
