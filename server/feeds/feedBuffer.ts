@@ -1,11 +1,14 @@
 import { randomBytes } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import type { FeedSample, FeedStatus } from '@lettura/contract';
+import { Attention } from './attention.ts';
 
 /** Samples of a feed since it began, the last of them kept: a browser that dropped out asks for what it missed. */
 export class FeedBuffer {
   /** Of this run: a number from before a restart of the server means nothing in it. */
   readonly run = randomBytes(6).toString('hex');
+  /** Of whoever follows it. */
+  readonly attention = new Attention();
   readonly #ring: FeedSample[] = [];
   readonly #capacity: number;
   #next = 1;

@@ -32,6 +32,7 @@ export async function streamFeed(
     'x-accel-buffering': 'no',
   });
   res.write(`retry: ${RETRY_MS}\n\n`);
+  const lookAway = buffer.attention.begin();
   let sent = buffer.seenBy(req.get('last-event-id'));
   while (!gone.signal.aborted) {
     const { samples, missed } = buffer.after(sent);
@@ -42,6 +43,7 @@ export async function streamFeed(
     await settled(gone.signal, (done) => setTimeout(done, GATHER_MS));
     if (buffer.after(sent).samples.length === 0) await buffer.news(gone.signal, HEARTBEAT_MS);
   }
+  lookAway();
   res.end();
 }
 

@@ -21,6 +21,7 @@ const WAITS = { answerMs: 400, longMs: 5000, pieceMs: 600 };
 async function followed(
   manner: Manner = 'usual',
   vehicle?: SimulatedVehicle,
+  isLookedAt = true,
 ): Promise<{ vehicle: SimulatedVehicle; feed: VehicleFeed }> {
   const one = vehicle ?? (await simulatedVehicle());
   open.push(() => one.close());
@@ -35,6 +36,7 @@ async function followed(
     log,
   });
   open.push(() => feed.stop());
+  if (isLookedAt) feed.buffer.attention.begin();
   return { vehicle: one, feed };
 }
 const live = (feed: VehicleFeed) => eventually(() => expect(feed.buffer.status.state).toBe('live'));
@@ -143,6 +145,29 @@ test('a vehicle that is turned off while it is asked is not told as one that has
   const { vehicle, feed } = await followed();
   await live(feed);
   vehicle.behave('leaves');
+  await expect(feed.report()).rejects.toThrow('feed.bus-silent');
+});
+
+test('a bus that nobody looks at is left alone; whoever reads codes is looked up for, and it is quiet again', async () => {
+  const { vehicle, feed } = await followed('usual', undefined, false);
+  const quiet = async () => {
+    const before = vehicle.heard();
+    await new Promise((resolve) => setTimeout(resolve, 3 * WAITS.answerMs));
+    return vehicle.heard() - before;
+  };
+  expect(await quiet()).toBe(0);
+  expect((await feed.report()).units).toHaveLength(2);
+  expect(vehicle.heard()).toBeGreaterThan(0);
+  // What was on its way may still be sent.
+  await quiet();
+  expect(await quiet()).toBe(0);
+  const lookAway = feed.buffer.attention.begin();
+  await eventually(() => expect(valueOf(feed, 0x33)).toBe(101));
+  lookAway();
+  lookAway();
+  await quiet();
+  expect(await quiet()).toBe(0);
+  vehicle.behave('silent');
   await expect(feed.report()).rejects.toThrow('feed.bus-silent');
 });
 

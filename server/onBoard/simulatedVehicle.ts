@@ -46,6 +46,8 @@ export interface SimulatedVehicle {
   mend(): void;
   /** Long enough for every self-test to finish. */
   drive(): void;
+  /** Frames that were sent to it so far. */
+  heard(): number;
   cut(): void;
   close(): Promise<void>;
 }
@@ -96,6 +98,7 @@ type Unit = (request: readonly number[]) => number[] | undefined;
 export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Promise<SimulatedVehicle> {
   const sockets = new Set<Socket>();
   let manner: Manner = 'usual';
+  let heard = 0;
   let clearedAtMs = -Infinity;
   let now = machine;
   let driven = false;
@@ -176,7 +179,10 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
     socket.on('data', (piece: string) => {
       const lines = (text + piece).split('\r');
       text = lines.pop() ?? '';
-      for (const line of lines) bus.command(line);
+      for (const line of lines) {
+        if (/^t/iu.test(line)) heard++;
+        bus.command(line);
+      }
     });
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
@@ -189,6 +195,7 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
       // That the fault is gone is proven, and only then the unit forgets it.
       if (codesOf(now).length === 0) kept.permanent = [];
     },
+    heard: () => heard,
     cut: () => sockets.forEach((socket) => socket.destroy()),
     close: async () => {
       for (const socket of sockets) socket.destroy();

@@ -58,6 +58,8 @@ export class VehicleFeed implements Feed {
   /** Live data waits while codes are read: a report is asked for by somebody who waits for it. */
   #aside: Promise<unknown> = Promise.resolve();
   #connected: Connected | undefined;
+  /** Those who wait until it is found, or is not. */
+  readonly #waiting = new Set<{ found: (vehicle: Connected) => void; lost: (fault: FeedFault) => void }>();
 
   constructor(options: VehicleFeedOptions) {
     this.#options = options;
@@ -71,18 +73,20 @@ export class VehicleFeed implements Feed {
   async stop(): Promise<void> {
     this.#stopped.abort();
     this.#adapter?.close();
+    this.#isLost(new FeedFault(say('feed.connection-closed')));
     await this.#done;
   }
 
   /** Everything that its units say of themselves; fails where no vehicle answers just now. */
   report(): Promise<VehicleReport> {
-    const report = this.#report();
-    this.#aside = report;
-    return report;
+    return this.#asked((vehicle) => {
+      const report = this.#report(vehicle);
+      this.#aside = report;
+      return report;
+    });
   }
 
-  async #report(): Promise<VehicleReport> {
-    const { tester, units, all } = this.#vehicle();
+  async #report({ tester, units, all }: Connected): Promise<VehicleReport> {
     // Who is there just now: a key may have been turned since, and a unit that is gone has not said that it has no codes.
     const there = await tester.ask(requestFor('live-data', SUPPORTED_LISTS[0]!), all);
     if (there.length === 0) throw new FeedFault(say('feed.bus-silent'));
@@ -98,19 +102,40 @@ export class VehicleFeed implements Feed {
     };
   }
 
-  async clear(): Promise<Clearing> {
-    const { tester, units, all } = this.#vehicle();
-    const done = await clearCodes(
-      tester,
-      all,
-      units.map(({ unit }) => unit),
-    );
-    return { clearedAt: new Date().toISOString(), ...done };
+  clear(): Promise<Clearing> {
+    return this.#asked(async ({ tester, units, all }) => {
+      const done = await clearCodes(
+        tester,
+        all,
+        units.map(({ unit }) => unit),
+      );
+      return { clearedAt: new Date().toISOString(), ...done };
+    });
   }
 
-  #vehicle(): Connected {
-    if (this.#connected) return this.#connected;
-    throw new FeedFault(this.buffer.status.message ?? say('feed.no-vehicle-yet'));
+  /** Of a vehicle that is there, or is found within one try: whoever asks is attention as well. */
+  async #asked<T>(ask: (vehicle: Connected) => Promise<T>): Promise<T> {
+    const lookAway = this.buffer.attention.begin();
+    try {
+      return await ask(this.#connected ?? (await this.#found()));
+    } finally {
+      lookAway();
+    }
+  }
+
+  #found(): Promise<Connected> {
+    return new Promise((resolve, reject) => this.#waiting.add({ found: resolve, lost: reject }));
+  }
+
+  #isFound(vehicle: Connected): void {
+    this.#connected = vehicle;
+    for (const { found } of this.#waiting) found(vehicle);
+    this.#waiting.clear();
+  }
+
+  #isLost(fault: FeedFault): void {
+    for (const { lost } of this.#waiting) lost(fault);
+    this.#waiting.clear();
   }
 
   #run(): Promise<void> {
@@ -118,13 +143,17 @@ export class VehicleFeed implements Feed {
     const { signal } = this.#stopped;
     return followAgain(
       async (works) => {
+        // A bus that is asked does not go to sleep, and another tester may be on it: it is left alone until somebody looks.
+        await this.buffer.attention.until(signal);
+        if (signal.aborted) return;
         const adapter = await Adapter.open(host, port, connectMs);
         this.#adapter = adapter;
         try {
           const tester = new Tester(adapter, waits);
-          this.#connected = { tester, ...(await findUnits(adapter, tester)) };
+          const vehicle = { tester, ...(await findUnits(adapter, tester)) };
+          this.#isFound(vehicle);
           this.buffer.setStatus({ state: 'live', instrument: 'Vehicle' });
-          await this.#poll(this.#connected, works);
+          await this.#poll(vehicle, works);
         } finally {
           this.#connected = undefined;
           adapter.close();
@@ -134,12 +163,13 @@ export class VehicleFeed implements Feed {
         if (!signal.aborted) log.warn({ feed: 'live-data', message }, 'The vehicle is away.');
         this.buffer.setStatus({ state: 'lost', message });
         this.#standing.forget();
+        this.#isLost(new FeedFault(message));
       },
       { ...between, signal },
     );
   }
 
-  /** As fast as it answers, each item from the first unit that has it. */
+  /** As fast as it answers, each item from the first unit that has it, while somebody looks. */
   async #poll({ tester, units, all }: Connected, works: () => void): Promise<void> {
     const wanted = LIVE_ITEM_IDS.flatMap((item) => {
       const unit = units.find(({ items }) => items.includes(item))?.unit;
@@ -154,6 +184,8 @@ export class VehicleFeed implements Feed {
     while (!this.#stopped.signal.aborted) {
       for (const { item, unit } of wanted) {
         await this.#aside.catch(() => {});
+        await this.buffer.attention.until(this.#stopped.signal);
+        if (this.#stopped.signal.aborted) return;
         const [first] = await tester.ask(requestFor('live-data', item), unit);
         if (this.#stopped.signal.aborted) return;
         heard(first !== undefined);
@@ -163,6 +195,7 @@ export class VehicleFeed implements Feed {
         this.buffer.push({ atMs: Date.now(), values: this.#standing.with(item, value ?? null) });
       }
       if (wanted.length > 0) continue;
+      await this.buffer.attention.until(this.#stopped.signal);
       heard((await tester.ask(requestFor('live-data', SUPPORTED_LISTS[0]!), all)).length > 0);
       await pause(STILL_THERE_MS, undefined, { signal: this.#stopped.signal }).catch(() => {});
     }
