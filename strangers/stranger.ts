@@ -27,6 +27,7 @@ const OHMMETER_VOLTS = 0.4;
 const OHMMETER_OHMS = 2000;
 const MOST_OHMS = 2e7;
 const METER_OHMS = 1e7;
+const LEAD_OHMS = 0.05;
 
 const MAKES = 6;
 const STATIONS_KPA = [89, 94, 98.5, 101.5] as const;
@@ -240,6 +241,8 @@ export class Stranger {
       found.push(
         resistor(this.#at(a, 2), b === 'ground' ? GROUND : b === 'battery' ? BATTERY : this.#at(b, 2), ohms),
       );
+    for (const one of state.harness?.attachments ?? [])
+      if (one.kind === 'jumper') found.push(resistor(this.#node(one.from), this.#node(one.to), LEAD_OHMS));
     found.push(...this.#element(state, isAsleep));
     return found;
   }

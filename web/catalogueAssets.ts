@@ -1,4 +1,4 @@
-import { parse } from '@formatjs/icu-messageformat-parser';
+import { parse, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { catalogueOf } from '../words/catalogues.ts';
 import { LANGUAGES, type Language } from '../words/languages.ts';
 import { fileURLToPath } from 'node:url';
@@ -20,10 +20,10 @@ export function catalogueAssets(): Plugin {
     load(id) {
       if (id !== CATALOGUES) return null;
       for (const language of LANGUAGES) {
-        const parsed = Object.entries(catalogueOf(language)).map(([code, message]) => [
-          code,
-          typeof message === 'string' ? parse(message) : message,
-        ]);
+        const messages: [string, string | MessageFormatElement[]][] = Object.entries(catalogueOf(language));
+        const parsed = messages.map(
+          ([code, message]) => [code, typeof message === 'string' ? parse(message) : message] as const,
+        );
         const source = JSON.stringify(Object.fromEntries(parsed));
         files.set(language, this.emitFile({ type: 'asset', name: `${language}.json`, source }));
       }

@@ -62,7 +62,7 @@ export function workThrough(patient: Patient, textbook?: readonly Candidate[]): 
       isolation: inOrder.filter((reading) => !isPlain(reading)),
     };
   }
-  const { ranked, classes, verdict } = judgement!;
+  const { ranked, named, placeShare, classes, verdict } = judgement!;
   const [said] = classes;
   const { classTrue } = patient;
   return {
@@ -81,8 +81,12 @@ export function workThrough(patient: Patient, textbook?: readonly Candidate[]): 
     classSaid: said!.class,
     classShare: said!.share,
     classRight: said!.class === classTrue,
-    placeRight: patient.isRight(ranked[0]!.decision),
-    placeShare: ranked[0]!.share,
+    // Of what is named together, one is it.
+    placeRight: ranked.some(
+      ({ decision }) =>
+        decision.members.every((member) => named.members.includes(member)) && patient.isRight(decision),
+    ),
+    placeShare,
     readings: inOrder.length + caseFile.sweeps.length + caseFile.observations.length,
     minutes,
     brier: classes.reduce(

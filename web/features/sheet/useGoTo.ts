@@ -1,5 +1,5 @@
 import { looksRight } from '@lettura/bench';
-import type { MachineState, Target } from '@lettura/core/machine/places';
+import { isOnSensor, type MachineState, type Target } from '@lettura/core/machine/places';
 import type { NextReading } from '@lettura/core/judge/weighing';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
@@ -46,7 +46,8 @@ export function useGoTo(
           return;
         }
         const wire = typeof target.from === 'string' ? 'signal' : target.from.lane;
-        const isAcrossPins = target.kind === 'ohms' && target.to !== 'battery-negative';
+        const isAcrossPins =
+          (target.kind === 'ohms' && target.to !== 'battery-negative') || isOnSensor(state.harness);
         const part = isAcrossPins ? 'sensor' : 'wires';
         setSearch({ section: 'isolate', part, wire }, { replace: true });
         return;

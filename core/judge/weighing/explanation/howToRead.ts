@@ -1,5 +1,5 @@
 import { list, pressure, say, type Message } from '../../../measure/message/index.ts';
-import { type MachineState } from '../../../machine/places/index.ts';
+import { isOnSensor, type MachineState } from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 
@@ -23,6 +23,7 @@ export function howTo({ target, state }: Candidate): Message {
         ? say('weighing.key-off-measure-to-ground')
         : say('weighing.key-off-plug-off-measure');
     case 'between':
+      if (isOnSensor(state.harness)) return say('weighing.feed-sensor-past-its-plug');
       return say('weighing.both-probes-same-wire-one');
     case 'wire':
       if (state.harness) return say('weighing.unplug-other-sensors-reference-then');

@@ -1,5 +1,11 @@
 import { say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
-import { isTarget, type Lane, type MachineState, type ProbePoint } from '../../../machine/places/index.ts';
+import {
+  isOnSensor,
+  isTarget,
+  type Lane,
+  type MachineState,
+  type ProbePoint,
+} from '../../../machine/places/index.ts';
 import { spotSaid } from '../../../record/evidence/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { FamilyId } from '../../../machine/family/index.ts';
@@ -73,6 +79,7 @@ function cautions({ target, state }: Candidate, family: FamilyId): Message[] {
   if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state, family);
   if (target.kind === 'engine-flow') return cautionsFor({ kind: 'scan' }, state, family);
   if (isTarget(target)) return cautionsFor(target, state, family);
+  if (isOnSensor(state.harness)) return [say('isolation.by-itself-caution')];
   const lane = laneOf(target.from);
   return cautionsFor(lane ? { kind: 'wire', lane, place: 'plug' } : { kind: 'scan' }, state, family);
 }

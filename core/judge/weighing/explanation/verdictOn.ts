@@ -20,7 +20,7 @@ export function verdictOn(
   wrong: readonly Remark[],
   asked: Candidate | undefined,
 ): Verdict {
-  const { id, cause, class: sort } = judgement.ranked[0]!.decision;
+  const { id, cause, class: sort } = judgement.named;
   if (judgement.verdict !== 'decided')
     return { decided: false, sentence: whyNotYet(judgement, caseFile, asked) };
   if (sort === 'nothing' && wrong.length > 0)
@@ -31,7 +31,7 @@ export function verdictOn(
 
 /** @param asked what is shown as the next reading; undefined where none is worth asking for */
 function whyNotYet(judgement: Judgement, caseFile: CaseFile, asked: Candidate | undefined): Message {
-  const { ranked, placeShare, classes, gate, misfits } = judgement;
+  const { ranked, named, placeShare, classes, gate, misfits } = judgement;
   const cannotTell = judgement.verdict === 'cannot-tell' || asked === undefined;
   if (misfits.length > 0)
     return say('verdict.none-explains-these', {
@@ -42,7 +42,7 @@ function whyNotYet(judgement: Judgement, caseFile: CaseFile, asked: Candidate | 
       count: misfits.length,
     });
   if (isUnexplained(judgement)) return say('verdict.none-explains');
-  const title = titleSaid(ranked[0]!.decision.cause);
+  const title = titleSaid(named.cause);
   const labelled = (wanted: GateItem['state']) =>
     gate.filter(({ state }) => state === wanted).map(({ label }) => label);
   const [missing, refuted] = [labelled('missing'), labelled('refuted')];
@@ -54,7 +54,7 @@ function whyNotYet(judgement: Judgement, caseFile: CaseFile, asked: Candidate | 
       look: candidateSaid(asked),
       isQuestion: asked.target.kind === 'observation',
     });
-  const second = ranked[1];
+  const second = ranked.find(({ decision }) => !decision.members.some((one) => named.members.includes(one)));
   if (!second) return say('verdict.leads-alone', { title });
   return say(cannotTell ? 'verdict.cannot-tell' : 'verdict.also-explains', {
     title,

@@ -6,7 +6,7 @@ import {
   classShares,
   decisionShares,
   decisionsFor,
-  shareAtItsPlace,
+  namedBy,
   type Decision,
   type Decisions,
 } from '../posterior/decisions.ts';
@@ -38,7 +38,9 @@ export interface Standing {
   posterior: Posterior;
   decisions: Decisions;
   ranked: readonly Ranked[];
-  /** Of the leading decision, with what is found at the same place. */
+  /** What a verdict would name. */
+  named: Decision;
+  /** Of that, with what is found at the same place. */
   placeShare: number;
   classes: readonly { class: Decision['class']; share: number }[];
   /** What the class of the leading decision has to have before it is named. */
@@ -75,25 +77,25 @@ export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: r
     .map((decision, d) => ({ decision, share: shares[d]! }))
     .sort((a, b) => b.share - a.share);
   const leader = ranked[0]!.decision;
-  const placeShare = shareAtItsPlace(decisions, shares, decisions.all.indexOf(leader));
+  const { named, placeShare } = namedBy(decisions, shares, decisions.all.indexOf(leader), PLACE_SHARE);
   const classes = classShares(decisions, shares);
   return {
     weighed,
     posterior: known,
     decisions,
     ranked,
+    named,
     placeShare,
     classes,
-    shareToName: shareToName(leader, weighed.hypotheses, caseFile),
-    gate: gateItems(leader, caseFile, wires),
+    shareToName: shareToName(named, weighed.hypotheses, caseFile),
+    gate: gateItems(named, caseFile, wires),
     misfits: [],
   };
 }
 
 /** With the whole gate, for which the readings are weighed again without each of them. */
 export function withWholeGate(first: Standing, caseFile: CaseFile, wires: readonly Lane[]): Standing {
-  const { weighed, posterior: known, decisions, ranked } = first;
-  const { decision } = ranked[0]!;
+  const { weighed, posterior: known, decisions, named: decision } = first;
   const misfits = misfitsOf(decision, weighed, known, caseFile);
   if (!isSure(first)) return { ...first, misfits };
   return { ...first, gate: wholeGate(decision, weighed, known, decisions, caseFile, wires), misfits };

@@ -2,7 +2,13 @@ import { list, say, type Message } from '../../../measure/message/index.ts';
 import type { Lane } from '../../../machine/places/index.ts';
 import { disagreements, type CaseFile } from '../../checks/index.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
-import { classShares, decisionShares, decisionsFor, shareAtItsPlace } from '../posterior/decisions.ts';
+import {
+  classShares,
+  decisionShares,
+  decisionsFor,
+  plugContacts,
+  shareAtItsPlace,
+} from '../posterior/decisions.ts';
 import { titleOf } from '../posterior/causeSaid.ts';
 import { wholeGate } from './loneWitness.ts';
 import { PLACE_SHARE, shareToName } from './shareToName.ts';
@@ -22,16 +28,19 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const decisions = decisionsFor(weighed.hypotheses);
   const known = posterior(weighed);
   const shares = decisionShares(decisions, known.shares);
-  const wanted = decisions.all.findIndex(({ id }) => id === cause);
-  const decision = decisions.all[wanted];
+  const contacts = plugContacts(decisions);
+  const decision = [...decisions.all, ...(contacts ? [contacts] : [])].find(({ id }) => id === cause);
   if (!decision) return say('proof.no-cause', { title: titleOf(cause) });
   if (weighed.readings.every(isCode)) return say('proof.nothing-read');
   if (decision.class === 'unlisted' || misfitsOf(decision, weighed, known, caseFile).length > 0)
     return say('proof.none-explains');
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   const needed = shareToName(decision, weighed.hypotheses, caseFile);
-  if (shareAtItsPlace(decisions, shares, wanted) < PLACE_SHARE || ofClass < needed)
-    return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * shares[wanted]!) });
+  const wanted = decisions.all.indexOf(decision);
+  const share = decision.members.reduce((sum, member) => sum + known.shares[member]!, 0);
+  const placeShare = wanted < 0 ? share : shareAtItsPlace(decisions, shares, wanted);
+  if (placeShare < PLACE_SHARE || ofClass < needed)
+    return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * share) });
   const [wrong] = decision.class === 'nothing' ? disagreements(caseFile) : [];
   if (wrong) return say('proof.something-wrong', { remark: wrong.sentence });
   const missing = wholeGate(decision, weighed, known, decisions, caseFile, wires).filter(

@@ -1,3 +1,4 @@
+import type { Effect } from '../../../machine/fault/index.ts';
 import type { WiringSpec } from '../../../machine/wiring/index.ts';
 import type { Hypothesis } from './hypothesis.ts';
 
@@ -9,6 +10,16 @@ import type { Hypothesis } from './hypothesis.ts';
 /** So often such an output stays at one level, rather than doing what the usual circuit would. */
 const STAYS_SHARE = 0.4;
 const SUPPLIES: readonly string[] = ['reference', 'battery-feed'];
+
+/** Whether a contact of the plug is open that the output hangs on: where it may stay instead is weighed by itself. */
+export const losesSupplyAtPlug = (effects: readonly Effect[]): boolean =>
+  effects.some(
+    (effect) =>
+      effect.on === 'part' &&
+      'addOhms' in effect &&
+      effect.addOhms === Infinity &&
+      SUPPLIES.some((wire) => effect.part === `${wire}:plug`),
+  );
 
 /** Beside each supply that is open in the sensor plug: the same, with an output that stays anywhere. */
 export function starvedBeside(

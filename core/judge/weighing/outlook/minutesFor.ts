@@ -18,6 +18,7 @@ const PUMP_MINUTES = 3;
 const HAND_MINUTES = 0.5;
 const SWEEP_MINUTES = 2;
 const NEIGHBOUR_MINUTES = 3;
+const BRIDGE_MINUTES = 2;
 
 /** Where a probe has to get to. */
 export function placesOf(target: { kind: string } & (Candidate['target'] | AnyEvidence)): Place[] {
@@ -42,7 +43,10 @@ export function minutesFor(
     if (!taken.some((one) => placesOf(one).includes(place)))
       minutes += PLACE_MINUTES[place] + (reaches[place] === 'awkward' ? AWKWARD_MINUTES : 0);
   if (target.kind === 'sweep') minutes += SWEEP_MINUTES;
-  if (state.harness && !last.harness) minutes += NEIGHBOUR_MINUTES;
+  if (state.harness && !last.harness)
+    minutes +=
+      (state.harness.neighboursOff.length > 0 ? NEIGHBOUR_MINUTES : 0) +
+      BRIDGE_MINUTES * state.harness.attachments.length;
   if (target.kind === 'gauge' && !taken.some((one) => one.kind === 'gauge' && one.tap === target.tap))
     minutes += GAUGE_MINUTES;
   if (target.kind === 'engine-flow') minutes += ENGINE_FLOW_MINUTES;

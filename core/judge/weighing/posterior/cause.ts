@@ -7,6 +7,8 @@ export type Cause =
   | { of: 'nothing' | 'sensor' | 'wrong-part' | 'unlisted' }
   | { of: PhysicalKindId }
   | { of: 'wire'; wire: Lane; joint: Joint }
+  /** One of the contacts in the sensor plug, whichever it is. */
+  | { of: 'plug-contacts' }
   | { of: 'wire-to-ground' | 'wire-to-battery'; wire: Lane }
   | { of: 'wires-together'; wires: readonly [Lane, Lane] }
   | { of: 'two-wires-open'; wires: readonly [Lane, Lane]; joint: Joint }
@@ -42,6 +44,7 @@ export function causeId(cause: Cause): string {
     case 'sensor':
     case 'wrong-part':
     case 'unlisted':
+    case 'plug-contacts':
     case 'hose':
     case 'hoses-swapped':
     case 'linkage':
@@ -64,6 +67,7 @@ export function parseCause(id: string): Cause | undefined {
       case 'sensor':
       case 'wrong-part':
       case 'unlisted':
+      case 'plug-contacts':
         return { of };
       case 'wire':
         return isLane(wire) && isJoint(last) ? { of, wire, joint: last } : undefined;

@@ -11,6 +11,8 @@ export function titleSaid(cause: Cause): Message {
       return cause.joint === 'plug'
         ? say('cause.plug-contact.title', { wires })
         : say('cause.wire.title', { wires, joint: jointSaid(cause.joint) });
+    case 'plug-contacts':
+      return say('cause.plug-contacts.title');
     case 'two-wires-open':
       return say('cause.two-wires-open.title', { wires, joint: jointSaid(cause.joint) });
     case 'wire-to-ground':
@@ -48,6 +50,8 @@ export function remedySaid(cause: Cause): Message {
       return cause.joint === 'plug'
         ? say('cause.plug-contact.remedy')
         : say('cause.wire.remedy', { joint: jointSaid(cause.joint) });
+    case 'plug-contacts':
+      return say('cause.plug-contact.remedy');
     case 'two-wires-open':
       return say('cause.two-wires-open.remedy', { joint: jointSaid(cause.joint) });
     case 'unit-pin-open':

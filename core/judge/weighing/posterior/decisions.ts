@@ -58,6 +58,33 @@ export const shareAtItsPlace = ({ all }: Decisions, ofDecisions: Float64Array, d
     0,
   );
 
+const isPlugContact = ({ cause }: Decision): boolean => cause.of === 'wire' && cause.joint === 'plug';
+
+/** Whichever contact of the sensor plug it is: they are looked at together, and a voltage seldom tells one from the other. */
+export function plugContacts({ all }: Decisions): Decision | undefined {
+  const members = all.filter(isPlugContact).flatMap((one) => one.members);
+  const cause = { of: 'plug-contacts' } as const;
+  return members.length > 0 ? { cause, id: causeId(cause), class: 'wire', members } : undefined;
+}
+
+/** What a verdict names: the leading decision, or the contacts of the plug where it is one of them and not told from the others. */
+export function namedBy(
+  decisions: Decisions,
+  ofDecisions: Float64Array,
+  leader: number,
+  placeShareNeeded: number,
+): { named: Decision; placeShare: number } {
+  const named = decisions.all[leader]!;
+  const placeShare = shareAtItsPlace(decisions, ofDecisions, leader);
+  const contacts = isPlugContact(named) ? plugContacts(decisions) : undefined;
+  if (!contacts || placeShare >= placeShareNeeded) return { named, placeShare };
+  const together = decisions.all.reduce(
+    (sum, one, d) => (isPlugContact(one) ? sum + ofDecisions[d]! : sum),
+    0,
+  );
+  return together >= placeShareNeeded ? { named: contacts, placeShare: together } : { named, placeShare };
+}
+
 /** Shares of the classes, from those of the decisions; the largest first. */
 export function classShares(
   { all }: Decisions,

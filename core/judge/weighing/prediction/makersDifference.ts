@@ -1,3 +1,4 @@
+import { losesSupplyAtPlug } from '../hypotheses/starved.ts';
 import { LOOKED_SUPPLY_VOLTS } from '../hypotheses/weighedCase.ts';
 import { isSignal, type Lane } from '../../../machine/places/index.ts';
 import type { Effect } from '../../../machine/fault/index.ts';
@@ -72,7 +73,7 @@ export function differenceAt(
   // A tenth of a volt more changes neither what is overloaded nor what is starved.
   const { rails } = wiring.spec;
   const isOverloaded = rails.some((rail, at) => wiring.railAmps(at) > OVERLOADED_SHARE * rail.limitAmps);
-  const starved = ofSignal(spot) ? starvedShare(rig) : 0;
+  const starved = ofSignal(spot) && !losesSupplyAtPlug(effects) ? starvedShare(rig) : 0;
   const doubts = [
     starved > 0 ? STARVED_VOLTS * starved * hangsOnOutput(rig, moved) : 0,
     ofSignal(spot) ? PULL_SHARE * moved(() => strengthenPulls(rig, sensor.wires)) : 0,
