@@ -1,4 +1,4 @@
-import { parse, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
+import { parse } from '@formatjs/icu-messageformat-parser';
 import { catalogueOf } from '../words/catalogues.ts';
 import { LANGUAGES, type Language } from '../words/languages.ts';
 import { fileURLToPath } from 'node:url';
@@ -20,10 +20,11 @@ export function catalogueAssets(): Plugin {
     load(id) {
       if (id !== CATALOGUES) return null;
       for (const language of LANGUAGES) {
-        const messages: [string, string | MessageFormatElement[]][] = Object.entries(catalogueOf(language));
-        const parsed = messages.map(
-          ([code, message]) => [code, typeof message === 'string' ? parse(message) : message] as const,
-        );
+        const catalogue = catalogueOf(language);
+        const parsed = Object.keys(catalogue).map((code) => {
+          const message = catalogue[code]!;
+          return [code, typeof message === 'string' ? parse(message) : message] as const;
+        });
         const source = JSON.stringify(Object.fromEntries(parsed));
         files.set(language, this.emitFile({ type: 'asset', name: `${language}.json`, source }));
       }
