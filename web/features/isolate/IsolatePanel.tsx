@@ -83,7 +83,7 @@ export function IsolatePanel({
               onChoose={(wire) => put({ wire })}
             />
           )}
-          {part === 'sensor' && <SensorPins {...{ caseFile, sensor, onBetween }} />}
+          {part === 'sensor' && <SensorPins {...{ caseFile, sensor, state, onBetween }} />}
         </Box>
         {(part === 'supply' || part === 'views' || part === 'tests') && instrument}
       </Box>

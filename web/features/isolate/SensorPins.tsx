@@ -4,7 +4,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { pairSaid, type MachineState } from '@lettura/core/machine/places';
+import { isOnSensor, pairSaid, type MachineState } from '@lettura/core/machine/places';
 import {
   pinJudged,
   pinReading,
@@ -31,10 +31,15 @@ const JUDGED = {
 export function SensorPins({
   caseFile,
   sensor,
+  state,
   onBetween,
-}: Pick<IsolatePanelProps, 'caseFile' | 'onBetween'> & { sensor: IsolatedSensor }) {
+}: Pick<IsolatePanelProps, 'caseFile' | 'state' | 'onBetween'> & { sensor: IsolatedSensor }) {
+  const alone = <SensorAlone {...{ caseFile, sensor, onBetween }} />;
+  // Who has it fed past its plug already came for that.
+  const isFed = isOnSensor(state.harness);
   return (
     <>
+      {isFed && alone}
       <Table
         size="small"
         aria-label={t('ui-isolate.ohms-sensor-itself')}
@@ -81,7 +86,7 @@ export function SensorPins({
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {t('ui-isolate.plug-off-probes-sensors-own')}
       </Typography>
-      <SensorAlone {...{ caseFile, sensor, onBetween }} />
+      {!isFed && alone}
     </>
   );
 }

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { NextReading } from '@lettura/core/judge/weighing';
 import { Cautions } from '../../ui/Cautions.tsx';
-import { briefState, upperFirst } from '../../ui/inWords.ts';
+import { upperFirst } from '../../ui/inWords.ts';
+import { stateInBrief } from './stateInBrief.ts';
 import { Looked } from './Looked.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Said } from '../../ui/Said.tsx';
@@ -45,7 +46,7 @@ export function BestReading({ next, onGo, onLooked, look }: NextReadingPanelProp
         )}
       </Box>
       <Typography variant="body2">
-        {t('ui-sheet.about-min', { briefState: upperFirst(briefState(next.state)), minutes: next.minutes })}{' '}
+        {t('ui-sheet.about-min', { briefState: upperFirst(stateInBrief(next.state)), minutes: next.minutes })}{' '}
         <Said message={next.why} />
       </Typography>
       {target.kind === 'observation' && !look && (

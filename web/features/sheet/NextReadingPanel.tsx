@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { NextReading, Plan } from '@lettura/core/judge/weighing';
 import { memo } from 'react';
 import { Fold } from '../../ui/Fold.tsx';
-import { briefState } from '../../ui/inWords.ts';
+import { stateInBrief } from './stateInBrief.ts';
 import { useAltKey } from '../../ui/useAltKey.ts';
 import { useWeighed } from '../weighing/index.ts';
 import { AnyLook, Looked } from './Looked.tsx';
@@ -62,7 +62,7 @@ function More({
         sx={{ listStyle: 'none', p: 0, m: 0 }}
       >
         {others.map((next) => (
-          <li key={titled(next.title) + briefState(next.state)}>
+          <li key={titled(next.title) + stateInBrief(next.state)}>
             <Other {...{ next, onGo, onLooked, look }} />
           </li>
         ))}
@@ -89,7 +89,7 @@ function Other({
         <Looked observation={target.observation} onLooked={onLooked} look={undefined} />
       </>
     );
-  const where = target.kind === 'observation' ? titled(title) : `${titled(title)}, ${briefState(state)}`;
+  const where = target.kind === 'observation' ? titled(title) : `${titled(title)}, ${stateInBrief(state)}`;
   return (
     <Button
       color="inherit"

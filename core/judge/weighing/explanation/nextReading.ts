@@ -61,7 +61,8 @@ export function nextReading(
 }
 
 /** What a candidate is called, without the state it is read in. */
-export function candidateSaid({ target }: Candidate): Message {
+export function candidateSaid({ target, state }: Candidate): Message {
+  if (isOnSensor(state.harness)) return say('weighing.sensor-by-itself');
   if (target.kind === 'sweep') return say('weighing.record-slow-sweep');
   return target.kind === 'observation' ? observationOf(target.observation).question : spotSaid(target);
 }
