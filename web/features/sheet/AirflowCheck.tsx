@@ -3,8 +3,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { engineSaid, isSteady, running } from '@lettura/core/machine/places';
-import { fromKpa, toKelvin, toKpa } from '@lettura/core/measure/quantity';
+import { engineSaid, isSteady, running, sameDrive } from '@lettura/core/machine/places';
+import type { EngineFlowReading } from '@lettura/core/record/evidence';
+import { fromKpa, toKelvin, toKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import { speedDensityFlow, type CaseFile } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
@@ -23,9 +24,30 @@ export interface AirflowCheckProps {
   onKeep: EntryActions['enterEngineFlow'];
 }
 
+const onRecord = ({ isolation }: CaseFile, state: RecordedState): EngineFlowReading | undefined =>
+  isolation.findLast(
+    (one): one is EngineFlowReading => one.kind === 'engine-flow' && sameDrive(one.state, state),
+  );
+
+/** As it was put on record, so that a figure can be mended; else empty. */
+const textOf = (kept: EngineFlowReading | undefined, { absolute }: Units) =>
+  kept
+    ? {
+        litres: String(kept.displacementLitres),
+        revs: String(kept.revsPerMinute),
+        pressure: inUnit(kept.manifoldKpaAbs, absolute),
+        air: String(kept.airCelsius),
+        efficiency: String(kept.fillingPercent),
+      }
+    : { litres: '', revs: '', pressure: '', air: '', efficiency: '75' };
+
+const inUnit = (kpa: number, unit: PressureUnit): string =>
+  String(Number(fromKpa(kpa, unit).toPrecision(DIGITS)));
+const DIGITS = 5;
+
 /** A flow meter beside what speed, pressure and temperature call for, and beside the litres rule at idle. */
 export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: AirflowCheckProps) {
-  const [text, setText] = useState({ litres: '', revs: '', pressure: '', air: '', efficiency: '75' });
+  const [text, setText] = useState(() => textOf(onRecord(caseFile, state), units));
   const litresText = text.litres || String(caseFile.displacementLitres ?? '');
   const airText = text.air || String(caseFile.ambient?.airCelsius ?? '');
   const read = {
@@ -83,9 +105,7 @@ export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: Airf
               setText({
                 ...text,
                 revs: String(shown.revsPerMinute),
-                pressure: fromKpa(shown.manifoldKpaAbs, units.absolute).toFixed(
-                  units.absolute === 'psi' ? 2 : 1,
-                ),
+                pressure: inUnit(shown.manifoldKpaAbs, units.absolute),
                 air: String(shown.airCelsius),
               })
             }

@@ -22,7 +22,7 @@ import type { WeighedCase } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
 /** A reading that may change the mind more often than this, and costs less than the part, is taken first. */
-const MAY_CHANGE = 0.035;
+const MAY_CHANGE = 0.04;
 const CHEAP_MINUTES = 6;
 /** Readings that tell less than this, in bits, are not worth the walk. */
 const LEAST_BITS = 0.01;

@@ -67,9 +67,6 @@ export function differenceAt(
     return Number.isFinite(now) ? now : 0;
   };
   const byRails = moved(() => wiring.raiseRails(NUDGED_SUPPLY_VOLTS)) / NUDGED_SUPPLY_VOLTS;
-  const byHeater = isHeated(rig)
-    ? moved(() => wiring.setOhms('supply', wiring.ohmsOf('supply')! / FARTHEST))
-    : undefined;
   // A tenth of a volt more changes neither what is overloaded nor what is starved.
   const { rails } = wiring.spec;
   const isOverloaded = rails.some((rail, at) => wiring.railAmps(at) > OVERLOADED_SHARE * rail.limitAmps);
@@ -80,13 +77,12 @@ export function differenceAt(
     isOverloaded
       ? LIMIT_SHARE * moved(() => rails.forEach((_, at) => wiring.setRail(at, { limitAmps: LOW_LIMIT_AMPS })))
       : 0,
-    // What feeds a hot element is looked at by what it takes, and its unit's supplies are in doubt by themselves.
-    ...(byHeater === undefined ? [] : [BETWEEN_LOOKS * byHeater, LOOKED_SUPPLY_VOLTS * byRails]),
   ];
-  return {
-    doubt: Math.hypot(...doubts),
-    follows: byHeater === undefined ? byRails : byHeater / LOOKED_SUPPLY_VOLTS,
-  };
+  if (!isHeated(rig)) return { doubt: Math.hypot(...doubts), follows: byRails };
+  // What feeds a hot element is looked at by what it takes, and its unit's supplies are in doubt by themselves.
+  const byHeater = moved(() => wiring.setOhms('supply', wiring.ohmsOf('supply')! / FARTHEST));
+  doubts.push(BETWEEN_LOOKS * byHeater, LOOKED_SUPPLY_VOLTS * byRails);
+  return { doubt: Math.hypot(...doubts), follows: byHeater / LOOKED_SUPPLY_VOLTS };
 }
 
 function strengthenPulls({ wiring }: Rig, wires: readonly Lane[]): void {
