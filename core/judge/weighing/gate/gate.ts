@@ -103,12 +103,7 @@ export function gateItems(
     case 'wire': {
       // Each of them is good on the near side of its contact.
       if (cause.of === 'plug-contacts')
-        return [
-          ...SUPPLIES.filter(has).map((lane) =>
-            read(lane, 'plug', say('gate.good-at-plug', { lane: laneSaid(lane) })),
-          ),
-          read('signal', 'plug', say('gate.signal-seen')),
-        ];
+        return [...SUPPLIES.filter(has).map(good), read('signal', 'plug', say('gate.signal-seen'))];
       if (cause.of !== 'wire' || !wires.includes(cause.wire) || isMotor(cause.wire)) return [];
       // On either side of the stretch that is accused.
       return besideJoint(cause.joint).map((place) =>
