@@ -81,7 +81,7 @@ export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: Airf
       onChange={(event) => setText({ ...text, [name]: event.target.value })}
       error={value !== '' && !read[name].ok}
       helperText={value !== '' && !read[name].ok ? said(read[name].problem.message) : undefined}
-      sx={{ width: 150 }}
+      sx={{ width: 150, '& .MuiInputBase-root': { minHeight: { xs: 48, lg: 40 } } }}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 12 } }}
     />
   );
