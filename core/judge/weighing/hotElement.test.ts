@@ -72,7 +72,7 @@ test.each([
       { observations: [looked('duct', true), looked('element', true)] },
     );
     expect(ranked[0]!.decision.id).toBe('nothing');
-    expect(shareOf('sensor')).toBeLessThan(0.15);
+    expect(shareOf('nothing')).toBeGreaterThan(3 * shareOf('sensor'));
   },
 );
 
@@ -87,6 +87,13 @@ test('a flow beside the rule of thumb is called that, and what no engine of that
     'beside-the-rule',
     'above',
   ]);
+});
+
+test('what a meter shows without air is what its curve says there, and not a little more', () => {
+  const nothing = (...readings: AnyEvidence[]) => judged(readings).shareOf('nothing');
+  const atRest = nothing(wire('signal', 'plug', volts(0) + 0.04));
+  expect(atRest).toBeGreaterThan(nothing(wire('battery-feed', 'plug', 12.5)));
+  expect(atRest).toBeGreaterThan(3 * nothing(wire('signal', 'plug', volts(2))));
 });
 
 const sound = [
@@ -173,6 +180,6 @@ test('what the engine has to draw tells a meter that reads low from an engine th
   ];
   const over = { observations: [looked('duct', true)] };
   const off = (readings: readonly AnyEvidence[]) => judged(readings, over).shareOf('sensor', 'unmetered-air');
-  expect(off([...low, engineFlow(700)])).toBeGreaterThan(2 * off(low));
+  expect(off([...low, engineFlow(700)])).toBeGreaterThan(1.5 * off(low));
   expect(off([...low, engineFlow(350)])).toBeLessThan(off(low));
 });

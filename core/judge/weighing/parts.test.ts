@@ -11,6 +11,7 @@ import {
   gaugeLikelihood,
   MISTAKEN_SHARE,
   scanLikelihood,
+  mistakenVolts,
   voltsLikelihood,
 } from './likelihood/readingLikelihood.ts';
 import { ohmsLikelihood } from './likelihood/ohmsLikelihood.ts';
@@ -82,7 +83,7 @@ test('without an expectation everything is as likely; a hand holds a position wh
 });
 
 test('a voltage speaks loudest where it is predicted, and a mistaken one never rules anything out', () => {
-  const at = (volts: number, grid = 0) => voltsLikelihood(volts, 0.01, 5)(2.5, grid);
+  const at = (volts: number, grid = 0) => voltsLikelihood(volts, 0.01, mistakenVolts(volts, 5))(2.5, grid);
   expect(at(2.5)).toBeGreaterThan(at(2.52));
   expect(at(2.52)).toBeGreaterThan(at(2.6));
   expect(at(60)).toBeCloseTo((0.4 * MISTAKEN_SHARE) / 14, 12);

@@ -4,9 +4,10 @@ import { candidatesFor, type Candidate, type Reaches } from '../outlook/candidat
 import { minutesFor, placesOf } from '../outlook/minutesFor.ts';
 import {
   classShares,
-  decisionShares,
   decisionsFor,
+  doubtLeftIn,
   namedBy,
+  statedShares,
   type Decision,
   type Decisions,
 } from '../posterior/decisions.ts';
@@ -72,7 +73,7 @@ export interface Judgement extends Standing {
 export function firstStanding(weighed: WeighedCase, caseFile: CaseFile, wires: readonly Lane[]): Standing {
   const known = posterior(weighed);
   const decisions = decisionsFor(weighed.hypotheses);
-  const shares = decisionShares(decisions, known.shares);
+  const shares = statedShares(decisions, known.shares);
   const ranked = decisions.all
     .map((decision, d) => ({ decision, share: shares[d]! }))
     .sort((a, b) => b.share - a.share);
@@ -176,7 +177,7 @@ export function judgementOn(standing: Standing, lookedAt: readonly Suggestion[] 
   const sure = isSure(standing);
   const missing = suggestions.filter(({ forGate }) => forGate).sort((a, b) => a.minutes - b.minutes);
   // A mind is not changed for the better more often than it is wrong: noise of a reading alone is no doubt.
-  const mayBeWrong = 1 - standing.placeShare;
+  const mayBeWrong = doubtLeftIn(standing.placeShare);
   const doubts = suggestions.filter(
     ({ mayChangeTheMind, minutes, bits }) =>
       bits > LEAST_BITS && Math.min(mayChangeTheMind, mayBeWrong) > MAY_CHANGE && minutes <= CHEAP_MINUTES,

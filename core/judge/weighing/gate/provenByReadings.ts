@@ -4,10 +4,11 @@ import { disagreements, type CaseFile } from '../../checks/index.ts';
 import { isCode } from '../likelihood/codeEvidence.ts';
 import {
   classShares,
-  decisionShares,
+  contactsShare,
   decisionsFor,
   plugContacts,
   shareAtItsPlace,
+  statedShares,
 } from '../posterior/decisions.ts';
 import { titleOf } from '../posterior/causeSaid.ts';
 import { wholeGate } from './loneWitness.ts';
@@ -27,7 +28,7 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const weighed = weigher.caseOf(caseFile);
   const decisions = decisionsFor(weighed.hypotheses);
   const known = posterior(weighed);
-  const shares = decisionShares(decisions, known.shares);
+  const shares = statedShares(decisions, known.shares);
   const contacts = plugContacts(decisions);
   const decision = [...decisions.all, ...(contacts ? [contacts] : [])].find(({ id }) => id === cause);
   if (!decision) return say('proof.no-cause', { title: titleOf(cause) });
@@ -37,7 +38,7 @@ export function missingProof(cause: string, caseFile: CaseFile, wires: readonly 
   const ofClass = classShares(decisions, shares).find((one) => one.class === decision.class)?.share ?? 0;
   const needed = shareToName(decision, weighed.hypotheses, caseFile);
   const wanted = decisions.all.indexOf(decision);
-  const share = decision.members.reduce((sum, member) => sum + known.shares[member]!, 0);
+  const share = wanted < 0 ? contactsShare(decisions, shares) : shares[wanted]!;
   const placeShare = wanted < 0 ? share : shareAtItsPlace(decisions, shares, wanted);
   if (placeShare < PLACE_SHARE || ofClass < needed)
     return say('proof.too-little', { title: titleOf(cause), percent: Math.floor(100 * share) });

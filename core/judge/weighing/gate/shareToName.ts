@@ -4,11 +4,11 @@ import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import type { Decision } from '../posterior/decisions.ts';
 
 /** A class is named from here on: parts are thrown away and looms opened by it. */
-const CLASS_SHARE = 0.96;
+const CLASS_SHARE = 0.935;
 /** What somebody saw with his own eyes, and is put right without a part, from here on. */
-const SEEN_SHARE = 0.9;
+const SEEN_SHARE = 0.875;
 /** So is a place, which a look at it confirms. */
-export const PLACE_SHARE = 0.85;
+export const PLACE_SHARE = 0.825;
 
 /** The share that the class of a decision has to have before it is named. */
 export const shareToName = (

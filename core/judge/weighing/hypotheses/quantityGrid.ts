@@ -1,4 +1,5 @@
 import { expectedValue, type ValueBand, type ValueContext } from '../../../machine/family/index.ts';
+import { signalFromValue, valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
 import { running, type MachineState } from '../../../machine/places/index.ts';
 
 /** What the quantity may be in one state of the machine: values, and how likely each. */
@@ -21,7 +22,7 @@ const USUAL_STOPPED = 0.97;
 /** A pump has a gauge of its own, and nothing else is asked of it. */
 const USUAL_PUMPED = 0.99;
 const USUAL_AT_REST = 0.6;
-/** Of the range: what a band leaves out of a usual machine. */
+/** Of what the signal goes through: what a band leaves out of a usual machine. */
 const BAND_SLACK_SHARE = 0.005;
 /** A rule of thumb holds for about every second engine. */
 const AS_RULE_SAYS = 0.5;
@@ -31,16 +32,39 @@ const HELD_SLACK_SHARE = 0.03;
 /** The quantity before anything is read: what is usual in the state, and a little of everything else. */
 export function quantityGrid(state: MachineState, context: ValueContext): QuantityGrid {
   const { lowest, highest } = context.profile;
-  const range = highest - lowest;
   const { band: known, atMost } = usualBand(state, context);
   const band = known ?? restingBand(state, context);
   const isUsual = !known && band ? USUAL_AT_REST : usualShare(state);
   const everything = evenly(lowest, highest, RANGE_NODES, band ? 1 - isUsual : 1);
   if (!band) return everything;
-  const slack = BAND_SLACK_SHARE * range;
-  const inBand = evenly(band[0] - slack, band[1] + slack, BAND_NODES, isUsual * (atMost ? AS_RULE_SAYS : 1));
+  const inBand = bandGrid(band, context.profile, isUsual * (atMost ? AS_RULE_SAYS : 1));
   const usual = atMost ? together(inBand, byShares(...atMost, isUsual * (1 - AS_RULE_SAYS))) : inBand;
   return { ...together(usual, everything), usual: usual.values.length };
+}
+
+/**
+ * A band with a little more at both ends, in steps of which the signal tells each as well as the next: where a curve is steep, little
+ * of the quantity is much of the signal, and nobody looks closer than at the signal.
+ */
+function bandGrid([from, to]: [number, number], profile: SensorProfile, weight: number): QuantityGrid {
+  const { lowest, highest, nominalReferenceVolts } = profile;
+  const range = highest - lowest;
+  const volts = (value: number) => signalFromValue(value, nominalReferenceVolts, profile).signalVolts;
+  const span = volts(highest) - volts(lowest);
+  const [first, last] = [volts(from) - BAND_SLACK_SHARE * span, volts(to) + BAND_SLACK_SHARE * span];
+  const at = (share: number) => valueAtNominal(first + share * (last - first), profile);
+  const edges = Array.from({ length: BAND_NODES + 1 }, (_, i) => at(i / BAND_NODES));
+  // Past its ends a curve tells nothing more of what it measures.
+  const isTold = [from - edges[0]!, edges.at(-1)! - to].every(
+    (slack) => slack > -1e-9 * range && slack < 2 * BAND_SLACK_SHARE * range,
+  );
+  if (!isTold || !edges.every((edge, i) => i === 0 || edge > edges[i - 1]!))
+    return evenly(from - BAND_SLACK_SHARE * range, to + BAND_SLACK_SHARE * range, BAND_NODES, weight);
+  return {
+    values: Float64Array.from({ length: BAND_NODES }, (_, i) => at((i + 0.5) / BAND_NODES)),
+    weights: new Float64Array(BAND_NODES).fill(weight / BAND_NODES),
+    halfSteps: Float64Array.from({ length: BAND_NODES }, (_, i) => (edges[i + 1]! - edges[i]!) / 2),
+  };
 }
 
 const usualShare = (state: MachineState): number =>

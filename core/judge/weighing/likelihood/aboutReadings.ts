@@ -21,6 +21,25 @@ export const isRepeat = (reading: AnyEvidence, { readings }: CaseFile, step: num
     .some((one) => one.kind === 'scan' && Math.abs(one.value - reading.value) <= step);
 };
 
+/** A wire that reads within this of another one may be that other one. */
+const SAME_PIN_VOLTS = 0.06;
+/** What every plug has pins at: that a probe slipped there is always looked at. */
+const isAtGround = (volts: number): boolean => Math.abs(volts) < 0.15;
+
+/** Whether another wire showed just this at the same place in the same state: then the probe may have been on its pin. */
+export const mayBeOnPinOfAnother = (reading: AnyEvidence, { readings, profile }: CaseFile): boolean =>
+  reading.kind === 'wire' &&
+  !isAtGround(reading.volts) &&
+  !isAtGround(reading.volts - profile.nominalReferenceVolts) &&
+  readings.some(
+    (one) =>
+      one.kind === 'wire' &&
+      one.lane !== reading.lane &&
+      one.place === reading.place &&
+      sameState(one.state, reading.state) &&
+      Math.abs(one.volts - reading.volts) < SAME_PIN_VOLTS,
+  );
+
 /**
  * Whether an ohmmeter looks through a sensor or a unit rather than along a wire: makers differ widely in what is inside,
  * so that an honest reading may be far from ours.

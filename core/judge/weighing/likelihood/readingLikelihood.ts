@@ -38,29 +38,33 @@ function usual(distance: number, sigma: number): number {
 export const mixed = (asNoted: number, mistaken: number): number =>
   (1 - MISTAKEN_SHARE) * asNoted + MISTAKEN_SHARE * mistaken;
 
-/** How likely a slipped probe shows just this, per volt. */
-const slipped = (volts: number, nominalVolts: number): number =>
-  (1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS +
-  OTHER_WIRE_SHARE * normal(volts, GROUND_SIGMA_VOLTS) +
-  OTHER_WIRE_SHARE * normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS);
+/** Where a slip lands on another pin that was read, it shows what that one does to some hundredths of a volt. */
+const ON_READ_PIN_PER_VOLT = 8;
 
-/** What is left of each likelihood where the reading is mistaken. */
-export const mistakenVolts = (volts: number, nominalVolts: number): number =>
-  MISTAKEN_SHARE * slipped(volts, nominalVolts);
+/**
+ * What is left of each likelihood where the reading is mistaken: how likely a slipped probe shows just this, per volt.
+ *
+ * @param asAnother whether another wire was read to show the same
+ */
+export const mistakenVolts = (volts: number, nominalVolts: number, asAnother = false): number =>
+  MISTAKEN_SHARE *
+  ((1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS +
+    OTHER_WIRE_SHARE * normal(volts, GROUND_SIGMA_VOLTS) +
+    OTHER_WIRE_SHARE * normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS) +
+    (asAnother ? OTHER_WIRE_SHARE * ON_READ_PIN_PER_VOLT : 0));
 
 /**
  * How well a voltage fits a prediction, per volt; `gridVolts` is what lies between two sizes and two quantities that were looked
  * at, one standard deviation.
  *
  * @param instrumentSigma of the meter, one standard deviation in volts
- * @param nominalVolts    of the reference, on which a probe may have slipped
+ * @param mistaken        per volt, where it is not what it is noted as
  */
 export function voltsLikelihood(
   volts: number,
   instrumentSigma: number,
-  nominalVolts: number,
+  mistaken: number,
 ): (predicted: number, gridVolts: number) => number {
-  const mistaken = mistakenVolts(volts, nominalVolts);
   return (predicted, gridVolts) => {
     const size = Math.abs(predicted);
     const model = MODEL_VOLTS + MODEL_SHARE * size + Math.max(0, size - BATTERY_FROM_VOLTS) * BATTERY_SHARE;

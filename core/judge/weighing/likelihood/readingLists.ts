@@ -9,7 +9,7 @@ import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, speedDensityFlow, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
-import { throughABody, isRepeat } from './aboutReadings.ts';
+import { throughABody, isRepeat, mayBeOnPinOfAnother } from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { forEveryTolerance, type Likely } from './lists.ts';
 import type { Places } from '../prediction/places.ts';
@@ -118,24 +118,26 @@ const WEIGHED: {
     const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
     const nominal = caseFile.profile.nominalReferenceVolts;
     if (!isAlongOneWire(reading)) {
-      const likely = voltsLikelihood(reading.volts, sigma, nominal);
-      return { floor: mistakenVolts(reading.volts, nominal), ...answered(reading, likely) };
+      const floor = mistakenVolts(reading.volts, nominal);
+      return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor)) };
     }
     // A drop counts by its size: its sign only says which way round the leads were.
     const drop = Math.abs(reading.volts);
-    const bySize = voltsLikelihood(drop, sigma, nominal);
+    const floor = mistakenVolts(drop, nominal);
+    const bySize = voltsLikelihood(drop, sigma, floor);
     const likely = (predicted: number, spread: number) => bySize(Math.abs(predicted), spread);
-    return { floor: mistakenVolts(drop, nominal), ...answered(reading, likely) };
+    return { floor, ...answered(reading, likely) };
   },
 
   wire(reading, { caseFile, answered }) {
     const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
     const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
-    const nominal = caseFile.profile.nominalReferenceVolts;
-    return {
-      floor: mistakenVolts(reading.volts, nominal),
-      ...answered(reading, voltsLikelihood(reading.volts, sigma, nominal)),
-    };
+    const floor = mistakenVolts(
+      reading.volts,
+      caseFile.profile.nominalReferenceVolts,
+      mayBeOnPinOfAnother(reading, caseFile),
+    );
+    return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor)) };
   },
 };
 

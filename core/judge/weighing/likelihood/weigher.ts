@@ -9,7 +9,7 @@ import { liveDataStep } from '../../../machine/family/index.ts';
 import { expectationContext, type CaseFile } from '../../checks/index.ts';
 import { isUsual, usualPriors } from '../../priors/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
-import { isOnSecondSignal, isRepeat, type Spoken } from './aboutReadings.ts';
+import { isOnSecondSignal, isRepeat, mayBeOnPinOfAnother, type Spoken } from './aboutReadings.ts';
 import { Answers, type AnswerTable, type Axis } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { CODES_READ_IN, codesThatTell, spokenOf, seenSpot } from './codeEvidence.ts';
@@ -106,7 +106,11 @@ export class Weigher {
       this.gridFor(reading, caseFile);
       // Two readings that show the same say the same.
       const { id: _id, ...said } = reading;
-      const key = JSON.stringify([said, isRepeat(reading, caseFile, liveDataStep(family, profile.measures))]);
+      const key = JSON.stringify([
+        said,
+        isRepeat(reading, caseFile, liveDataStep(family, profile.measures)),
+        mayBeOnPinOfAnother(reading, caseFile),
+      ]);
       if (!this.#likelihoods.has(key)) this.#likelihoods.set(key, this.#likelihoodOf(reading, caseFile));
       const lists = this.#likelihoods.get(key);
       return lists ? [{ id: reading.id, drive, ...lists }] : [];

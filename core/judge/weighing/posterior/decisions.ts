@@ -14,6 +14,8 @@ export interface Decision {
   class: CauseClass;
   /** Numbers of the hypotheses that lead to it. */
   members: readonly number[];
+  /** Its share before anything was read. */
+  prior: number;
 }
 
 export interface Decisions {
@@ -28,8 +30,9 @@ export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
   hypotheses.forEach((hypothesis, h) => {
     const cause = causeOf(hypothesis);
     const id = causeId(cause);
-    const group = groups.get(id) ?? { cause, id, class: hypothesis.class, members: [] };
+    const group = groups.get(id) ?? { cause, id, class: hypothesis.class, members: [], prior: 0 };
     group.members.push(h);
+    group.prior += hypothesis.prior;
     groups.set(id, group);
   });
   const all = [...groups.values()];
@@ -42,6 +45,21 @@ export function decisionsFor(hypotheses: readonly Hypothesis[]): Decisions {
 export function decisionShares({ all }: Decisions, shares: Float64Array): Float64Array {
   return Float64Array.from(all, ({ members }) => members.reduce((sum, h) => sum + shares[h]!, 0));
 }
+
+/**
+ * As often as this a job is not what it is taken for: another machine than its profile says, an instrument that misleads all day,
+ * a circuit that is built in a way nobody thought of. Then the readings tell nothing.
+ */
+const MISLED_SHARE = 0.03;
+
+/** What is said of the decisions: never surer than the tool is right on machines that it has never met. */
+export const statedShares = (decisions: Decisions, shares: Float64Array): Float64Array =>
+  decisionShares(decisions, shares).map(
+    (share, d) => (1 - MISLED_SHARE) * share + MISLED_SHARE * decisions.all[d]!.prior,
+  );
+
+/** Of a stated share: what the readings themselves leave of doubt in it. */
+export const doubtLeftIn = (stated: number): number => Math.max(0, 1 - MISLED_SHARE - stated);
 
 /** A wire open in a stretch, and that wire open there together with another, are looked for in the same place. */
 const sameStretch = (one: Cause, both: Cause): boolean =>
@@ -62,10 +80,16 @@ const isPlugContact = ({ cause }: Decision): boolean => cause.of === 'wire' && c
 
 /** Whichever contact of the sensor plug it is: they are looked at together, and a voltage seldom tells one from the other. */
 export function plugContacts({ all }: Decisions): Decision | undefined {
-  const members = all.filter(isPlugContact).flatMap((one) => one.members);
+  const contacts = all.filter(isPlugContact);
+  const members = contacts.flatMap((one) => one.members);
+  const prior = contacts.reduce((sum, one) => sum + one.prior, 0);
   const cause = { of: 'plug-contacts' } as const;
-  return members.length > 0 ? { cause, id: causeId(cause), class: 'wire', members } : undefined;
+  return members.length > 0 ? { cause, id: causeId(cause), class: 'wire', members, prior } : undefined;
 }
+
+/** Of all contacts of the plug together. */
+export const contactsShare = ({ all }: Decisions, ofDecisions: Float64Array): number =>
+  all.reduce((sum, one, d) => (isPlugContact(one) ? sum + ofDecisions[d]! : sum), 0);
 
 /** What a verdict names: the leading decision, or the contacts of the plug where it is one of them and not told from the others. */
 export function namedBy(
@@ -78,10 +102,7 @@ export function namedBy(
   const placeShare = shareAtItsPlace(decisions, ofDecisions, leader);
   const contacts = isPlugContact(named) ? plugContacts(decisions) : undefined;
   if (!contacts || placeShare >= placeShareNeeded) return { named, placeShare };
-  const together = decisions.all.reduce(
-    (sum, one, d) => (isPlugContact(one) ? sum + ofDecisions[d]! : sum),
-    0,
-  );
+  const together = contactsShare(decisions, ofDecisions);
   return together >= placeShareNeeded ? { named: contacts, placeShare: together } : { named, placeShare };
 }
 

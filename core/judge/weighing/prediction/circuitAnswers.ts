@@ -3,7 +3,7 @@ import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
 import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
-import { wiringFor } from '../../../machine/wiring/index.ts';
+import { wiringFor, type WiringSpec } from '../../../machine/wiring/index.ts';
 import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
@@ -76,7 +76,8 @@ export class Answers {
       fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
     );
     const { profile } = sensor;
-    const rigOn = (bias: KnownBias) => new Rig(wiringFor({ ...sensor, profile: { ...profile, bias } }));
+    const rigOn = (bias: KnownBias) =>
+      new Rig(asOftenMet(wiringFor({ ...sensor, profile: { ...profile, bias } })));
     this.#rigs = { 'pull-up': rigOn('pull-up'), 'pull-down': rigOn('pull-down') };
     const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
     this.#nodeVolts = [first, last];
@@ -240,6 +241,14 @@ export class Answers {
     );
   }
 }
+
+/** A hot element takes anything from 50 mA to an ampere: makers are looked for to both sides of what lies in the middle. */
+const OFTEN_MET_HEATER_OHMS = 36;
+
+const asOftenMet = (wiring: WiringSpec): WiringSpec =>
+  wiring.sensor.kind === 'stage' && wiring.sensor.feed === 'battery-feed'
+    ? { ...wiring, sensor: { ...wiring.sensor, supplyOhms: OFTEN_MET_HEATER_OHMS } }
+    : wiring;
 
 const DOUBTED_NODES = [0, QUANTITY_NODES - 1] as const;
 /** Less than this is within what circuits differ by anyway. */

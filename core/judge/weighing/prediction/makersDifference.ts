@@ -38,10 +38,10 @@ const LIMIT_SHARE = 0.7;
 const OVERLOADED_SHARE = 0.97;
 const NUDGED_SUPPLY_VOLTS = 0.1;
 /**
- * A hot element takes from some 50 mA to an ampere, which its feed and its return lose something of: as far as its supply is
- * looked at, up to so many times the usual, and in between as much in doubt as a third of that.
+ * What a hot element takes, its feed and its return lose something of: makers are looked at who let it take so many times what lies in
+ * the middle, and as much less; in between it is as much in doubt as a third of that.
  */
-const FARTHEST = 3;
+const FARTHEST = 1.7;
 const BETWEEN_LOOKS = 0.33;
 
 /**
