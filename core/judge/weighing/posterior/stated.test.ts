@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { exampleCase } from '../../checks/exampleCase.ts';
-import { goodSupply, IDLE, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
+import { wire, WIRES } from '../exampleWeighing.ts';
 import { firstStanding } from '../gate/judgement.ts';
 import { weigherFor } from '../index.ts';
 
@@ -12,12 +12,14 @@ test('nothing is stated surer than readings can make it that may mislead as a wh
     return found;
   };
   expect(standing([]).ranked[0]!.share).toBeLessThan(0.5);
-  const proven = standing([
-    ...goodSupply(),
-    wire('signal', 'plug', 0.002),
-    wire('signal', 'plug', 0.003, IDLE),
-    wire('signal', 'plug', 4.96, PLUG_OFF),
-  ]).ranked[0]!;
-  expect(proven.share).toBeGreaterThan(0.95);
-  expect(proven.share).toBeLessThan(0.97 + 0.03 * proven.decision.prior + 1e-9);
+  const [wires] = standing([
+    wire('signal', 'plug', 0.01),
+    wire('reference', 'plug', 0.02),
+    wire('reference', 'unit', 4.99),
+    wire('reference', 'connector', 4.98),
+    wire('return', 'plug', 0.006),
+  ]).classes;
+  expect(wires!.class).toBe('wire');
+  expect(wires!.share).toBeGreaterThan(0.95);
+  expect(wires!.share).toBeLessThan(0.985);
 });
