@@ -1,6 +1,6 @@
 import { plain, say } from '@lettura/core/measure/message';
 import { CIRCUMSTANCE_IDS, MOST_PRIOR, WEIGHED_KINDS } from '@lettura/core/judge/priors';
-import { causeTitle } from '@lettura/core/judge/weighing';
+import { isCauseName } from '@lettura/core/judge/weighing';
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
@@ -121,7 +121,7 @@ export const newVerdict = z.strictObject({
   cause: z
     .string()
     .max(80)
-    .refine((cause) => cause === NOT_PROVEN || causeTitle(cause) !== undefined, {
+    .refine((cause) => cause === NOT_PROVEN || isCauseName(cause), {
       error: refusal(say('refusal.such-cause-known-choose-one')),
     }),
   note: z.string().trim().max(2000),

@@ -6,3 +6,4 @@ export { inWords, type InWords } from './inWords.ts';
 export { gaugeUnit, recordWords, type RecordPlace, type RecordWords, type Units } from './record.ts';
 export { proofSaid } from './proofInWords.ts';
 export { datesIn, day } from './dates.ts';
+export { recordedCause } from './causeInRecord.ts';

@@ -1,6 +1,5 @@
-import { NOT_PROVEN, type JobVerdict, type Reading, type TakenReading } from '@lettura/contract';
+import { type Reading, type TakenReading } from '@lettura/contract';
 import type { Expectation } from '@lettura/core/judge/expectation';
-import { titleOf } from '@lettura/core/judge/weighing';
 import {
   conditionsSaid,
   driveSaid,
@@ -32,6 +31,7 @@ import { monitorSaid, unitSaid } from '@lettura/core/record/onBoard';
 import { shownOf, type AnyEvidence, type Evidence } from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
+import { recordedCause } from './causeInRecord.ts';
 import { day } from './dates.ts';
 import type { Language } from './languages.ts';
 import { wordsFor } from './words.ts';
@@ -231,8 +231,15 @@ export function recordWords(language: Language, units: Units) {
     return `${shown} ${unit} ${BASIS[basis]}`;
   };
 
-  const cause = (of: JobVerdict['cause']): string =>
-    said(of === NOT_PROVEN ? say('ui.not-proven-yet') : titleOf(of));
-
-  return { ambient, work, followUp, value, place, state, conditions, expectation, cause };
+  return {
+    ambient,
+    work,
+    followUp,
+    value,
+    place,
+    state,
+    conditions,
+    expectation,
+    cause: (of: string) => said(recordedCause(of)),
+  };
 }

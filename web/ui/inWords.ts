@@ -4,12 +4,12 @@ import type { Evidence } from '@lettura/core/record/evidence';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { formatPressure, fromKpaAbs, type Ambient, type AmbientSource } from '@lettura/core/measure/quantity';
 import type { CauseClass } from '@lettura/core/judge/weighing';
-import { datesIn, proofSaid, recordWords, type RecordWords } from '@lettura/words';
+import { proofSaid, recordWords, type RecordWords } from '@lettura/words';
 import type { Units } from './units.ts';
 import { LANGUAGE } from './language.ts';
 import { said, t } from './words.ts';
 
-export { day, gaugeUnit } from '@lettura/words';
+export { gaugeUnit } from '@lettura/words';
 export { upperFirst } from './words.ts';
 
 const inUnits = (units: Units): RecordWords => recordWords(LANGUAGE, units);
@@ -38,7 +38,6 @@ export const {
   work: workInWords,
   followUp: followUpInWords,
   state: briefState,
-  cause: causeInWords,
 } = anyUnits;
 
 /** A pressure on the vacuum scale; above ambient it says so instead of showing a minus. */
@@ -58,15 +57,3 @@ const CLASS_WORDS: Record<CauseClass, string> = {
   unlisted: t('ui.not-on-the-list'),
 };
 export const classInWords = (of: CauseClass): string => CLASS_WORDS[of];
-
-const AGE = new Intl.RelativeTimeFormat('en-GB', { style: 'narrow' });
-
-export function ageInWords(instant: string, nowMs: number): string {
-  const minutes = Math.round((nowMs - Date.parse(instant)) / 60_000);
-  if (minutes < 1) return t('ui.just-now');
-  if (minutes < 60) return AGE.format(-minutes, 'minute');
-  if (minutes < 48 * 60) return AGE.format(-Math.round(minutes / 60), 'hour');
-  return AGE.format(-Math.round(minutes / 1440), 'day');
-}
-
-export const { clockTime, dayAndClock, dayAndTime } = datesIn();

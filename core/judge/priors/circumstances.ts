@@ -1,9 +1,7 @@
 import { say, type Message } from '../../measure/message/index.ts';
 import { isInPlug, type FaultSite } from '../../machine/fault/index.ts';
+import type { CircumstanceId } from './circumstanceIds.ts';
 import type { CauseClass } from './kindPriors.ts';
-
-export const CIRCUMSTANCE_IDS = ['sensor-replaced', 'loom-damaged', 'worked-on', 'old-part'] as const;
-export type CircumstanceId = (typeof CIRCUMSTANCE_IDS)[number];
 
 /** What a circumstance has an eye for. */
 interface Suspect {

@@ -1,16 +1,12 @@
-export {
-  CIRCUMSTANCE_IDS,
-  circumstancesFactor,
-  circumstanceWords,
-  type CircumstanceId,
-} from './circumstances.ts';
-export { NOTHING, usualPriors, WEIGHED_KINDS, type CauseClass, type WeighedKind } from './kindPriors.ts';
+export { CIRCUMSTANCE_IDS, type CircumstanceId } from './circumstanceIds.ts';
+export { circumstancesFactor, circumstanceWords } from './circumstances.ts';
+export { usualPriors, type CauseClass } from './kindPriors.ts';
 export {
   isUsual,
   kindName,
-  MOST_PRIOR,
   startingInWords,
   USUAL_WEIGHTS,
   type StartingWeights,
 } from './startingWeights.ts';
 export { startingAfter } from './startingAfter.ts';
+export { MOST_PRIOR, NOTHING, WEIGHED_KINDS, type WeighedKind } from './weighedKinds.ts';

@@ -1,7 +1,8 @@
 import type { FamilyId } from '../../machine/family/index.ts';
 import type { WorkId } from '../../record/workDone/index.ts';
-import { MOST_PRIOR, type StartingWeights } from './startingWeights.ts';
-import { NOTHING, usualPriors } from './kindPriors.ts';
+import { usualPriors } from './kindPriors.ts';
+import type { StartingWeights } from './startingWeights.ts';
+import { MOST_PRIOR, NOTHING } from './weighedKinds.ts';
 
 /** What is mended by whoever had read before is mostly what was wrong: our own starting value. */
 const MENDED_FACTOR = 5;

@@ -1,7 +1,8 @@
 import { plain, say, type Message } from '../../measure/message/index.ts';
 import { faultKind } from '../../machine/fault/index.ts';
-import { circumstanceWords, type CircumstanceId } from './circumstances.ts';
-import { NOTHING, WEIGHED_KINDS, type WeighedKind } from './kindPriors.ts';
+import type { CircumstanceId } from './circumstanceIds.ts';
+import { circumstanceWords } from './circumstances.ts';
+import { NOTHING, WEIGHED_KINDS, type WeighedKind } from './weighedKinds.ts';
 
 /** What shifts the weights of a job before anything is read. */
 export interface StartingWeights {
@@ -11,9 +12,6 @@ export interface StartingWeights {
 }
 
 export const USUAL_WEIGHTS: StartingWeights = { circumstances: [], priors: {} };
-
-/** A weight is no more than this, and no less than nothing: what cannot be may be ruled out. */
-export const MOST_PRIOR = 100;
 
 /** Whether nothing was changed of the weights that a family starts from. */
 export const isUsual = ({ circumstances, priors }: StartingWeights): boolean =>

@@ -20,7 +20,7 @@ export { MISTAKEN_SHARE } from './likelihood/readingLikelihood.ts';
 export { TOLERANCES, type WeighedCase, type WeighedReading } from './hypotheses/weighedCase.ts';
 export { weigherFor } from './likelihood/keptWeighers.ts';
 export { Weigher } from './likelihood/weigher.ts';
-export type { Cause } from './posterior/cause.ts';
+export { isCauseName, type Cause } from './posterior/cause.ts';
 export { causeTitle, titleOf } from './posterior/causeSaid.ts';
 export { costOfGuessing, type CostOfGuessing, type Guess } from './explanation/costOfGuessing.ts';
 export type { Doubtful, Statement, Strength } from './explanation/explain.ts';

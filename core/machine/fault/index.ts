@@ -16,5 +16,6 @@ export { effectsOf, situate, type SensorElement, type Situation } from './situat
 export { valueMet } from './valueMet.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';
+export { PHYSICAL_SAID } from './physicalSaid.ts';
 export { briefSite, jointSaid, siteSaid } from './siteSaid.ts';
 export { LOOM_HIDES } from './loom.ts';

@@ -1,6 +1,7 @@
 import { say } from '../../measure/message/index.ts';
 import { familyOf } from '../family/index.ts';
 import type { PhysicalKindId } from '../kinds/index.ts';
+import { PHYSICAL_SAID } from './physicalSaid.ts';
 import { faultSite, type FaultSpec, type FaultSite, type FaultSubject } from './faultKind.ts';
 
 /** Where the family can have it. */
@@ -11,10 +12,9 @@ const at = (id: PhysicalKindId, site: FaultSite) => ({
 const HOSE: FaultSpec = {
   class: 'physical',
   weight: 8,
-  name: say('faults.hose-blocked-split-off'),
+  ...PHYSICAL_SAID.hose,
   sentence: say('faults.sensor-should-measure-does-not'),
   looksLike: say('faults.sensor-right-pump-port-wrong'),
-  hides: say('faults.soot-oil-pipe-split-barb'),
   size: { unit: 'share', lowest: 0, highest: 0.6, spread: 'even' },
   beyond: { size: { unit: 'share', lowest: 0, highest: 0.8, spread: 'even' } },
   ...at(
@@ -26,10 +26,9 @@ const HOSE: FaultSpec = {
 const SWAPPED: FaultSpec = {
   class: 'physical',
   weight: 1.5,
-  name: say('faults.hoses-swapped'),
+  ...PHYSICAL_SAID['hoses-swapped'],
   sentence: say('faults.upstream-downstream-hose-sit-each'),
   looksLike: say('faults.right-rest-flow-signal-goes'),
-  hides: say('faults.any-work-filter-sensor-shortly'),
   ...at(
     'hoses-swapped',
     faultSite({ in: 'hoses' }, () => [{ on: 'quantity', does: 'reversed' }]),
@@ -41,10 +40,9 @@ const MOST_REACHED = 0.7;
 const LINKAGE: FaultSpec = {
   class: 'physical',
   weight: 5,
-  name: say('faults.linkage-loose-detached'),
+  ...PHYSICAL_SAID.linkage,
   sentence: say('faults.part-should-move-sensor-does'),
   looksLike: say('faults.moved-hand-arm-signal-follows'),
-  hides: say('faults.ball-joint-popped-off-worn'),
   size: { unit: 'share', lowest: 0, highest: MOST_REACHED, spread: 'even' },
   beyond: {
     // Detached, an arm lies wherever it fell.
@@ -66,10 +64,9 @@ const LINKAGE: FaultSpec = {
 const UNMETERED_AIR: FaultSpec = {
   class: 'physical',
   weight: 8,
-  name: say('faults.air-goes-past-sensor'),
+  ...PHYSICAL_SAID['unmetered-air'],
   sentence: say('faults.part-air-reaches-engine-without'),
   looksLike: say('faults.steady-too-low-every-speed'),
-  hides: say('faults.split-duct-body-does-not'),
   size: { unit: 'share', lowest: 0.2, highest: 0.8, spread: 'even' },
   ...at(
     'unmetered-air',
@@ -80,10 +77,9 @@ const UNMETERED_AIR: FaultSpec = {
 const PASSAGES: FaultSpec = {
   class: 'physical',
   weight: 6,
-  name: say('faults.exhaust-gas-passages-restricted'),
+  ...PHYSICAL_SAID['restricted-passages'],
   sentence: say('faults.valve-opens-hardly-any-gas'),
   looksLike: say('faults.valve-forced-open-neither-engine'),
-  hides: say('faults.soot-valve-cooler-pipe'),
   size: { unit: 'share', lowest: 0, highest: 0.3, spread: 'even' },
   beyond: { size: { unit: 'share', lowest: 0, highest: 0.4, spread: 'even' } },
   ...at(
@@ -95,10 +91,9 @@ const PASSAGES: FaultSpec = {
 const LOW_VACUUM: FaultSpec = {
   class: 'physical',
   weight: 7,
-  name: say('faults.engine-vacuum-really-low'),
+  ...PHYSICAL_SAID['low-vacuum'],
   sentence: say('faults.manifold-holds-more-pressure-than'),
   looksLike: say('faults.gauge-manifold-agrees-sensor'),
-  hides: say('faults.leaks-late-timing-restricted-exhaust'),
   size: { unit: 'share', lowest: 0.5, highest: 0.8, spread: 'even' },
   ...at(
     'low-vacuum',

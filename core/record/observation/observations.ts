@@ -1,4 +1,5 @@
 import { say, type Message } from '../../measure/message/index.ts';
+import { OBSERVATION_IDS, type ObservationId } from './observationIds.ts';
 import type { Complaint } from '../code/index.ts';
 import { familyOf, type FamilyId } from '../../machine/family/index.ts';
 import type { PhysicalKindId } from '../../machine/kinds/index.ts';
@@ -15,25 +16,6 @@ export interface Observation {
   /** With the engine running, and the exhaust-gas valve opened. */
   valveOpen?: boolean;
 }
-
-export const OBSERVATION_IDS = [
-  'plug-contacts',
-  'hose',
-  'hose-holds',
-  'hose-routing',
-  'arm',
-  'duct',
-  'element',
-  'stumbles',
-  'valve-holds',
-  'solenoid',
-  'part-number',
-  'code-low',
-  'code-high',
-  'code-supply',
-  'code-fed',
-] as const;
-export type ObservationId = (typeof OBSERVATION_IDS)[number];
 
 const CLEAR_AND_READ = say('looks.note-all-codes-clear-them');
 

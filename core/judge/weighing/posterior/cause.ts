@@ -112,3 +112,24 @@ export function lanesOfCause(cause: Cause): readonly Lane[] {
   if (cause.of === 'unit-gives-no-reference') return [cause.rail === 0 ? 'reference' : 'second-reference'];
   return cause.of === 'rail-pulled-down' ? ['reference'] : [];
 }
+
+/** Names in verdicts from before the weighing reasoned with the circuit; what was recorded stays readable. */
+export const EARLIER_CAUSES = [
+  'reference-open',
+  'reference-supply',
+  'return-resistance',
+  'unit-ground',
+  'signal-open',
+  'signal-short-reference',
+  'signal-short-ground',
+  'sensor-shifted',
+  'sensor-stuck',
+  'sensor-loads-reference',
+  'engine-vacuum',
+  'path',
+  'unit-input',
+] as const;
+
+/** Whether a verdict may be recorded under that name, of any time. */
+export const isCauseName = (id: string): boolean =>
+  parseCause(id) !== undefined || EARLIER_CAUSES.some((name) => name === id);

@@ -1,7 +1,7 @@
 import { list, say, verbatim, type Message } from '../../../measure/message/index.ts';
 import { laneSaid } from '../../../machine/places/index.ts';
-import { faultKind, jointSaid } from '../../../machine/fault/index.ts';
-import { lanesOfCause, parseCause, type Cause } from './cause.ts';
+import { jointSaid, PHYSICAL_SAID } from '../../../machine/fault/index.ts';
+import { EARLIER_CAUSES, lanesOfCause, parseCause, type Cause } from './cause.ts';
 
 /** What a cause is called once it leads. */
 export function titleSaid(cause: Cause): Message {
@@ -39,7 +39,7 @@ export function titleSaid(cause: Cause): Message {
     case 'unmetered-air':
     case 'restricted-passages':
     case 'low-vacuum':
-      return say('cause.physical.title', { kind: faultKind(cause.of).name });
+      return say('cause.physical.title', { kind: PHYSICAL_SAID[cause.of].name });
   }
 }
 
@@ -75,32 +75,15 @@ export function remedySaid(cause: Cause): Message {
     case 'unmetered-air':
     case 'restricted-passages':
     case 'low-vacuum':
-      return say('cause.look-here.remedy', { hides: faultKind(cause.of).hides });
+      return say('cause.look-here.remedy', { hides: PHYSICAL_SAID[cause.of].hides });
   }
 }
-
-/** Names in verdicts from before the weighing reasoned with the circuit; what was recorded stays readable. */
-const EARLIER = [
-  'reference-open',
-  'reference-supply',
-  'return-resistance',
-  'unit-ground',
-  'signal-open',
-  'signal-short-reference',
-  'signal-short-ground',
-  'sensor-shifted',
-  'sensor-stuck',
-  'sensor-loads-reference',
-  'engine-vacuum',
-  'path',
-  'unit-input',
-] as const;
 
 /** The title of a recorded cause, of any time; undefined for a name that never was one. */
 export function causeTitle(id: string): Message | undefined {
   const cause = parseCause(id);
   if (cause) return titleSaid(cause);
-  const earlier = EARLIER.find((name) => name === id);
+  const earlier = EARLIER_CAUSES.find((name) => name === id);
   return earlier && say(`earlier-cause.${earlier}.title`);
 }
 
