@@ -27,12 +27,14 @@ export interface NextTerminalProps {
   name: string;
   next: { terminal: number; test: PlugTest };
   working: boolean;
+  /** Whether one goes on typing here, coming from the one before. */
+  isInHand: boolean;
   simulated: ((terminal: number, test: PlugTest) => number) | undefined;
   onMeasured: (reading: PlugReading) => void;
 }
 
 /** The measurement that tells most now, and a place to enter it. */
-export function NextTerminal({ name, next, working, simulated, onMeasured }: NextTerminalProps) {
+export function NextTerminal({ name, next, working, isInHand, simulated, onMeasured }: NextTerminalProps) {
   const { terminal, test } = next;
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -76,6 +78,7 @@ export function NextTerminal({ name, next, working, simulated, onMeasured }: Nex
           <>
             <TextField
               size="small"
+              autoFocus={isInHand}
               label={
                 test === 'open-ohms'
                   ? t('ui-wires.ohms-terminal', { name })

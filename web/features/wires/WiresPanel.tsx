@@ -59,7 +59,12 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
   const names = listed.length === terminals ? listed : [];
   const nameOf = (terminal: number) => names[terminal]?.terminal ?? String(terminal + 1);
   const plug = finding && !finding.contradictory ? plugOf(finding.terminals, names) : undefined;
-  const measured = (reading: PlugReading) => dispatch(terminalMeasured({ jobId, reading }));
+  // Whoever answers one question has the next one under the hand.
+  const [isAnswering, setAnswering] = useState(false);
+  const measured = (reading: PlugReading) => {
+    setAnswering(true);
+    dispatch(terminalMeasured({ jobId, reading }));
+  };
   const writeDown = async (pins: Pin[]) => {
     await change({ jobId, change: { ...detailsOf(job), pins, revision: job.revision } });
   };
@@ -108,6 +113,7 @@ export function WiresPanel({ job, sensor, simulated }: WiresPanelProps) {
           name={nameOf(finding.next.terminal)}
           next={finding.next}
           working={working}
+          isInHand={isAnswering}
           simulated={simulated}
           onMeasured={measured}
         />
