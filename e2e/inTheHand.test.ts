@@ -1,4 +1,4 @@
-import type { Locator } from 'playwright-core';
+import type { Locator, Request } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
 import { go, noAccessibilityFault, section, weighed } from './steps.ts';
@@ -23,6 +23,25 @@ async function inTheHand(width: number, height: number) {
   const tap = (what: Locator) => what.tap();
   return { context, page, inSight, noSidewaysScroll, tap };
 }
+
+test('the list of jobs is there after at most 250 kB of script, and the words of the trade come while it rests', async () => {
+  const { context, page, tap } = await inTheHand(390, 844);
+  const scripts: Request[] = [];
+  page.on('requestfinished', (one) => one.resourceType() === 'script' && scripts.push(one));
+  const bytes = async (of: readonly Request[]) =>
+    (await Promise.all(of.map((one) => one.sizes()))).reduce((sum, one) => sum + one.responseBodySize, 0);
+  await page.goto(app.url);
+  await page.getByRole('list', { name: 'Jobs' }).getByRole('listitem').first().waitFor();
+  const needed = scripts.slice();
+  expect(await bytes(needed)).toBeLessThanOrEqual(250_000);
+  // What is counted was packed, as it came.
+  expect(await bytes(needed)).toBeGreaterThan(50_000);
+  await tap(page.getByRole('button', { name: 'More' }));
+  await tap(page.getByRole('dialog', { name: 'More' }).getByRole('button', { name: 'Help' }));
+  await page.getByText('back-probe').first().waitFor();
+  expect(scripts.length).toBeGreaterThan(needed.length);
+  await context.close();
+});
 
 test('on a phone a reading is taken by one thumb, without a scroll', async () => {
   const { context, page, inSight, noSidewaysScroll, tap } = await inTheHand(390, 844);
@@ -230,8 +249,8 @@ test('words and keys are a key away, and no drop-down takes a key from the sheet
   await page.keyboard.press('Escape');
 
   const unit = page.getByRole('combobox', { name: 'Absolute in' });
-  await unit.click();
-  await page.getByRole('option', { name: 'mbar' }).click();
+  await unit.selectOption('mbar');
+  await unit.focus();
   await expect.poll(() => unit.evaluate((field) => field === document.activeElement)).toBe(true);
   await page.keyboard.type('2');
   expect(await page.locator('#quick-entry').inputValue()).toBe('2');

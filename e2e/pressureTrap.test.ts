@@ -10,8 +10,7 @@ beforeAll(async () => {
     sensor: '0.1 V per inHg',
     ambient: { source: 'Altitude', altitude: '250' },
   });
-  await page.getByLabel('Absolute in').click();
-  await page.getByRole('option', { name: 'inHg', exact: true }).click();
+  await page.getByLabel('Absolute in').selectOption('inHg');
   await choose(page, 'Idle');
 });
 

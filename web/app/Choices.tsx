@@ -1,7 +1,10 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import FormControl from '@mui/material/FormControl';
+import InputLabel from '@mui/material/InputLabel';
+import NativeSelect from '@mui/material/NativeSelect';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import { PRESSURE_UNITS, type PressureUnit } from '@lettura/core/measure/quantity';
+import { useId } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import {
   selectTextSize,
@@ -64,21 +67,24 @@ interface UnitChoiceProps {
   onChoose: (unit: PressureUnit) => void;
 }
 
+/** The list of the device itself: a thumb knows it, and it weighs nothing. */
 function UnitChoice({ label, value, onChoose }: UnitChoiceProps) {
+  const id = useId();
   return (
-    <TextField
-      select
-      size="small"
-      label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value as PressureUnit)}
-      sx={{ width: { xs: '100%', sm: 108 } }}
-    >
-      {PRESSURE_UNITS.map((unit) => (
-        <MenuItem key={unit} value={unit}>
-          {unit}
-        </MenuItem>
-      ))}
-    </TextField>
+    <FormControl size="small" sx={{ width: { xs: '100%', sm: 108 } }}>
+      <InputLabel htmlFor={id}>{label}</InputLabel>
+      <NativeSelect
+        id={id}
+        value={value}
+        onChange={(event) => onChoose(event.target.value as PressureUnit)}
+        input={<OutlinedInput label={label} />}
+      >
+        {PRESSURE_UNITS.map((unit) => (
+          <option key={unit} value={unit}>
+            {unit}
+          </option>
+        ))}
+      </NativeSelect>
+    </FormControl>
   );
 }

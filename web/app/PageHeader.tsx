@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Help } from '../ui/help/index.ts';
-import { PopUp } from '../ui/PopUp.tsx';
+import { onDemand } from '../ui/onDemand.tsx';
 import { useScreen } from '../ui/useScreen.ts';
 import { t } from '../ui/words.ts';
 import { Choices } from './Choices.tsx';
@@ -66,6 +65,8 @@ export function PageHeader({ title, children }: { title: ReactNode; children?: R
   );
 }
 
+const MorePage = onDemand(() => import('./MorePage.tsx'));
+
 /** Everything that finds no room beside the title, one tap away. */
 function More({ children }: { children: ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement>();
@@ -81,23 +82,9 @@ function More({ children }: { children: ReactNode }) {
       >
         {t('ui-app.more')}
       </Button>
-      <PopUp
-        label={t('ui-app.more')}
-        anchor={anchor}
-        onClose={() => setAnchor(undefined)}
-        widthPx={{ least: 200 }}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-      >
-        <Stack
-          spacing={1.5}
-          sx={{ alignItems: 'stretch' }}
-          // A place was chosen: what led there is done with.
-          onClick={({ target }) => target instanceof Element && target.closest('a') && setAnchor(undefined)}
-        >
-          {children}
-        </Stack>
-      </PopUp>
+      <MorePage isWanted={anchor !== undefined} anchor={anchor} onClose={() => setAnchor(undefined)}>
+        {children}
+      </MorePage>
     </>
   );
 }

@@ -1,12 +1,7 @@
 import { expect, test } from 'vitest';
-import {
-  ageInWords,
-  briefState,
-  causeInWords,
-  expectationInWords,
-  valueInWords,
-  vacuumInWords,
-} from './inWords.ts';
+import { causeInWords } from './causeInWords.ts';
+import { briefState, expectationInWords, valueInWords, vacuumInWords } from './inWords.ts';
+import { ageInWords } from './when.ts';
 import { codesFromText } from './codesFromText.ts';
 import { refused } from './words.ts';
 

@@ -2,5 +2,5 @@
 export const typingIn = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
-    /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName) ||
+    /^(INPUT|TEXTAREA)$/u.test(target.tagName) ||
     target.closest('[role="listbox"], [role="combobox"][aria-expanded="true"]') !== null);

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { JobSummary } from '@lettura/contract';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 
 /** Nothing that was deleted is gone: it waits here to be brought back. */

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { todayHere } from '../../ui/todayHere.ts';
 import { t } from '../../ui/words.ts';
 import { recheckInWords, stageInWords, type JobListProps } from './jobStage.ts';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useListJobsQuery, useListSensorsQuery, useListVehiclesQuery } from '../../app/api.ts';
 import { Loading } from '../../ui/Centred.tsx';
 import { Fold } from '../../ui/Fold.tsx';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 import { type JobSubjectProps, draftOf, KnownSubjectForm } from './KnownSubjectForm.tsx';
 

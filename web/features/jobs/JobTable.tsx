@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import { Link } from 'react-router';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { todayHere } from '../../ui/todayHere.ts';
 import { t } from '../../ui/words.ts';

@@ -1,13 +1,11 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useDeleteJobMutation, useListJobsQuery, useRestoreJobMutation } from '../../app/api.ts';
+import { jobsHere } from '../../app/jobsHere.ts';
 import { LibraryLinks } from '../../app/LibraryLinks.tsx';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { requestProblem } from '../../app/requestProblem.ts';
@@ -20,6 +18,7 @@ import { JobCards } from './JobCards.tsx';
 import { JOB_FILTERS, passesFilter, type JobFilter } from './jobStage.ts';
 import { JobTable } from './JobTable.tsx';
 import { matchesSearch } from './matchesSearch.ts';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
@@ -30,6 +29,7 @@ export default function JobsPage() {
   const { data, error, refetch } = useListJobsQuery();
   const [search, setSearch] = useState('');
   const [filter, setFilter] = useState<JobFilter>('all');
+  const [here] = useState(jobsHere);
   const [most, setMost] = useState(PAGE);
   const List = useScreen() === 'phone' ? JobCards : JobTable;
   const [deletedId, setDeletedId] = useState<string>();
@@ -42,7 +42,7 @@ export default function JobsPage() {
   const refused = restoring.error ?? deletion.error;
   const failed = refused ? requestProblem(refused) : undefined;
   const found = data?.filter((row) => !row.job.deletedAt && matchesSearch(row, search));
-  const shown = found?.filter((row) => passesFilter(filter, row));
+  const shown = found?.filter((row) => passesFilter(filter, row, here));
   const deleted = data?.filter((row) => row.job.deletedAt && matchesSearch(row, search));
   return (
     <Box sx={{ minHeight: '100vh' }}>
@@ -52,12 +52,10 @@ export default function JobsPage() {
       <OutboxBanner />
       <Box component="main" sx={{ p: 2, maxWidth: 1240, mx: 'auto' }}>
         <Box sx={{ display: 'flex', gap: 2, mb: 2, alignItems: 'center' }}>
-          <TextField
-            type="search"
+          <SearchField
             label={t('ui-jobs.search-machine-complaint-code-sensor')}
             value={search}
-            onChange={(event) => setSearch(event.target.value)}
-            sx={{ flex: 1 }}
+            onChange={setSearch}
           />
           <Button component={Link} to="/jobs/new" variant="contained" size="large">
             {t('ui-jobs.new-job')}
@@ -97,20 +95,29 @@ export default function JobsPage() {
         )}
         {!shown && !problem && <Loading what={t('ui-jobs.jobs-2')} />}
         {found && data && data.length > 0 && (
-          <ToggleButtonGroup
-            exclusive
-            size="small"
+          <Box
+            role="group"
             aria-label={t('ui-jobs.which-jobs')}
-            value={filter}
-            onChange={(_event, chosen: JobFilter | null) => chosen && setFilter(chosen)}
-            sx={{ mb: 2, flexWrap: 'wrap' }}
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 2 }}
           >
             {JOB_FILTERS.map((one) => (
-              <ToggleButton key={one} value={one}>
-                {t(`ui-jobs.filter-${one}`, { count: found.filter((row) => passesFilter(one, row)).length })}
-              </ToggleButton>
+              <Button
+                key={one}
+                variant={one === filter ? 'contained' : 'outlined'}
+                color="inherit"
+                aria-pressed={one === filter}
+                sx={{
+                  borderColor: 'sheet.rule',
+                  ...(one === filter && { bgcolor: 'text.primary', color: 'background.paper' }),
+                }}
+                onClick={() => setFilter(one)}
+              >
+                {t(`ui-jobs.filter-${one}`, {
+                  count: found.filter((row) => passesFilter(one, row, here)).length,
+                })}
+              </Button>
             ))}
-          </ToggleButtonGroup>
+          </Box>
         )}
         {data?.length === 0 && <Welcome />}
         {data && data.length > 0 && shown?.length === 0 && (

@@ -6,7 +6,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 import { ANOTHER_MACHINE, type KnownMachine } from './knownMachines.ts';
 

@@ -9,10 +9,10 @@ const verdict = (cause: string) => ({
   note: '',
 });
 const rows = {
-  fresh: { readingCount: 0 },
-  begun: { readingCount: 3 },
-  open: { readingCount: 3, verdict: verdict('not-proven') },
-  proven: { readingCount: 3, verdict: verdict('sensor'), recheckOn: '2026-12-05' },
+  fresh: { job: { id: 'a' }, readingCount: 0 },
+  begun: { job: { id: 'b' }, readingCount: 3 },
+  open: { job: { id: 'c' }, readingCount: 3, verdict: verdict('not-proven') },
+  proven: { job: { id: 'd' }, readingCount: 3, verdict: verdict('sensor'), recheckOn: '2026-12-05' },
 };
 
 test('a job says how far it has come', () => {
@@ -26,10 +26,11 @@ test('a job says how far it has come', () => {
 
 test('what was recorded as not proven is still open, and every job is either open or proven', () => {
   const passing = (filter: (typeof JOB_FILTERS)[number]) =>
-    Object.entries(rows).flatMap(([name, row]) => (passesFilter(filter, row) ? [name] : []));
+    Object.entries(rows).flatMap(([name, row]) => (passesFilter(filter, row, new Set(['b'])) ? [name] : []));
   expect(passing('open')).toEqual(['fresh', 'begun', 'open']);
   expect(passing('proven')).toEqual(['proven']);
   expect(passing('recheck')).toEqual(['proven']);
+  expect(passing('here')).toEqual(['begun']);
   expect(passing('all')).toEqual(Object.keys(rows));
 });
 

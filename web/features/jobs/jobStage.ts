@@ -1,6 +1,7 @@
 import type { JobSummary } from '@lettura/contract';
 import { NOT_PROVEN } from '@lettura/contract';
-import { causeInWords, day } from '../../ui/inWords.ts';
+import { causeInWords } from '../../ui/causeInWords.ts';
+import { day } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 
 export interface JobListProps {
@@ -20,17 +21,24 @@ export const recheckInWords = ({ recheckOn }: Stage, today: string): string | un
     ? undefined
     : t(recheckOn <= today ? 'ui-jobs.recheck-due' : 'ui-jobs.recheck-on', { day: day(recheckOn) });
 
-export const JOB_FILTERS = ['all', 'open', 'proven', 'recheck'] as const;
+export const JOB_FILTERS = ['all', 'open', 'proven', 'recheck', 'here'] as const;
 export type JobFilter = (typeof JOB_FILTERS)[number];
 
 /** Proven is what has a cause on record; what was recorded as not proven is still open. */
 export const isProven = ({ verdict }: Stage): boolean =>
   verdict !== undefined && verdict.cause !== NOT_PROVEN;
 
-export function passesFilter(filter: JobFilter, row: Stage): boolean {
+/** @param here the jobs that were worked on in this browser */
+export function passesFilter(
+  filter: JobFilter,
+  row: Stage & { job: Pick<JobSummary['job'], 'id'> },
+  here: ReadonlySet<string>,
+): boolean {
   switch (filter) {
     case 'all':
       return true;
+    case 'here':
+      return here.has(row.job.id);
     case 'recheck':
       return row.recheckOn !== undefined;
     case 'open':

@@ -1,5 +1,5 @@
 import type { JobSummary } from '@lettura/contract';
-import { causeInWords } from '../../ui/inWords.ts';
+import { causeInWords } from '../../ui/causeInWords.ts';
 
 /** Every word of the search somewhere in what the list shows of a job, in any order. */
 export function matchesSearch(

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 } from 'uuid';
 import { useCreateJobMutation, useCreateVehicleMutation } from '../../app/api.ts';
+import { workedOnHere } from '../../app/jobsHere.ts';
 import { requestProblem, type RequestProblem } from '../../app/requestProblem.ts';
 import { readingQueued } from '../outbox/index.ts';
 import type { NewJobDetails } from './newJobForm.ts';
@@ -53,6 +54,7 @@ export function useOpenJob() {
       setProblem(failure);
       return undefined;
     }
+    workedOnHere(jobId);
     if (given) dispatch(readingQueued({ id: v7(), jobId, takenAt: openedAt, kind: 'ambient', ...given }));
     return jobId;
   };

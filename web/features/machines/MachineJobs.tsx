@@ -3,7 +3,9 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { standingReadings, type JobSheet } from '@lettura/contract';
 import { Link } from 'react-router';
-import { causeInWords, dayAndTime, workInWords } from '../../ui/inWords.ts';
+import { causeInWords } from '../../ui/causeInWords.ts';
+import { workInWords } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 
 /** What came of each job, newest first: what was complained of, what was found, what was done. */

@@ -2,7 +2,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { t } from '../../ui/words.ts';
-import { dayAndClock } from '../../ui/inWords.ts';
+import { dayAndClock } from '../../ui/when.ts';
 import type { PointOverTime } from './pointsOverTime.ts';
 
 /** One point over time: reading after reading, at equal distances, since days without any would leave nothing to see. */

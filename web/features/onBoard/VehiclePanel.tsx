@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { useListFeedsQuery, useReadVehicleMutation } from '../../app/api.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Term } from '../../ui/help/index.ts';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 import { ClearCodes } from './ClearCodes.tsx';

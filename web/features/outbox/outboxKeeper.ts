@@ -1,4 +1,5 @@
 import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
+import { workedOnHere } from '../../app/jobsHere.ts';
 import type { OutboxState } from './outboxEntry.ts';
 import {
   outboxLoaded,
@@ -21,6 +22,7 @@ export const outboxKeeper = createListenerMiddleware<State, ThunkDispatch<State,
 outboxKeeper.startListening({
   actionCreator: readingQueued,
   effect: async ({ payload: reading }, { dispatch, getState }) => {
+    workedOnHere(reading.jobId);
     const isThere = () => getState().outbox.entries.some((entry) => entry.reading.id === reading.id);
     const kept = await outboxStorage.keep(reading);
     // It may have arrived while it was being written: then nothing of it is left behind.

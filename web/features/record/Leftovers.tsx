@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import type { Problem } from '@lettura/core/measure/problem';
 import type { Recording } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { captureStore, heldCaptures, type CaptureInfo } from '../live/index.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';

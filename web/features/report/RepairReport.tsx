@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { followedOn, followUpsOn, proofOf, worksOn } from '@lettura/contract';
-import { dayAndTime, followUpInWords, placeInWords, proofInWords, workInWords } from '../../ui/inWords.ts';
+import { followUpInWords, placeInWords, proofInWords, workInWords } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { FollowUpRemarks, SameTestsTable, type Sheet } from '../sheet/index.ts';

@@ -18,13 +18,9 @@ import { Link, useParams } from 'react-router';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import {
-  ambientSourceInWords,
-  causeInWords,
-  conditionsInWords,
-  dayAndTime,
-  upperFirst,
-} from '../../ui/inWords.ts';
+import { causeInWords } from '../../ui/causeInWords.ts';
+import { ambientSourceInWords, conditionsInWords, upperFirst } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { FindingList } from '../sweeps/index.ts';
 import { useWeighing } from '../weighing/index.ts';
 import { GateList, Lanes, padIn, RecordTable, useSheet, type Sheet } from '../sheet/index.ts';

@@ -19,14 +19,8 @@ import type { ReactNode } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { fitInWords } from '../../ui/fit.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
-import {
-  briefState,
-  clockTime,
-  expectationInWords,
-  placeInWords,
-  upperFirst,
-  valueInWords,
-} from '../../ui/inWords.ts';
+import { briefState, expectationInWords, placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
+import { clockTime } from '../../ui/when.ts';
 import type { Units } from '../../ui/units.ts';
 import { TradeNotes } from '../../ui/TradeNotes.tsx';
 import { VoltScale } from '../../ui/VoltScale.tsx';

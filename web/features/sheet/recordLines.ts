@@ -2,7 +2,8 @@ import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contra
 import { isTarget } from '@lettura/core/machine/places';
 import { codesNow } from '@lettura/core/record/onBoard';
 import type { Fit } from '@lettura/core/judge/expectation';
-import { conditionsInWords, dayAndClock, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { conditionsInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
+import { dayAndClock } from '../../ui/when.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { meaningOf } from './meaning.ts';

@@ -1,7 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { RecordingInfo } from '@lettura/contract';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { t } from '../../ui/words.ts';
 
 export interface BesideChoiceProps {

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { isWithdrawn, type RecordingInfo } from '@lettura/contract';
 import { Link } from 'react-router';
 import { noFaultInWords } from './noFaultInWords.ts';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 

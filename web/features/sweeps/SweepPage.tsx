@@ -13,7 +13,7 @@ import { useJobSheetQuery } from '../../app/api.ts';
 import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
-import { dayAndTime } from '../../ui/inWords.ts';
+import { dayAndTime } from '../../ui/when.ts';
 import { ambientOf } from './ambientOf.ts';
 import { CalibrationPanel } from './CalibrationPanel.tsx';
 import { AgainstPlot } from './AgainstPlot.tsx';

@@ -6,36 +6,14 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
-import { typingIn } from '../typingIn.ts';
+import { useState } from 'react';
 import { useScreen } from '../useScreen.ts';
 import { t } from '../words.ts';
 import { Explained } from './Term.tsx';
 import { SHORTCUTS, TERM_IDS } from './terms.ts';
 
-/** The way to all words and keys: a button, and ? wherever nobody types. */
-export function Help() {
-  const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== '?' || event.ctrlKey || event.metaKey || typingIn(event.target)) return;
-      event.preventDefault();
-      setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
-  return (
-    <>
-      <Button color="inherit" aria-haspopup="dialog" aria-keyshortcuts="?" onClick={() => setOpen(true)}>
-        {t('help.help')}
-      </Button>
-      <WordsAndKeys open={open} onClose={() => setOpen(false)} />
-    </>
-  );
-}
-
-function WordsAndKeys({ open, onClose }: { open: boolean; onClose: () => void }) {
+/** All words of the trade with their drawings, and all keys. */
+export default function WordsAndKeys({ isWanted, onClose }: { isWanted: boolean; onClose: () => void }) {
   const isPhone = useScreen() === 'phone';
   const [search, setSearch] = useState('');
   const wanted = search.trim().toLowerCase();
@@ -44,7 +22,7 @@ function WordsAndKeys({ open, onClose }: { open: boolean; onClose: () => void })
   );
   return (
     <Dialog
-      open={open}
+      open={isWanted}
       onClose={onClose}
       maxWidth="md"
       fullWidth
