@@ -115,6 +115,84 @@ test('track against track, the plot as a picture, and another recording beside i
   await page.getByText('in view 0.00 to 12.00 s').waitFor();
 });
 
+test('two places are read off, a stretch goes its own way, and one recording is drawn less the other', async () => {
+  const plot = page.getByRole('img', { name: /^Spur 1 over time/u });
+  const box = (await plot.boundingBox())!;
+  // The scale takes 52 px on the left, and 10 are free on the right.
+  const clickAt = (seconds: number) =>
+    plot.click({ position: { x: 52 + (seconds / 11.995) * (box.width - 62), y: 40 } });
+  await clickAt(2);
+  const table = page.getByRole('table', { name: 'Read off' });
+  await table.waitFor();
+  await clickAt(5);
+  const at = (name: string) => page.getByRole('textbox', { name: `${name} at, s` });
+  await expect.poll(async () => Number(await at('B').inputValue())).toBeCloseTo(5, 1);
+  await at('A').fill('900');
+  await page.getByText('From 0 to 12.00 s').waitFor();
+  await at('A').fill('3');
+  await at('A').press('Enter');
+  await at('B').fill('4');
+  await at('B').press('Enter');
+  await page.getByText('1.0000 s apart').waitFor();
+  const cells = async () =>
+    (
+      await table
+        .getByRole('row', { name: /^Spur 1/u })
+        .getByRole('cell')
+        .allTextContents()
+    ).map(Number);
+  // Along the ramp the difference is what lies between, and the mean is in its middle.
+  await expect
+    .poll(async () => {
+      const [a = NaN, b = NaN, less = NaN, , mean = NaN] = await cells();
+      return Math.max(Math.abs(less - (b - a)), Math.abs(mean - (a + b) / 2));
+    })
+    .toBeLessThan(0.02);
+
+  // Ctrl and the wheel zoom where the hand is; the wheel by itself leaves the view alone.
+  await page.mouse.move(box.x + box.width / 2, box.y + 40);
+  await page.mouse.wheel(0, 10);
+  await page.getByText('in view 0.00 to 12.00 s').waitFor();
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -600);
+  await page.keyboard.up('Control');
+  await expect.poll(() => page.getByText('in view 0.00 to 12.00 s').count()).toBe(0);
+  // The other half comes into view where it is pressed in the whole.
+  const whole = page.getByRole('img', { name: /^The whole recording/u });
+  const { width } = (await whole.boundingBox())!;
+  await whole.click({ position: { x: width - 14, y: 20 } });
+  await page.getByText(/in view \d\.\d\d to 12\.00 s/u).waitFor();
+  await noAccessibilityFault(page);
+
+  const [part] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Stretch in view as CSV' }).click(),
+  ]);
+  const rows = (await readFile(await part.path(), 'utf8')).trim().split('\n');
+  expect(rows.length).toBeLessThan(1300);
+  expect(rows.length).toBeGreaterThan(500);
+  await page.getByRole('textbox', { name: 'Its name' }).fill('second half');
+  await page.getByRole('button', { name: 'Keep this stretch' }).click();
+  await page.getByRole('heading', { name: 'second half' }).waitFor();
+  await page.getByText(/Cut from “pedal”/u).waitFor();
+  // What drops out there is found in it as well.
+  await found()
+    .getByRole('button', { name: /^✕ Track 2/u })
+    .first()
+    .waitFor();
+  await page.goBack();
+  await page.getByText('in view 0.00 to 12.00 s').waitFor();
+
+  await page.getByRole('combobox', { name: 'Beside it, drawn broad' }).click();
+  await page.getByRole('option', { name: /^repaired,/u }).click();
+  await page.getByRole('button', { name: 'This less the other' }).click();
+  await page.getByRole('img', { name: 'Spur 2 over time, less the other recording' }).waitFor();
+  await page.getByRole('textbox', { name: 'It begins later by, s' }).fill('soon');
+  await page.getByText('A number of seconds, such as').waitFor();
+  await page.getByRole('combobox', { name: 'Beside it, drawn broad' }).click();
+  await page.getByRole('option', { name: 'Nothing' }).click();
+});
+
 test('exported it is read back exactly, its description beside it, and a name is no formula', async () => {
   const downloads: Promise<string>[] = [];
   page.on('download', (download) => downloads.push(download.path().then((path) => readFile(path, 'utf8'))));

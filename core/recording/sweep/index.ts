@@ -9,6 +9,8 @@ export {
 } from './findings/finding.ts';
 export { against, type Against } from './against.ts';
 export { answeredSteps, type AnsweredStep } from './answeredSteps.ts';
+export { atRulers, type AtRulers } from './atRulers.ts';
+export { differenceOf } from './differenceOf.ts';
 export { dropouts, type Dropout } from './dropouts.ts';
 export { envelopeInTime } from './envelopeInTime.ts';
 export { sweepFigures, type SweepFigures } from './figures.ts';
@@ -26,5 +28,6 @@ export { indexAt, sampleRate, type Channel, type Recording } from './recording.t
 export { stuckAgainst, type Stuck } from './standsStill.ts';
 export { stepResponse, type StepResponse } from './stepResponse.ts';
 export { sweepBand, type SweepBand } from './sweepBand.ts';
+export { stretchOf } from './stretch.ts';
 export { stepsIn } from './stepsIn.ts';
 export { strokesOf, type Stroke } from './strokes.ts';

@@ -14,30 +14,39 @@ import { fileName } from '../../ui/fileName.ts';
 import { t } from '../../ui/words.ts';
 import { plotImage } from './plotImage.ts';
 import type { AskSweep } from './useSweepWorker.ts';
+import type { View } from './useView.ts';
 
 export interface SweepExportsProps {
   recording: RecordingInfo;
   ask: AskSweep;
   /** What is drawn, for the picture of it. */
   plot: RefObject<HTMLElement | null>;
+  /** The stretch that is looked at, where that is not all of it. */
+  view: View | undefined;
 }
 
 /** A recording taken along: the plot as it is seen, and its numbers. */
-export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
+export function SweepExports({ recording, ask, plot, view }: SweepExportsProps) {
   const { name, channels, marks, note } = recording;
   const { palette } = useTheme();
-  const exportAs = async (as: RecordingExport) => {
+  const exportAs = async (as: RecordingExport, part?: View) => {
     const heading = {
       name,
       takenAt: recording.takenAt,
       uses: channels.map(({ use }) => use),
       bases: channels.map(({ basis }) => basis),
-      marks,
+      marks: part
+        ? marks.flatMap((mark) =>
+            part.fromSeconds <= mark.atSeconds && mark.atSeconds <= part.toSeconds
+              ? [{ ...mark, atSeconds: mark.atSeconds - part.fromSeconds }]
+              : [],
+          )
+        : marks,
       note,
     };
-    const made = await ask('export', { as, heading });
+    const made = await ask('export', { as, heading, ...(part ? { view: part } : {}) });
     if (!made.ok) return;
-    const file = `${fileName(name)}.${RECORDING_EXPORTS[as].extension}`;
+    const file = `${fileName(part ? `${name} part` : name)}.${RECORDING_EXPORTS[as].extension}`;
     downloadBlob(file, made.value);
     if (RECORDING_EXPORTS[as].described) describe(file);
   };
@@ -61,6 +70,11 @@ export function SweepExports({ recording, ask, plot }: SweepExportsProps) {
   };
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+      {view && (
+        <Button variant="outlined" onClick={() => void exportAs('csv', view)}>
+          {t('ui-sweeps.export-view', { name: RECORDING_EXPORTS.csv.name })}
+        </Button>
+      )}
       <Button variant="outlined" onClick={() => void exportPicture()}>
         {t('ui-sweeps.save-plot-picture')}
       </Button>

@@ -5,8 +5,8 @@ import type { RecordingInfo } from '@lettura/contract';
 import { fixed } from '@lettura/core/measure/message';
 import type { Measurand } from '@lettura/core/measure/quantity';
 import type { Problem } from '@lettura/core/measure/problem';
-import { channelScale, sweepBand, type Envelope, type SweepFinding } from '@lettura/core/recording/sweep';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { channelScale, sweepBand, type SweepFinding } from '@lettura/core/recording/sweep';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import { useJobSheetQuery } from '../../app/api.ts';
@@ -17,8 +17,6 @@ import { dayAndTime } from '../../ui/when.ts';
 import { ambientOf } from './ambientOf.ts';
 import { CalibrationPanel } from './CalibrationPanel.tsx';
 import { AgainstPlot } from './AgainstPlot.tsx';
-import { BesideChoice } from './BesideChoice.tsx';
-import { useBeside } from './useBeside.ts';
 import { FindingList } from './FindingList.tsx';
 import { PAPER } from '../../ui/paper.ts';
 import { MarkList } from './MarkList.tsx';
@@ -26,8 +24,9 @@ import { StepTable } from './StepTable.tsx';
 import { RevisePanel } from './RevisePanel.tsx';
 import { RestTable } from './RestTable.tsx';
 import { TelegramPanel } from './TelegramPanel.tsx';
+import { CutPanel } from './CutPanel.tsx';
+import { SweepPlots } from './SweepPlots.tsx';
 import { SweepExports } from './SweepExports.tsx';
-import { SweepStrip } from './SweepStrip.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useView } from './useView.ts';
 import { t } from '../../ui/words.ts';
@@ -85,9 +84,6 @@ const inMs = (stretchSeconds: number): boolean => stretchSeconds < 0.1;
 const timeShown = (seconds: number, decimals: number, stretchSeconds: number) =>
   inMs(stretchSeconds) ? fixed(1000 * seconds, decimals, 'ms') : fixed(seconds, decimals, 's');
 
-const COLUMNS = 700;
-const STRIP_HEIGHTS_PX = [360, 250, 190, 150];
-
 interface LoadedSweepProps {
   recording: RecordingInfo;
   ask: AskSweep;
@@ -96,9 +92,8 @@ interface LoadedSweepProps {
 
 function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
   const { channels, durationSeconds, samples, findings, marks, note, jobId, name } = recording;
-  const { view, ...to } = useView(durationSeconds);
-  const [envelopes, setEnvelopes] = useState<Envelope[]>();
-  const [shown, setShown] = useState(view);
+  const looks = useView(durationSeconds);
+  const { view, ...to } = looks;
   const [marked, setMarked] = useState<SweepFinding>();
   const plot = useRef<HTMLDivElement>(null);
   const { data: sheet } = useJobSheetQuery(jobId);
@@ -115,18 +110,6 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
       }),
     [sheet, channels],
   );
-  useEffect(() => {
-    let current = true;
-    const all = channels.map((_, i) => i);
-    void ask('envelope', { channels: all, fromSeconds, toSeconds, columns: COLUMNS }).then((answer) => {
-      if (!current || !answer.ok) return;
-      setEnvelopes(answer.value);
-      setShown({ fromSeconds, toSeconds });
-    });
-    return () => {
-      current = false;
-    };
-  }, [ask, channels, fromSeconds, toSeconds]);
   const read = useMemo(
     () =>
       sheet
@@ -140,28 +123,13 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
         : undefined,
     [sheet, channels],
   );
-  const [besideId, setBesideId] = useState('');
-  const others = useBeside(besideId, channels.length, { fromSeconds, toSeconds }, COLUMNS);
   const show = (finding: SweepFinding) => {
     setMarked(finding);
     to.show({ fromSeconds: finding.fromSeconds, toSeconds: finding.untilSeconds });
   };
-  const keys: Record<string, () => void> = {
-    '+': to.nearer,
-    '-': to.farther,
-    ArrowLeft: to.earlier,
-    ArrowRight: to.later,
-    '0': to.all,
-  };
-  const onKey = (event: KeyboardEvent) => {
-    const action = keys[event.key];
-    if (!action) return;
-    event.preventDefault();
-    action();
-  };
+  const inPart = toSeconds - fromSeconds < durationSeconds;
   const isLine = findings.some(({ kind }) => LINE_FINDINGS.has(kind));
   const carriesTelegrams = findings.some(({ kind }) => kind === 'telegrams');
-  const heightPx = STRIP_HEIGHTS_PX[Math.min(channels.length, STRIP_HEIGHTS_PX.length) - 1] ?? 150;
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title={name}>
@@ -205,45 +173,10 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               {t('ui-sweeps.all')}
             </Button>
           </Box>
-          {sheet && (
-            <BesideChoice
-              recording={recording}
-              recordings={sheet.recordings}
-              value={besideId}
-              onChange={setBesideId}
-            />
-          )}
-          {/* A group that the arrow keys move: reached by tab like a button. */}
-          <Box
-            ref={plot}
-            role="group"
-            aria-label={t('ui-sweeps.plot-plus-minus-zoom-arrows')}
-            tabIndex={0}
-            onKeyDown={onKey}
-            sx={{ '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' } }}
-          >
-            {envelopes?.map((envelope, i) => (
-              <Box key={i} sx={{ borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
-                <Typography variant="body2" sx={{ fontWeight: 650 }}>
-                  {channels[i]?.name}
-                </Typography>
-                <SweepStrip
-                  name={channels[i]?.name ?? ''}
-                  unit={channels[i]?.unit ?? ''}
-                  envelope={envelope}
-                  other={others?.[i]}
-                  {...shown}
-                  findings={findings.filter(({ channel }) => channel === i)}
-                  marked={marked?.channel === i ? marked : undefined}
-                  marks={marks}
-                  heightPx={heightPx}
-                  last={i === channels.length - 1}
-                />
-              </Box>
-            ))}
-          </Box>
+          <SweepPlots {...{ recording, sheet, ask, looks, marked, plot }} />
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
-          <SweepExports recording={recording} ask={ask} plot={plot} />
+          <SweepExports recording={recording} ask={ask} plot={plot} view={inPart ? view : undefined} />
+          {sheet && inPart && <CutPanel recording={recording} sheet={sheet} view={view} />}
           {read && !isLine && (
             <CalibrationPanel ask={ask} context={read} pressureUnit={units.absolute} name={name} />
           )}

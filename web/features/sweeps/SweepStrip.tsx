@@ -6,6 +6,7 @@ import {
   paintAcross,
   paintEnvelope,
   paintMarks,
+  paintRulers,
   paintValues,
   PlotCanvas,
   roomyDomain,
@@ -15,6 +16,7 @@ import {
   type Ink,
   type Surface,
 } from '../../ui/plot/index.ts';
+import { RULER_NAMES, type Rulers } from './rulers.ts';
 import { t } from '../../ui/words.ts';
 
 export interface SweepStripProps {
@@ -28,6 +30,9 @@ export interface SweepStripProps {
   findings: readonly SweepFinding[];
   marked: SweepFinding | undefined;
   marks: readonly SweepMark[];
+  /** Whether it is one recording less another: faults belong to neither of them alone. */
+  isDifference: boolean;
+  rulers: Rulers;
   heightPx: number;
   /** The lowest strip carries the scale of time. */
   last: boolean;
@@ -40,19 +45,20 @@ const HAIR_SHARE = 0.004;
 
 /** One channel over time: between the lowest and the highest of every column, so that nothing is left out at any zoom. */
 export function SweepStrip(props: SweepStripProps) {
-  const { name, unit, other, fromSeconds, toSeconds, heightPx } = props;
+  const { name, unit, other, isDifference, fromSeconds, toSeconds, heightPx } = props;
   const ink = useInk();
   const inView = props.findings.filter(
     ({ fromSeconds: from, untilSeconds, weight }) =>
-      weight === 'fault' && untilSeconds >= fromSeconds && from <= toSeconds,
+      !isDifference && weight === 'fault' && untilSeconds >= fromSeconds && from <= toSeconds,
   );
   const canvas = usePainter((surface) => paintStrip(surface, { ...props, findings: inView }, ink));
-  const label = t('ui-sweeps.over-time-faults-view', {
+  const drawn = t('ui-sweeps.over-time-faults-view', {
     name,
     which: unit ? t('ui-sweeps.in', { unit }) : '',
     length: inView.length,
     which2: other ? t('ui-sweeps.another-recording-beside') : '',
   });
+  const label = isDifference ? t('ui-sweeps.difference-over-time', { name }) : drawn;
   return <PlotCanvas canvas={canvas} label={label} heightPx={heightPx} />;
 }
 
@@ -78,6 +84,7 @@ function paintStrip(surface: Surface, props: SweepStripProps, ink: Ink): void {
     marks.map(({ atSeconds }) => atSeconds),
     ink,
   );
+  paintRulers(surface, frame, props.rulers, RULER_NAMES, ink);
 }
 
 function paintUnit({ draw }: Surface, { top, bottom }: Frame, unit: string): void {

@@ -5,11 +5,13 @@ import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/r
 import {
   against,
   analyseSweep,
+  atRulers,
   calibrationIn,
   envelopeInTime,
   MinMaxPyramid,
   plateaus,
   stepsIn,
+  stretchOf,
   type Recording,
 } from '@lettura/core/recording/sweep';
 import { lineEdges, serialMessages, telegramsIn } from '@lettura/core/recording/telegram';
@@ -143,6 +145,20 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       const { channels, ...view } = question.ask;
       return ok(channels.map((channel) => envelopeInTime(seconds, pyramidOf(channel), view)));
     }
+    case 'rulers': {
+      if (!recording) return nothingHeld();
+      const { seconds, channels } = recording;
+      const { moments } = question.ask;
+      return ok(channels.map(({ values }, i) => atRulers(seconds, values, pyramidOf(i), moments)));
+    }
+    case 'cut': {
+      if (!recording) return nothingHeld();
+      const { fromSeconds, toSeconds } = question.ask;
+      const part = stretchOf(recording, fromSeconds, toSeconds);
+      return part.seconds.length < 2
+        ? fail('no-rows', say('app.stretch-too-short'), say('app.take-longer-stretch'))
+        : ok(hold(part));
+    }
     case 'against': {
       const { along, up, columns } = question.ask;
       const [x, y] = [recording?.channels[along]?.values, recording?.channels[up]?.values];
@@ -174,8 +190,10 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       return recording ? ok(recording) : nothingHeld();
     case 'export': {
       if (!recording) return nothingHeld();
-      const { type, pieces } = RECORDING_EXPORTS[question.ask.as];
-      return ok(new Blob([...pieces(recording, question.ask.heading)], { type }));
+      const { as, heading, view } = question.ask;
+      const { type, pieces } = RECORDING_EXPORTS[as];
+      const given = view ? stretchOf(recording, view.fromSeconds, view.toSeconds) : recording;
+      return ok(new Blob([...pieces(given, heading)], { type }));
     }
   }
 }

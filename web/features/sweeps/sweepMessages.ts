@@ -5,6 +5,7 @@ import type { Layout, RecordingExport, RecordingHeading } from '@lettura/core/re
 import type {
   Against,
   AnsweredStep,
+  AtRulers,
   Calibration,
   Channel,
   Envelope,
@@ -15,6 +16,7 @@ import type {
 } from '@lettura/core/recording/sweep';
 import type { SerialMessage, Telegrams } from '@lettura/core/recording/telegram';
 import type { Opened } from './openFile.ts';
+import type { View } from './useView.ts';
 
 /** What is known of the recording that the worker holds. */
 export interface Held {
@@ -51,6 +53,10 @@ export interface SweepQuestions {
     ask: { channels: number[]; fromSeconds: number; toSeconds: number; columns: number };
     answer: Envelope[];
   };
+  /** Of each channel, where one or two rulers lie. */
+  rulers: { ask: { moments: number[] }; answer: AtRulers[] };
+  /** Holds a stretch of what it held instead. */
+  cut: { ask: View; answer: Held };
   against: { ask: { along: number; up: number; columns: number }; answer: Against | undefined };
   /** Undefined where the channel carries none. */
   telegrams: { ask: { channel: number }; answer: ReadTelegrams | undefined };
@@ -62,7 +68,8 @@ export interface SweepQuestions {
   send: { ask: { info: RecordingInfo }; answer: RecordingInfo };
   /** All its numbers, for who plays them again. */
   numbers: { ask: object; answer: Recording };
-  export: { ask: { as: RecordingExport; heading: RecordingHeading }; answer: Blob };
+  /** All of it, or the stretch in view. */
+  export: { ask: { as: RecordingExport; heading: RecordingHeading; view?: View }; answer: Blob };
 }
 export type QuestionName = keyof SweepQuestions;
 

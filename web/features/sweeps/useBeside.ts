@@ -1,16 +1,19 @@
 import type { Envelope } from '@lettura/core/recording/sweep';
 import { useEffect, useState } from 'react';
+import type { Beside } from './BesideChoice.tsx';
 import { useSweepWorker } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
 
 /** The same stretch of another recording, in a worker of its own; undefined while there is none. */
 export function useBeside(
-  recordingId: string,
+  { id: recordingId, laterSeconds }: Pick<Beside, 'id' | 'laterSeconds'>,
   channelCount: number,
-  { fromSeconds, toSeconds }: View,
+  view: View,
   columns: number,
 ): Envelope[] | undefined {
   const { ask } = useSweepWorker();
+  const fromSeconds = view.fromSeconds + laterSeconds;
+  const toSeconds = view.toSeconds + laterSeconds;
   const [heldId, setHeldId] = useState('');
   const [found, setFound] = useState<{ id: string; envelopes: Envelope[] }>();
   useEffect(() => {

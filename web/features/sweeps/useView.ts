@@ -25,17 +25,20 @@ export function useView(durationSeconds: number) {
     const start = Math.min(Math.max(0, from), durationSeconds - span);
     setChosen({ fromSeconds: start, toSeconds: start + span });
   };
-  const zoom = (factor: number) => {
-    const middle = (view.fromSeconds + view.toSeconds) / 2;
-    const half = ((view.toSeconds - view.fromSeconds) / 2) * factor;
-    put(middle - half, middle + half);
-  };
+  /** What lies under `atSeconds` stays where it is. */
+  const zoom = (factor: number, atSeconds = (view.fromSeconds + view.toSeconds) / 2) =>
+    put(
+      atSeconds + factor * (view.fromSeconds - atSeconds),
+      atSeconds + factor * (view.toSeconds - atSeconds),
+    );
   const move = (direction: -1 | 1) => {
     const step = direction * STEP_SHARE * (view.toSeconds - view.fromSeconds);
     put(view.fromSeconds + step, view.toSeconds + step);
   };
   return {
     view,
+    put,
+    zoom,
     nearer: () => zoom(1 / ZOOM),
     farther: () => zoom(ZOOM),
     earlier: () => move(-1),

@@ -13,5 +13,6 @@ export { niceTicks, roomyDomain } from './niceTicks.ts';
 export { paintBand } from './paintBand.ts';
 export { extremesOf, paintEnvelope, type Columns } from './paintEnvelope.ts';
 export { paintMarks } from './paintMarks.ts';
+export { paintRulers } from './paintRulers.ts';
 export { PlotCanvas } from './PlotCanvas.tsx';
 export { useLivePainter, usePainter, type Surface } from './usePainter.ts';

@@ -1,0 +1,15 @@
+/** Moments in seconds at which the channels are read off: none, one, or two, A and B. */
+export type Rulers = readonly number[];
+
+export const RULER_NAMES = ['A', 'B'] as const;
+
+/** Where one points: the first lays A, the second B, and then the nearer of them comes along. */
+export function pointed(rulers: Rulers, atSeconds: number): Rulers {
+  if (rulers.length < RULER_NAMES.length) return [...rulers, atSeconds];
+  const [a, b] = rulers as [number, number];
+  return Math.abs(a - atSeconds) <= Math.abs(b - atSeconds) ? [atSeconds, b] : [a, atSeconds];
+}
+
+/** One of them somewhere else. B without A is A. */
+export const laid = (rulers: Rulers, which: number, atSeconds: number): Rulers =>
+  which < rulers.length ? rulers.with(which, atSeconds) : [...rulers, atSeconds];
