@@ -31,13 +31,20 @@ export const feedEvent = z.strictObject({
 });
 export type FeedEvent = z.infer<typeof feedEvent>;
 
-/** A bench meter, and the live data of a control unit. */
-export const FEED_IDS = ['meter', 'live-data'] as const;
-export type FeedId = (typeof FEED_IDS)[number];
+/** A bench meter or logger, and the live data of a control unit. */
+export const FEED_KINDS = ['meter', 'live-data'] as const;
+export type FeedKind = (typeof FEED_KINDS)[number];
+
+/** So many meters are followed at once. */
+export const MOST_METERS = 9;
 
 export const feedInfo = z.strictObject({
-  id: z.enum(FEED_IDS),
+  /** Of the first of its kind its name, then `meter-2` and so on. */
+  id: z.string().regex(/^(meter|live-data)(-[2-9])?$/u),
+  kind: z.enum(FEED_KINDS),
   name: z.string(),
+  /** Where it is followed, as it was set; none of a stand-in. */
+  address: z.string().max(300).optional(),
   /** A stand-in that shows invented values. */
   simulated: z.boolean(),
   channels: z.array(z.strictObject({ name: z.string(), unit: z.string() })).max(16),

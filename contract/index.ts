@@ -49,11 +49,12 @@ export {
 } from './readings.ts';
 export { ambientSource } from './ambientSource.ts';
 export {
-  FEED_IDS,
+  FEED_KINDS,
+  MOST_METERS,
   feedEvent,
   feedInfo,
   type FeedEvent,
-  type FeedId,
+  type FeedKind,
   type FeedInfo,
   type FeedSample,
   type FeedStatus,

@@ -110,8 +110,39 @@ test('keys start, mark and stop; marks, note and what the channels are stay with
   await noAccessibilityFault(page);
 });
 
-test('a recording that dies with its page is offered again, says so, and is kept', async () => {
+test('volts and live data are recorded together, on one clock', async () => {
   await page.getByRole('link', { name: 'To the job' }).click();
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Record live' }).click();
+  await page.getByRole('combobox', { name: 'Values from' }).click();
+  await page.getByRole('option', { name: 'All 2 instruments together (simulated)' }).click();
+  await page.getByRole('img', { name: /^Channel 1 · Saltmere.*the last 30 seconds, in V/u }).waitFor();
+  await page.getByRole('img', { name: /^Pedal position D · Live data.*in %/u }).waitFor();
+  await expect.poll(() => record().isEnabled()).toBe(true);
+  await record().click();
+  await recorded('\\d,\\d{3}');
+  await page.keyboard.press('r');
+  const found = page.getByRole('region', { name: 'What was found' });
+  await found.getByText(/“Pedal position D · Live data” as the live data/u).waitFor();
+  await page.getByRole('img', { name: /^Pedal position D · Live data over time, in %/u }).waitFor();
+});
+
+test('what is connected is listed, and says what it says where it is asked', async () => {
+  await page.getByRole('link', { name: 'To the job' }).click();
+  await page.getByRole('link', { name: 'Lettura', exact: true }).click();
+  await page.getByRole('link', { name: 'Instruments' }).click();
+  const connected = page.getByRole('region', { name: 'Connected instruments' });
+  const name = 'What does Saltmere Workshop Simulated logger say?';
+  await connected.getByRole('button', { name }).click();
+  await connected.getByText(/[1-9]\d* samples a second\./u).waitFor();
+  const reference = connected.getByRole('table', { name }).getByRole('row', { name: /^Channel 3/u });
+  await expect.poll(() => reference.textContent()).toMatch(/^Channel 3(5|5\.00\d+|4\.99\d+) V$/u);
+  await noAccessibilityFault(page);
+  await page.goBack();
+  await page.getByRole('link', { name: 'Larch 1.6 crew van 7' }).first().click();
+});
+
+test('a recording that dies with its page is offered again, says so, and is kept', async () => {
   await openRecorder();
   await record().click();
   await recorded('\\d,\\d{3}');

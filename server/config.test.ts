@@ -29,7 +29,7 @@ test.each([
   [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'what it speaks, scpi://'],
   // Of each sort of feed there is one: a meter in the place of the live data would be a second meter.
   [{ DATABASE_URL, LETTURA_LIVE_DATA: 'scpi://192.0.2.7:5025' }, 'what it speaks, slcan:// or can-text://'],
-  [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;2' }, 'with commas between them'],
+  [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {
   const { error } = readConfig(environment);
@@ -43,9 +43,30 @@ test('the channels of a meter are given as it numbers them', () => {
     LETTURA_METER_CHANNELS: '101,102',
   });
   expect(data).toMatchObject({
-    LETTURA_METER: { host: '192.0.2.7', port: 5025 },
-    LETTURA_METER_CHANNELS: [101, 102],
+    LETTURA_METER: [{ host: '192.0.2.7', port: 5025 }],
+    LETTURA_METER_CHANNELS: [[101, 102]],
   });
+});
+
+test('several meters stand one after the other, each with its name and its channels', () => {
+  const { data } = readConfig({
+    DATABASE_URL,
+    LETTURA_METER: 'Bench=192.0.2.7:5025  Boat_house=scpi://logger.example:5026',
+    LETTURA_METER_CHANNELS: '1,2;101,102,103',
+  });
+  expect(data).toMatchObject({
+    LETTURA_METER: [
+      { name: 'Bench', host: '192.0.2.7', port: 5025 },
+      { name: 'Boat house', protocol: 'scpi', host: 'logger.example', port: 5026 },
+    ],
+    LETTURA_METER_CHANNELS: [
+      [1, 2],
+      [101, 102, 103],
+    ],
+  });
+  // A stand-in is no second meter, and no more than nine are followed.
+  for (const LETTURA_METER of ['simulated 192.0.2.7:5025', Array.from({ length: 10 }, () => 'a:1').join(' ')])
+    expect(readConfig({ DATABASE_URL, LETTURA_METER }).success).toBe(false);
 });
 
 test('what an instrument speaks stands before its address', () => {
@@ -55,7 +76,7 @@ test('what an instrument speaks stands before its address', () => {
     LETTURA_LIVE_DATA: 'can-text://adapter.example:3000',
   });
   expect(data).toMatchObject({
-    LETTURA_METER: 'simulated',
+    LETTURA_METER: ['simulated'],
     LETTURA_LIVE_DATA: { protocol: 'can-text', host: 'adapter.example', port: 3000 },
   });
 });

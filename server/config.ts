@@ -1,11 +1,11 @@
-import { refusalsOf, type FeedId } from '@lettura/contract';
+import { refusalsOf, type FeedKind } from '@lettura/contract';
 import { inWords } from '@lettura/words';
 import { z } from 'zod';
-import { feedPlace, protocolsOf } from './feeds/protocols.ts';
+import { feedPlace, feedPlaces, protocolsOf } from './feeds/protocols.ts';
 
-const placeOf = (wanted: FeedId) =>
+const placed = <Place>(wanted: FeedKind, find: (text: string, wanted: FeedKind) => Place | undefined) =>
   z.string().transform((text, context) => {
-    const found = feedPlace(text, wanted);
+    const found = find(text, wanted);
     if (found) return found;
     const protocols = protocolsOf(wanted).map((id) => `${id}://`);
     context.addIssue({
@@ -38,16 +38,22 @@ const schema = z.object({
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   /** `demo` adds the invented jobs to an empty database. */
   LETTURA_DATA: z.enum(['demo', 'none']).default('none'),
-  /** A meter that speaks SCPI over a socket; the demo takes the stand-in unless told otherwise. */
-  LETTURA_METER: placeOf('meter').optional(),
-  /** Its channels, as it numbers them: 1,2,3,4 or 101,102. */
+  /**
+   * Meters that speak SCPI over a socket, with blanks between them, each under a name where `name=` stands before it; the demo takes the
+   * stand-in unless told otherwise.
+   */
+  LETTURA_METER: placed('meter', feedPlaces).optional(),
+  /** Their channels, as they number them: 1,2,3,4 or 101,102; with semicolons from one meter to the next. */
   LETTURA_METER_CHANNELS: z
     .string()
-    .regex(/^\d{1,4}(,\d{1,4}){0,15}$/u, 'Give up to sixteen channel numbers with commas between them: 1,2.')
-    .transform((list) => list.split(',').map(Number))
+    .regex(
+      /^\d{1,4}(,\d{1,4}){0,15}(;\d{1,4}(,\d{1,4}){0,15}){0,8}$/u,
+      'Give up to sixteen channel numbers with commas between them, 1,2, and a semicolon before those of the next meter.',
+    )
+    .transform((list) => list.split(';').map((one) => one.split(',').map(Number)))
     .optional(),
   /** A stream of CAN frames in text, as an adapter gives it over a socket; likewise. */
-  LETTURA_LIVE_DATA: placeOf('live-data').optional(),
+  LETTURA_LIVE_DATA: placed('live-data', feedPlace).optional(),
 });
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];

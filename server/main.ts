@@ -38,12 +38,10 @@ if (LETTURA_DATA === 'demo') await seedDemo(db);
 
 const stopping = new AbortController();
 const standIn = LETTURA_DATA === 'demo' ? 'simulated' : 'none';
-const meter = LETTURA_METER ?? standIn;
 const followed = await feedsOf(
   {
-    meter,
-    // The stand-in is a logger with four leads; a bench meter has two at most.
-    meterChannels: LETTURA_METER_CHANNELS ?? (meter === 'simulated' ? [1, 2, 3, 4] : [1, 2]),
+    meters: LETTURA_METER ?? [standIn],
+    meterChannels: LETTURA_METER_CHANNELS ?? [],
     liveData: LETTURA_LIVE_DATA ?? standIn,
   },
   log,

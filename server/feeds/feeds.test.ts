@@ -97,6 +97,14 @@ test('garbage, over-range and the error queue are remarks and gaps, never number
   await eventually(() => expect(newest(feed)?.[0]).toBeGreaterThan(0.9));
 });
 
+test('a meter that answers slowly is told with how much it brings of what it is asked for', async () => {
+  const { instrument, feed } = await followed();
+  await live(feed);
+  instrument.setMood('slow');
+  await eventually(() => expect(feed.buffer.status.message?.code).toBe('feed.answers-slowly'));
+  expect(feed.buffer.status.message).toMatchObject({ values: { asked: plain(100) } });
+});
+
 test('a line without an end fills no memory: the session is given up', async () => {
   const { instrument, feed } = await followed();
   await live(feed);

@@ -8,6 +8,7 @@ import { linesFrom } from './lineStream.ts';
 import { liveDataInfo, StandingItems } from './standingItems.ts';
 
 export interface LiveDataFeedOptions extends Waits {
+  name?: string | undefined;
   /** A stand-in that shows invented values. */
   simulated?: boolean;
   host: string;
@@ -33,7 +34,7 @@ export class LiveDataFeed implements Feed {
   }
 
   get info(): FeedInfo {
-    return liveDataInfo(this.buffer.status, this.#options.simulated);
+    return liveDataInfo(this.buffer.status, this.#options);
   }
 
   async stop(): Promise<void> {

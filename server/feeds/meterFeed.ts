@@ -5,10 +5,14 @@ import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { FeedBuffer } from './feedBuffer.ts';
 import { followAgain, type Waits } from './followAgain.ts';
+import { addressOf } from './addressOf.ts';
+import { Pace } from './pace.ts';
 import { parseScpiError, parseScpiNumber, type ScpiValue } from './parseScpi.ts';
 import { ScpiSession } from './scpiSession.ts';
 
 export interface MeterFeedOptions extends Waits {
+  id?: string;
+  name?: string | undefined;
   host: string;
   port: number;
   /** A stand-in that shows invented values. */
@@ -39,8 +43,10 @@ export class MeterFeed implements Feed {
 
   get info(): FeedInfo {
     return {
-      id: 'meter',
-      name: this.buffer.status.instrument ?? 'Meter',
+      id: this.#options.id ?? 'meter',
+      kind: 'meter',
+      name: this.#options.name ?? this.buffer.status.instrument ?? 'Meter',
+      ...addressOf(this.#options),
       simulated: this.#options.simulated ?? false,
       channels: this.#options.channels.map((channel) => ({ name: `Channel ${channel}`, unit: 'V' })),
       status: this.buffer.status,
@@ -78,16 +84,19 @@ export class MeterFeed implements Feed {
     const [maker = '', model = ''] = (await session.ask('*IDN?')).split(',');
     const name = `${maker} ${model}`.trim().slice(0, 60);
     const everyMs = 1000 / samplesPerSecond;
+    const pace = new Pace(samplesPerSecond);
     for (let due = performance.now(); !this.#stopped.signal.aborted; due += everyMs) {
       // All channels in one question: they belong to one moment, as nearly as the instrument can.
+      const askedAtMs = performance.now();
       const line = await session.ask(`MEAS:VOLT:DC? (@${channels.join(',')})`);
+      pace.count(askedAtMs, performance.now());
       const atMs = Date.now();
       const answers = line.split(',').map(parseScpiNumber);
       const values = channels.map((_, i) => {
         const answer = answers[i];
         return answer?.kind === 'value' ? answer.value : null;
       });
-      const remark = await this.#remarkOn(answers, session);
+      const remark = (await this.#remarkOn(answers, session)) ?? pace.remark;
       this.buffer.push({ atMs, values });
       this.buffer.setStatus({ state: 'live', instrument: name, ...(remark ? { message: remark } : {}) });
       works();

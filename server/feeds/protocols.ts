@@ -1,4 +1,4 @@
-import type { FeedId } from '@lettura/contract';
+import { MOST_METERS, type FeedKind } from '@lettura/contract';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
 import { LiveDataFeed } from './liveDataFeed.ts';
@@ -9,6 +9,9 @@ import { simulatedVehicle } from '../onBoard/simulatedVehicle.ts';
 import { VehicleFeed } from '../onBoard/vehicleFeed.ts';
 
 export interface FeedOptions {
+  id: string;
+  /** As somebody called it where it was set. */
+  name?: string | undefined;
   host: string;
   port: number;
   /** A stand-in that shows invented values. */
@@ -19,8 +22,8 @@ export interface FeedOptions {
 }
 
 interface ProtocolSpec {
-  /** What it is followed as: of each there is one. */
-  gives: FeedId;
+  /** What it is followed as. */
+  gives: FeedKind;
   follow: (options: FeedOptions) => Feed;
   /** Speaks the same on loopback, for who has no such instrument. */
   standIn: () => Promise<{ port: number; close: () => Promise<void> }>;
@@ -46,28 +49,44 @@ export const PROTOCOLS = {
 } satisfies Record<string, ProtocolSpec>;
 export type ProtocolId = keyof typeof PROTOCOLS;
 
-const ADDRESS = /^(?:(?<protocol>[a-z][a-z\d-]*):\/\/)?(?<host>[\w.-]+):(?<port>\d{1,5})$/u;
+/** `name=` before an address calls it so. */
+const ADDRESS =
+  /^(?:(?<name>[^\s=;]{1,40})=)?(?:(?<protocol>[a-z][a-z\d-]*):\/\/)?(?<host>[\w.-]+):(?<port>\d{1,5})$/u;
 
 const HIGHEST_PORT = 65_535;
 
 /** Where a feed comes from: an address, the stand-in of a protocol, or nowhere. */
-export type FeedPlace = 'none' | 'simulated' | { protocol?: ProtocolId; host: string; port: number };
+export type FeedPlace =
+  'none' | 'simulated' | { name?: string; protocol?: ProtocolId; host: string; port: number };
 
 /** What an address without a protocol speaks, as it did before there were several. */
-export const USUAL_PROTOCOL: Record<FeedId, ProtocolId> = { meter: 'scpi', 'live-data': 'can-text' };
+export const USUAL_PROTOCOL: Record<FeedKind, ProtocolId> = { meter: 'scpi', 'live-data': 'can-text' };
 /** What the stand-in of a feed speaks. */
-export const STAND_IN_PROTOCOL: Record<FeedId, ProtocolId> = { meter: 'scpi', 'live-data': 'slcan' };
+export const STAND_IN_PROTOCOL: Record<FeedKind, ProtocolId> = { meter: 'scpi', 'live-data': 'slcan' };
 
 /** What can stand before an address of such a feed. */
-export const protocolsOf = (wanted: FeedId): ProtocolId[] =>
+export const protocolsOf = (wanted: FeedKind): ProtocolId[] =>
   (Object.keys(PROTOCOLS) as ProtocolId[]).filter((id) => PROTOCOLS[id].gives === wanted);
 
 /** An address as it is set, `host:port` or `protocol://host:port`; undefined where it is none that gives such a feed. */
-export function feedPlace(text: string, wanted: FeedId): FeedPlace | undefined {
+export function feedPlace(text: string, wanted: FeedKind): FeedPlace | undefined {
   if (text === 'none' || text === 'simulated') return text;
-  const { protocol, host, port } = ADDRESS.exec(text)?.groups ?? {};
+  const { name, protocol, host, port } = ADDRESS.exec(text)?.groups ?? {};
   if (host === undefined || Number(port) > HIGHEST_PORT) return undefined;
-  if (protocol === undefined) return { host, port: Number(port) };
+  const at = { ...(name ? { name: name.replaceAll('_', ' ') } : {}), host, port: Number(port) };
+  if (protocol === undefined) return at;
   const known = protocolsOf(wanted).find((id) => id === protocol);
-  return known && { protocol: known, host, port: Number(port) };
+  return known && { protocol: known, ...at };
+}
+
+/** Several of them, with blanks between; undefined where one is none, or where they are too many. */
+export function feedPlaces(text: string, wanted: FeedKind): FeedPlace[] | undefined {
+  const places = text
+    .trim()
+    .split(/\s+/u)
+    .map((one) => feedPlace(one, wanted));
+  const isList = places.length === 1 || !places.some((one) => typeof one === 'string');
+  return isList && places.length <= MOST_METERS && places.every((one) => one !== undefined)
+    ? places
+    : undefined;
 }

@@ -2,7 +2,7 @@ import { createServer, type Server, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
 
 /** How the stand-in misbehaves, for whoever wants to see what happens then. */
-export type Mood = 'well' | 'silent' | 'garbage' | 'over-range' | 'endless-line' | 'error-queue';
+export type Mood = 'well' | 'silent' | 'garbage' | 'over-range' | 'endless-line' | 'error-queue' | 'slow';
 
 export interface SimulatedInstrument {
   port: number;
@@ -16,6 +16,7 @@ export interface SimulatedInstrument {
 
 const IDENTITY = 'Saltmere Workshop,Simulated logger,0,1.0';
 const TRAVEL_SECONDS = 12;
+const SLOW_ANSWER_MS = 25;
 
 /** Volts of a half-ratio pedal that somebody moves slowly up and down: its tracks, its reference and its return. */
 function voltsOf(channel: number, seconds: number): number {
@@ -88,7 +89,9 @@ export async function simulatedInstrument(volts = voltsOf): Promise<SimulatedIns
           continue;
         }
         const said = answer(line);
-        if (said !== undefined) socket.write(`${said}\n`);
+        if (said === undefined) continue;
+        if (mood === 'slow') setTimeout(() => socket.write(`${said}\n`), SLOW_ANSWER_MS);
+        else socket.write(`${said}\n`);
       }
     });
   });

@@ -1,11 +1,17 @@
 import type { FeedInfo, FeedStatus } from '@lettura/contract';
+import { addressOf } from './addressOf.ts';
 import { LIVE_ITEM_IDS, LIVE_ITEMS } from '@lettura/core/machine/live';
 
 /** Live data as a feed, with a channel for each item. */
-export const liveDataInfo = (status: FeedStatus, simulated = false): FeedInfo => ({
+export const liveDataInfo = (
+  status: FeedStatus,
+  at: { host: string; port: number; simulated?: boolean; name?: string | undefined },
+): FeedInfo => ({
   id: 'live-data',
-  name: 'Live data',
-  simulated,
+  kind: 'live-data',
+  name: at.name ?? 'Live data',
+  ...addressOf(at),
+  simulated: at.simulated ?? false,
   channels: [...LIVE_ITEMS.values()].map(({ name, unit }) => ({ name, unit })),
   status,
 });

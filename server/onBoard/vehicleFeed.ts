@@ -24,6 +24,7 @@ import { STANDARD_WAITS, Tester, type Waits } from './tester.ts';
 export interface VehicleFeedOptions extends WaitsBetween {
   host: string;
   port: number;
+  name?: string | undefined;
   /** A stand-in that shows invented values. */
   simulated?: boolean;
   connectMs?: number;
@@ -67,7 +68,7 @@ export class VehicleFeed implements Feed {
   }
 
   get info(): FeedInfo {
-    return { ...liveDataInfo(this.buffer.status, this.#options.simulated), readsCodes: true };
+    return { ...liveDataInfo(this.buffer.status, this.#options), readsCodes: true };
   }
 
   async stop(): Promise<void> {

@@ -17,6 +17,7 @@ import { PageHeader } from '../../app/PageHeader.tsx';
 import { selectUnits } from '../../app/preferences.ts';
 import { requestProblem } from '../../app/requestProblem.ts';
 import { Loading, Trouble } from '../../ui/Centred.tsx';
+import { FeedList } from '../live/index.ts';
 import { InstrumentForm } from './InstrumentForm.tsx';
 import { t } from '../../ui/words.ts';
 import { InstrumentRow } from './InstrumentRow.tsx';
@@ -91,6 +92,7 @@ export default function InstrumentsPage() {
               </>
             )}
           </Box>
+          {!open && <FeedList />}
         </Box>
       )}
     </Box>

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import type { FeedInfo, Sensor } from '@lettura/contract';
 import type { Target } from '@lettura/core/machine/places';
 import { liveDataStep } from '@lettura/core/machine/family';
@@ -39,27 +41,48 @@ export function LiveInstrument(props: LiveInstrumentProps) {
 }
 
 function Instruments({ target, sensor, feeds, expectation, onTake }: LiveInstrumentProps) {
+  const meters = feeds.filter(({ kind }) => kind === 'meter');
+  const [meterId, setMeterId] = useState<string>();
   const { meter, unit } = useMemo(() => {
-    const sourceOf = (wanted: FeedInfo['id']) => {
-      const feed = feeds.find(({ id }) => id === wanted);
-      return feed && serverSource(feed);
+    const of = (wanted: FeedInfo['kind']) => feeds.filter(({ kind }) => kind === wanted);
+    const sourceOf = (feed: FeedInfo | undefined) => feed && serverSource(feed);
+    return {
+      meter: sourceOf(of('meter').find(({ id }) => id === meterId) ?? of('meter')[0]),
+      unit: sourceOf(of('live-data')[0]),
     };
-    return { meter: sourceOf('meter'), unit: sourceOf('live-data') };
-  }, [feeds]);
+  }, [feeds, meterId]);
   if (target.kind === 'wire')
     return (
       meter && (
-        <LivePanel
-          key="meter"
-          source={meter}
-          title={undefined}
-          expected={expectation}
-          channels={[...meter.channels.keys()]}
-          decimals={3}
-          slack={SLACK_VOLTS}
-          textOf={(volts) => `${volts.toFixed(3)} V`}
-          onTake={onTake}
-        />
+        <>
+          {meters.length > 1 && (
+            <TextField
+              select
+              size="small"
+              label={t('ui-live.which-meter')}
+              value={meter.id}
+              onChange={(event) => setMeterId(event.target.value)}
+              sx={{ width: 244 }}
+            >
+              {meters.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+          <LivePanel
+            key={meter.id}
+            source={meter}
+            title={undefined}
+            expected={expectation}
+            channels={[...meter.channels.keys()]}
+            decimals={3}
+            slack={SLACK_VOLTS}
+            textOf={(volts) => `${volts.toFixed(3)} V`}
+            onTake={onTake}
+          />
+        </>
       )
     );
   const item = familyOf(sensor.family).liveItem;

@@ -1,5 +1,6 @@
 export { heldCaptures, holdCapture } from './captureLock.ts';
 export { captureStore, recordingOf, rowsOf, type CaptureInfo } from './captureStore.ts';
+export { FeedList } from './FeedList.tsx';
 export { LiveInstrument } from './LiveInstrument.tsx';
 export { LiveBuffer } from './liveBuffer.ts';
 export type { LiveSource } from './liveSource.ts';
@@ -7,4 +8,5 @@ export { pacedSource } from './pacedSource.ts';
 export { replaySource } from './replaySource.ts';
 export { serverSource } from './serverSource.ts';
 export { sourceInWords } from './sourceInWords.ts';
+export { togetherSource, type Part } from './togetherSource.ts';
 export { useSource, type LiveView } from './useSource.ts';
