@@ -13,6 +13,7 @@ import { type Posterior } from '../posterior/posterior.ts';
 import { sharesWithout } from '../posterior/sharesWithout.ts';
 import { observationSaid, readingSaid, shownBy, shownOn } from './readingSaid.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
+import { lineSeen, TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
 import type { WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
@@ -116,6 +117,12 @@ export class Explainer {
     if (drive === SWEEP_DRIVE)
       return says(
         speaksFor ? say('weighing.recording-shows-would-show') : say('weighing.recording-does-not-show'),
+      );
+    if (drive === TELEGRAM_DRIVE)
+      return says(
+        lineSeen(this.#caseFile) === 'telegrams'
+          ? say('weighing.telegrams-arrive')
+          : say('weighing.line-stands'),
       );
     const made = this.#caseFile.observations.find((one) => one.id === id);
     if (made) return says(observationSaid(made));

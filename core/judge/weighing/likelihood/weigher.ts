@@ -28,6 +28,7 @@ import { type ShownSteps } from '../prediction/shownSteps.ts';
 import { stepsOfAnswers } from '../prediction/stepsOfAnswers.ts';
 import { stepsBesideCircuit } from '../prediction/stepsBesideCircuit.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
+import { lineReading, lineSeen, TELEGRAM_DRIVE } from './telegramLikelihood.ts';
 import type { ProductsKept, WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 
 type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
@@ -95,6 +96,7 @@ export class Weigher {
       this.#products = new Map();
       this.#grids.set(SWEEP_DRIVE, ONE_NODE);
       this.#grids.set(LOOKED_DRIVE, ONE_NODE);
+      this.#grids.set(TELEGRAM_DRIVE, ONE_NODE);
     }
     const all = [...caseFile.readings, ...caseFile.isolation].filter((reading) =>
       this.#isOfThisBody(reading),
@@ -121,6 +123,9 @@ export class Weigher {
         readings.push(observationReading({ id, observation, holds }, this.hypotheses, this.answers.sized));
     const seen = sweepOutcome(caseFile);
     if (seen) readings.push(sweepReading(seen, this.answers.sized));
+    const line = lineSeen(caseFile);
+    if (line)
+      readings.push(lineReading(line, this.answers.sized, (h) => this.hypotheses[h]!.unlisted === 'sensor'));
     return {
       hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,
