@@ -8,7 +8,6 @@ import {
   type Site,
 } from '../../../machine/fault/index.ts';
 import type { Hypothesis } from './hypothesis.ts';
-import { liftedAmong } from './liftedGround.ts';
 import { starvedBeside } from './starved.ts';
 import { unlistedBeside } from './unlisted.ts';
 import { circumstancesFactor, NOTHING, usualPriors, type StartingWeights } from '../../priors/index.ts';
@@ -30,7 +29,7 @@ export function hypothesesFor(
     prior: priors[NOTHING] ?? 1,
     sizes: [undefined],
   };
-  const found: Hypothesis[] = liftedAmong(nothing, subject);
+  const found: Hypothesis[] = [nothing];
   for (const kind of FAULT_KINDS) {
     const sites = allSites(kind, subject).filter(({ at }) => isFelt(at, subject));
     for (const site of sites)

@@ -6,17 +6,41 @@ import type { SizedHypothesis } from './sizedHypotheses.ts';
 /** So far off their nominal volts a unit's sensor supplies are looked at. */
 export const LOOKED_SUPPLY_VOLTS = 0.09;
 
+interface Stand {
+  /** Of the sensor in its tolerance, in parts of it. */
+  at: number;
+  /** Of the unit's sensor supplies off their nominal volts. */
+  supplyVolts: number;
+  /**
+   * Of every voltage against battery negative: a unit stands some hundredths of a volt above it wherever it draws current, and a meter
+   * that is off is off on everything.
+   */
+  offsetVolts: number;
+  /** How often. */
+  weight: number;
+}
+
+const LEVEL: Omit<Stand, 'weight'> = { at: 0, supplyVolts: 0, offsetVolts: 0 };
+
 /**
- * Where a sound machine stands within what is sound, and how often: the sensor in its tolerance, in parts of it, and the unit's
- * sensor supplies off their nominal volts. Both at an end at once is rarer than what a reading differs by anyway.
+ * Where a machine stands within what is sound, whatever else is wrong with it. Two of these at an end at once is rarer than what a
+ * reading differs by anyway.
  */
-export const TOLERANCES: readonly { at: number; supplyVolts: number; weight: number }[] = [
-  { at: -0.75, supplyVolts: 0, weight: 0.25 },
-  { at: 0, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.1 },
-  { at: 0, supplyVolts: 0, weight: 0.3 },
-  { at: 0, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.1 },
-  { at: 0.75, supplyVolts: 0, weight: 0.25 },
+export const TOLERANCES: readonly Stand[] = [
+  { ...LEVEL, at: -0.75, weight: 0.21 },
+  { ...LEVEL, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.08 },
+  { ...LEVEL, weight: 0.27 },
+  { ...LEVEL, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.08 },
+  { ...LEVEL, at: 0.75, weight: 0.21 },
+  { ...LEVEL, offsetVolts: 0.022, weight: 0.07 },
+  { ...LEVEL, offsetVolts: 0.045, weight: 0.05 },
+  { ...LEVEL, offsetVolts: -0.045, weight: 0.03 },
 ];
+
+/** Where nothing is off. */
+export const MIDDLE = TOLERANCES.findIndex(
+  ({ at, supplyVolts, offsetVolts }) => at === 0 && supplyVolts === 0 && offsetVolts === 0,
+);
 
 /** As often as this a maker's circuit is near enough to the usual one, even where others are not. */
 export const USUAL_MAKERS = 0.5;

@@ -36,7 +36,7 @@ interface Weighing {
   grid: QuantityGrid;
   places: Places;
   /** Lists over what the circuit answers at a spot in the state of the reading. */
-  answered: (spot: CircuitSpot, likely: Likely) => Omit<Lists, 'floor'>;
+  answered: (spot: CircuitSpot, likely: Likely, isAgainstBattery?: boolean) => Omit<Lists, 'floor'>;
 }
 
 /** How likely a reading is under everything that may be wrong; undefined where it says nothing. */
@@ -119,7 +119,8 @@ const WEIGHED: {
     const nominal = caseFile.profile.nominalReferenceVolts;
     if (!isAlongOneWire(reading)) {
       const floor = mistakenVolts(reading.volts, nominal);
-      return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor)) };
+      const ofAll = [reading.from, reading.to].includes('battery-negative');
+      return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor), ofAll) };
     }
     // A drop counts by its size: its sign only says which way round the leads were.
     const drop = Math.abs(reading.volts);
@@ -137,7 +138,7 @@ const WEIGHED: {
       caseFile.profile.nominalReferenceVolts,
       mayBeOnPinOfAnother(reading, caseFile),
     );
-    return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor)) };
+    return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor), true) };
   },
 };
 

@@ -276,12 +276,13 @@ export class Weigher {
 
   #likelihoodOf(reading: AnyEvidence, caseFile: CaseFile): Lists | undefined {
     const places = this.placesFor(reading, caseFile);
-    const answered = (spot: CircuitSpot, likely: Likely) =>
+    const answered = (spot: CircuitSpot, likely: Likely, isAgainstBattery?: boolean) =>
       listsOver(
         this.answers.at(spot, reading.state, this.#axisOf(reading)),
         places,
         this.answers.sized,
         likely,
+        isAgainstBattery,
       );
     return readingLists(reading, { caseFile, grid: this.gridFor(reading, caseFile), places, answered });
   }

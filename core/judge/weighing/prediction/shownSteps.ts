@@ -1,6 +1,6 @@
 import type { AnswerTable } from './circuitAnswers.ts';
 import { between, isFlat } from './rows.ts';
-import { TOLERANCES } from '../hypotheses/weighedCase.ts';
+import { MIDDLE } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
 import { type Scale } from './scales.ts';
 
@@ -8,7 +8,6 @@ import { type Scale } from './scales.ts';
 export const ANYTHING = -1;
 /** Of the range: as fine as live data and gauges are told apart. */
 export const VALUE_STEP_SHARE = 0.012;
-const MIDDLE = (TOLERANCES.length - 1) / 2;
 
 const ANY_PLACE = new Float64Array(1);
 /** Uniform with this many standard deviations to each side, the spread of makers is that of the doubt. */

@@ -23,10 +23,30 @@ const sound = (lifted: number) => [
   wire('signal', 'plug', lifted - 0.001, PLUG_OFF),
 ];
 
-test.each([0.02, 0.03, 0.043, 0.05])('a unit that stands %s V higher accuses nobody', (lifted) => {
-  const { leader, of } = sharesOf(sound(lifted));
-  expect(leader).toBe('nothing');
-  expect(of('nothing')).toBeGreaterThan(0.8);
+test.each([-0.06, -0.045, -0.02, 0.02, 0.03, 0.043, 0.05, 0.06])(
+  'what is off by %s V on everything, by a unit or by a meter, accuses nobody',
+  (off) => {
+    const { leader, of } = sharesOf(sound(off));
+    expect(leader).toBe('nothing');
+    expect(of('nothing')).toBeGreaterThan(0.75 * sharesOf(sound(0)).of('nothing'));
+    expect(of('sensor')).toBeLessThan(0.1);
+  },
+);
+
+test('a fault is as likely on a unit that stands higher as on one that does not', () => {
+  const openReference = (off: number) =>
+    sharesOf([
+      wire('reference', 'plug', 0.02 + off),
+      wire('reference', 'unit', 4.99 + off),
+      wire('signal', 'plug', 0.01 + off),
+      wire('return', 'plug', 0.004 + off),
+    ]);
+  const level = openReference(0);
+  expect(level.leader).toMatch(/^wire reference/u);
+  for (const off of [0.022, 0.045, -0.045]) {
+    expect(openReference(off).leader).toMatch(/^wire reference/u);
+    expect(openReference(off).of(level.leader)).toBeGreaterThan(0.75 * level.of(level.leader));
+  }
 });
 
 test('what no return may show is a fault still', () => {
