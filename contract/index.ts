@@ -66,6 +66,7 @@ export {
   newRecording,
   recordingInfo,
   recordingPictures,
+  MOST_MARKS,
   recordingRevision,
   recordingWithNumbers,
   type NewRecording,

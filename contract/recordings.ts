@@ -55,10 +55,16 @@ export const recordingRevision = z.strictObject({
   withdrawn: z.boolean(),
   channels: z.array(channel).min(1).max(MOST_CHANNELS),
   findings: z.array(finding).max(MOST_FINDINGS),
+  /** What is left out stays as it was said last. */
+  name: plainText(120)
+    .min(1, refusal(say('refusal.give-recording-name')))
+    .optional(),
+  note: plainText(1000).optional(),
+  marks: z.array(mark).max(MOST_MARKS).optional(),
 });
 export type RecordingRevision = z.infer<typeof recordingRevision>;
 
-/** A recording without its numbers; its channels and findings are those of the last revision. */
+/** A recording without its numbers, as it was said last. */
 export const recordingInfo = z.strictObject({
   id,
   jobId: id,

@@ -1,7 +1,7 @@
 import type { Locator } from 'playwright-core';
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { openJob, quickEntry, standing, weighed } from './steps.ts';
+import { openJob, PLUG_BY_THE_BOOK, quickEntry, standing, weighed } from './steps.ts';
 
 // Taps and keys of five jobs, as docs/steps.md has them: none becomes longer than it was.
 
@@ -66,13 +66,6 @@ test('a vacuum gauge against live data', async () => {
   expect(taps + keys).toBeLessThanOrEqual(32);
 });
 
-/** By the book: 1 is the signal, 2 the return, 3 the reference. */
-const BOOK: Record<string, Record<string, string>> = {
-  'Plug off, key on': { 1: '0.006', 2: '8 mV', 3: '4.99' },
-  'Plug off, key off': { 1: '470k', 2: '0.4', 3: '1.2k' },
-  'Plug connected, key on, at rest': { 1: '1.4', 2: '12 mV', 3: '4.97' },
-};
-
 test('three terminals named: whoever has typed one answer goes on typing', async () => {
   await begin('Tern 2-bar manifold pressure');
   await tap(tab('Isolate'));
@@ -94,7 +87,8 @@ test('three terminals named: whoever has typed one answer goes on typing', async
     if (asked === 0) await tap(field);
     else await expect.poll(() => isInHand(field)).toBe(true);
     await next.getByRole('button', { name: 'Save', disabled: false }).waitFor();
-    await enter(BOOK[Object.keys(BOOK).find((one) => before.includes(one)) ?? '']?.[terminal] ?? '');
+    const asks = Object.keys(PLUG_BY_THE_BOOK).find((one) => before.includes(one)) ?? '';
+    await enter(PLUG_BY_THE_BOOK[asks]?.[terminal] ?? '');
   }
   await tap(page.getByRole('button', { name: 'Write these names onto the job' }));
   await page.getByText('Written down').waitFor();

@@ -87,8 +87,8 @@ test('the same sweep as eight loggers write it: each is read as it is, and its d
 }, 120_000);
 
 test('what a kept recording’s channels are is corrected, and it is withdrawn and brought back', async () => {
-  const panel = page.getByRole('region', { name: 'What the channels are' });
-  await panel.getByRole('button', { name: 'Change what the channels are' }).click();
+  const panel = page.getByRole('region', { name: 'What it is' });
+  await panel.getByRole('button', { name: 'Change name, note or channels' }).click();
   await panel.getByLabel('Unit of Volt B').fill('kPa');
   await noAccessibilityFault(page);
   await panel.getByRole('button', { name: 'Read it anew' }).click();
@@ -99,7 +99,7 @@ test('what a kept recording’s channels are is corrected, and it is withdrawn a
   await found()
     .getByText(/“Volt B” has the unit “kPa”, which is none of volts/u)
     .waitFor();
-  await panel.getByRole('button', { name: 'Change what the channels are' }).click();
+  await panel.getByRole('button', { name: 'Change name, note or channels' }).click();
   await panel.getByLabel('Unit of Volt B').fill('V');
   await panel.getByRole('button', { name: 'Read it anew' }).click();
   await found()

@@ -153,3 +153,10 @@ export async function noAccessibilityFault(page: Page, { rules, within }: Looked
   const { violations } = await axe.analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
 }
+
+/** A plug by the book: 1 is the signal, 2 the return, 3 the reference, as a technician would read them. */
+export const PLUG_BY_THE_BOOK: Record<string, Record<string, string>> = {
+  'Plug off, key on': { 1: '0.006', 2: '8 mV', 3: '4,99' },
+  'Plug off, key off': { 1: '470k', 2: '0.4', 3: '1.2k' },
+  'Plug connected, key on, at rest': { 1: '1.4', 2: '12 mV', 3: '4.97' },
+};

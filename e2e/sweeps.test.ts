@@ -180,6 +180,19 @@ test('two places are read off, a stretch goes its own way, and one recording is 
     .getByRole('button', { name: /^✕ Track 2/u })
     .first()
     .waitFor();
+  // A place is marked afterwards, and the recording gets another name: both stand wherever it is read.
+  await page.getByRole('img', { name: /^Spur 1 over time/u }).click({ position: { x: 200, y: 40 } });
+  await page.getByRole('textbox', { name: 'What is there, in a word or two' }).fill('here it lifts');
+  await page.getByRole('button', { name: 'Mark A' }).click();
+  await page
+    .getByRole('region', { name: 'Marks' })
+    .getByRole('button', { name: /^1\. \d\.\d s: here it lifts$/u })
+    .waitFor();
+  await page.getByRole('button', { name: 'Change name, note or channels' }).click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('lifts on the way back');
+  await page.getByRole('button', { name: 'Read it anew' }).click();
+  await page.getByRole('heading', { name: 'lifts on the way back' }).waitFor();
+  await page.getByText('here it lifts').first().waitFor();
   await page.goBack();
   await page.getByText('in view 0.00 to 12.00 s').waitFor();
 

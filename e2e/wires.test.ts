@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { opened } from './application.ts';
-import { noAccessibilityFault, openJob, practise, section } from './steps.ts';
+import { noAccessibilityFault, openJob, PLUG_BY_THE_BOOK, practise, section } from './steps.ts';
 
 const { app, page, complaints } = await opened();
 
@@ -8,13 +8,6 @@ const next = () => page.getByRole('region', { name: 'Next measurement' });
 const rowOf = (name: string) =>
   page.getByRole('table', { name: 'Terminals' }).getByRole('row').filter({ hasText: name });
 const done = () => page.getByText(/Every terminal is named for certain|No further measurement/u);
-
-/** By the book: 1 is the signal, 2 the return, 3 the reference, as a technician would read them. */
-const BOOK: Record<string, Record<string, string>> = {
-  'Plug off, key on': { 1: '0.006', 2: '8 mV', 3: '4,99' },
-  'Plug off, key off': { 1: '470k', 2: '0.4', 3: '1.2k' },
-  'Plug connected, key on, at rest': { 1: '1.4', 2: '12 mV', 3: '4.97' },
-};
 
 async function answerByTheBook(): Promise<number> {
   for (let asked = 0; asked < 12; asked++) {
@@ -29,10 +22,10 @@ async function answerByTheBook(): Promise<number> {
         .click();
       continue;
     }
-    const test_ = Object.keys(BOOK).find((known) => words.includes(known)) ?? '';
+    const test_ = Object.keys(PLUG_BY_THE_BOOK).find((known) => words.includes(known)) ?? '';
     await next()
       .getByRole('textbox')
-      .fill(BOOK[test_]?.[terminal] ?? '');
+      .fill(PLUG_BY_THE_BOOK[test_]?.[terminal] ?? '');
     await next().getByRole('button', { name: 'Save' }).click();
   }
   throw new Error('The finder asks on and on.');

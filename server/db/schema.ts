@@ -185,6 +185,10 @@ export const recordingRevisionTable = pgTable(
     withdrawn: boolean().notNull(),
     channels: jsonb().$type<RecordingInfo['channels']>().notNull(),
     findings: jsonb().$type<RecordingInfo['findings']>().notNull(),
+    /** Null where it stays as it was said last. */
+    name: text(),
+    note: text(),
+    marks: jsonb().$type<RecordingInfo['marks']>(),
     author: author(),
     recordedAt: recordedAt(),
   },

@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import { createInflateRaw } from 'node:zlib';
 import type { NewRecording, RecordingInfo, RecordingRevision, RecordingWithNumbers } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
-import { asc, desc, eq, type SQL } from 'drizzle-orm';
+import { asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import type { Actor } from '../http/actor.ts';
 import { recordOnce } from '../db/recordOnce.ts';
@@ -35,8 +35,28 @@ const revisionOf = ({
   recordedAt: _recordedAt,
   author: _author,
   revisedAt,
+  name,
+  note,
+  marks,
   ...row
-}: RevisionRow): RecordingRevision => ({ ...row, revisedAt: revisedAt.toISOString() });
+}: RevisionRow): RecordingRevision => ({
+  ...row,
+  revisedAt: revisedAt.toISOString(),
+  ...(name === null ? {} : { name }),
+  ...(note === null ? {} : { note }),
+  ...(marks === null ? {} : { marks }),
+});
+
+/** What was said of it last, of what not every revision says. */
+const saidLast = (column: 'name' | 'note' | 'marks') =>
+  sql`coalesce((select said.${sql.identifier(column)} from ${recordingRevisionTable} said where said.recording_id = ${recordingTable.id} and said.${sql.identifier(column)} is not null order by said.sequence desc limit 1), ${recordingTable[column]})`;
+
+const asSaidLast = {
+  ...columns,
+  name: saidLast('name').mapWith(String),
+  note: saidLast('note').mapWith(String),
+  marks: saidLast('marks').mapWith(recordingTable.marks),
+};
 
 /** All of it, or nothing where a recording was never revised. */
 type LastRevision = {
@@ -70,7 +90,7 @@ export const recordingStore = (db: Database) => {
       .as('last_revision');
     const rows = await db
       .select({
-        row: columns,
+        row: asSaidLast,
         channels: last.channels,
         findings: last.findings,
         revisedAt: last.revisedAt,

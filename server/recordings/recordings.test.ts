@@ -112,7 +112,12 @@ test('what its channels are is said anew, and it is withdrawn and brought back, 
   const read = async (): Promise<unknown> => (await server.call('GET', `/recordings/${given.id}`)).body;
   const { revisedAt, withdrawn, channels, findings } = first;
   expect(await read()).toEqual({ ...info, channels, findings, revision: { revisedAt, withdrawn }, data });
-  await server.call('POST', path, revision({ withdrawn: true }));
+  const marks = [{ atSeconds: 0.5, words: 'here' }];
+  await server.call('POST', path, revision({ name: 'Called anew', marks }));
+  expect(await read()).toMatchObject({ name: 'Called anew', marks, note: info.note });
+  await server.call('POST', path, revision({ withdrawn: true, note: 'Seen again' }));
+  // What a revision leaves out stays as it was said last, and what was recorded stays as it was.
+  expect(await read()).toMatchObject({ name: 'Called anew', marks, note: 'Seen again' });
   expect(await read()).toMatchObject({ revision: { withdrawn: true }, data });
   const onJob = (await server.call('GET', `/jobs/${jobId}`)).body.recordings as { id: string }[];
   expect(onJob.find(({ id }) => id === given.id)).toMatchObject({

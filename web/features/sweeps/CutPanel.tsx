@@ -4,13 +4,13 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JobSheet, RecordingInfo } from '@lettura/contract';
-import { fixed } from '@lettura/core/measure/message';
 import type { Problem } from '@lettura/core/measure/problem';
 import { useState } from 'react';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { said, t } from '../../ui/words.ts';
-import { say, verbatim } from '@lettura/core/measure/message';
+import { fixed, say, verbatim } from '@lettura/core/measure/message';
 import { ambientOf } from './ambientOf.ts';
+import { marksWithin } from './marksWithin.ts';
 import { useKeepSweep } from './useKeepSweep.ts';
 import { useSweepWorker } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -51,9 +51,7 @@ export function CutPanel({ recording, sheet, view }: CutPanelProps) {
         profile: sheet.sensor.profile,
         companion: sheet.sensor.companion,
         ambientKpaAbs: ambientOf(sheet),
-        marks: marks
-          .filter(({ atSeconds }) => fromSeconds <= atSeconds && atSeconds <= toSeconds)
-          .map((mark) => ({ ...mark, atSeconds: mark.atSeconds - fromSeconds })),
+        marks: marksWithin(marks, view),
       },
       takenAt: new Date(Date.parse(recording.takenAt) + 1000 * fromSeconds),
       note: said(say('ui-sweeps.cut-from', { name: verbatim(recording.name), ...stretch })),

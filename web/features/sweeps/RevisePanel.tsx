@@ -1,66 +1,39 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { isWithdrawn, type JobSheet, type RecordingInfo } from '@lettura/contract';
-import type { Problem } from '@lettura/core/measure/problem';
-import type { SweepContext } from '@lettura/core/recording/sweep';
+import { isWithdrawn, type RecordingInfo } from '@lettura/contract';
 import { useState } from 'react';
-import { v7 } from 'uuid';
-import { useReviseRecordingMutation } from '../../app/api.ts';
-import { requestProblem } from '../../app/requestProblem.ts';
 import { PAPER } from '../../ui/paper.ts';
-import { ambientOf } from './ambientOf.ts';
 import { MeaningFields, twiceUsed } from './MeaningFields.tsx';
-import type { AskSweep } from './useSweepWorker.ts';
+import type { Revise } from './useRevise.ts';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
 export interface RevisePanelProps {
   recording: RecordingInfo;
-  sheet: JobSheet;
-  context: Omit<SweepContext, 'uses' | 'bases'>;
-  ask: AskSweep;
-  onRevised: () => void;
+  revise: Revise;
 }
 
-/** Says anew what the channels of a kept recording are, or takes it back: its numbers stay as they are. */
-export function RevisePanel({ recording, sheet, context, ask, onRevised }: RevisePanelProps) {
+const MOST_NAME_LETTERS = 120;
+const MOST_NOTE_LETTERS = 1000;
+
+/** Says anew what a kept recording is called and what its channels are, or takes it back: its numbers stay as they are. */
+export function RevisePanel({ recording, revise }: RevisePanelProps) {
   const [channels, setChannels] = useState(recording.channels);
+  const [name, setName] = useState(recording.name);
+  const [note, setNote] = useState(recording.note);
   const [open, setOpen] = useState(false);
-  const [problem, setProblem] = useState<Problem>();
-  const [revise, { isLoading }] = useReviseRecordingMutation();
+  const { problem, isBusy } = revise;
   const withdrawn = isWithdrawn(recording);
   const twice = twiceUsed(channels.map(({ use }) => use));
-
-  const keep = async (change: Pick<RecordingInfo, 'channels' | 'findings'> & { withdrawn: boolean }) => {
-    const answer = await revise({
-      id: v7(),
-      recordingId: recording.id,
-      jobId: recording.jobId,
-      revisedAt: new Date().toISOString(),
-      ...change,
-    });
-    setProblem(answer.error && requestProblem(answer.error));
-    if (!answer.error) onRevised();
+  const leave = () => {
+    setChannels(recording.channels);
+    setName(recording.name);
+    setNote(recording.note);
+    setOpen(false);
   };
-  const readAnew = async () => {
-    const found = await ask('analyse', {
-      channels: channels.map(({ name, unit }) => ({ name, unit })),
-      context: {
-        ...context,
-        ambientKpaAbs: ambientOf(sheet),
-        uses: channels.map(({ use }) => use),
-        bases: channels.map(({ basis }) => basis),
-      },
-    });
-    if (!found.ok) return setProblem(found.problem);
-    // What was odd in the file stays odd.
-    const odd = recording.findings.filter(({ kind }) => kind === 'import');
-    await keep({ channels, findings: [...found.value, ...odd], withdrawn });
-  };
-  const withdraw = () =>
-    keep({ channels: recording.channels, findings: recording.findings, withdrawn: !withdrawn });
   return (
     <Box component="section" aria-label={t('ui-sweeps.what-the-channels-are')} sx={PAPER}>
       {withdrawn && (
@@ -70,7 +43,29 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
       )}
       {open ? (
         <>
-          <Typography variant="h2">{t('ui-sweeps.what-the-channels-are')}</Typography>
+          <Typography variant="h2" sx={{ mb: 1 }}>
+            {t('ui-sweeps.what-the-channels-are')}
+          </Typography>
+          <TextField
+            fullWidth
+            size="small"
+            label={t('ui-sweeps.recording-name')}
+            value={name}
+            onChange={({ target }) => setName(target.value)}
+            error={name.trim() === ''}
+            helperText={name.trim() === '' ? t('ui-sweeps.recording-needs-name') : undefined}
+            slotProps={{ htmlInput: { maxLength: MOST_NAME_LETTERS } }}
+            sx={{ mb: 1 }}
+          />
+          <TextField
+            fullWidth
+            multiline
+            size="small"
+            label={t('ui-sweeps.recording-note')}
+            value={note}
+            onChange={({ target }) => setNote(target.value)}
+            slotProps={{ htmlInput: { maxLength: MOST_NOTE_LETTERS } }}
+          />
           {channels.map((channel, i) => (
             <Box key={i} sx={{ my: 1 }}>
               <MeaningFields
@@ -90,17 +85,14 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
           ))}
           {twice && <Alert severity="warning">{twice}</Alert>}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
-            <Button variant="contained" disabled={isLoading || !!twice} onClick={() => void readAnew()}>
+            <Button
+              variant="contained"
+              disabled={isBusy || !!twice || name.trim() === ''}
+              onClick={() => void revise.say({ channels, name: name.trim(), note: note.trim() })}
+            >
               {t('ui-sweeps.read-anew')}
             </Button>
-            <Button
-              onClick={() => {
-                setChannels(recording.channels);
-                setOpen(false);
-              }}
-            >
-              {t('ui-sweeps.leave-it-as-it-is')}
-            </Button>
+            <Button onClick={leave}>{t('ui-sweeps.leave-it-as-it-is')}</Button>
           </Box>
         </>
       ) : (
@@ -108,7 +100,11 @@ export function RevisePanel({ recording, sheet, context, ask, onRevised }: Revis
           <Button variant="outlined" onClick={() => setOpen(true)}>
             {t('ui-sweeps.change-channels')}
           </Button>
-          <Button variant="outlined" disabled={isLoading} onClick={() => void withdraw()}>
+          <Button
+            variant="outlined"
+            disabled={isBusy}
+            onClick={() => void revise.say({ withdrawn: !withdrawn })}
+          >
             {withdrawn ? t('ui-sweeps.bring-back') : t('ui-sweeps.withdraw-recording')}
           </Button>
         </Box>

@@ -12,6 +12,7 @@ import type { RefObject } from 'react';
 import { downloadBlob, downloadText } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
 import { t } from '../../ui/words.ts';
+import { marksWithin } from './marksWithin.ts';
 import { plotImage } from './plotImage.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
@@ -35,13 +36,7 @@ export function SweepExports({ recording, ask, plot, view }: SweepExportsProps) 
       takenAt: recording.takenAt,
       uses: channels.map(({ use }) => use),
       bases: channels.map(({ basis }) => basis),
-      marks: part
-        ? marks.flatMap((mark) =>
-            part.fromSeconds <= mark.atSeconds && mark.atSeconds <= part.toSeconds
-              ? [{ ...mark, atSeconds: mark.atSeconds - part.fromSeconds }]
-              : [],
-          )
-        : marks,
+      marks: part ? marksWithin(marks, part) : marks,
       note,
     };
     const made = await ask('export', { as, heading, ...(part ? { view: part } : {}) });

@@ -28,6 +28,7 @@ import { CutPanel } from './CutPanel.tsx';
 import { SweepPlots } from './SweepPlots.tsx';
 import { SweepExports } from './SweepExports.tsx';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
+import { useRevise } from './useRevise.ts';
 import { useView } from './useView.ts';
 import { t } from '../../ui/words.ts';
 
@@ -98,6 +99,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
   const plot = useRef<HTMLDivElement>(null);
   const { data: sheet } = useJobSheetQuery(jobId);
   const units = useSelector(selectUnits);
+  const revise = useRevise(recording, sheet, ask, onRevised);
   const signal = channels.findIndex(({ use }) => use === 'signal');
   const { fromSeconds, toSeconds } = view;
   const band = useMemo(
@@ -173,7 +175,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               {t('ui-sweeps.all')}
             </Button>
           </Box>
-          <SweepPlots {...{ recording, sheet, ask, looks, marked, plot }} />
+          <SweepPlots {...{ recording, sheet, ask, looks, marked, plot, revise }} />
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <SweepExports recording={recording} ask={ask} plot={plot} view={inPart ? view : undefined} />
           {sheet && inPart && <CutPanel recording={recording} sheet={sheet} view={view} />}
@@ -221,19 +223,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               </Typography>
             )}
           </Box>
-          {sheet && (
-            <RevisePanel
-              recording={recording}
-              sheet={sheet}
-              context={{
-                profile: sheet.sensor.profile,
-                companion: sheet.sensor.companion,
-                marks,
-              }}
-              ask={ask}
-              onRevised={onRevised}
-            />
-          )}
+          {sheet && <RevisePanel recording={recording} revise={revise} />}
           <MarkList
             marks={marks}
             onShow={({ atSeconds: at }) => to.show({ fromSeconds: at, toSeconds: at })}

@@ -5,11 +5,13 @@ import { differenceOf, type Envelope, type SweepFinding } from '@lettura/core/re
 import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { t } from '../../ui/words.ts';
 import { BesideChoice, NOTHING_BESIDE } from './BesideChoice.tsx';
+import { MarkField } from './MarkField.tsx';
 import { pointed, type Rulers } from './rulers.ts';
 import { RulerPanel } from './RulerPanel.tsx';
 import { SweepOverview } from './SweepOverview.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
 import { useBeside } from './useBeside.ts';
+import type { Revise } from './useRevise.ts';
 import { usePlotHand } from './usePlotHand.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 import type { useView } from './useView.ts';
@@ -25,10 +27,11 @@ export interface SweepPlotsProps {
   marked: SweepFinding | undefined;
   /** What is drawn, for the picture of it. */
   plot: RefObject<HTMLDivElement | null>;
+  revise: Revise;
 }
 
 /** Every channel over time, in the stretch that is looked at; read off by rulers, and beside another recording. */
-export function SweepPlots({ recording, sheet, ask, looks, marked, plot }: SweepPlotsProps) {
+export function SweepPlots({ recording, sheet, ask, looks, marked, plot, revise }: SweepPlotsProps) {
   const { channels, durationSeconds, findings, marks } = recording;
   const { view, put, zoom } = looks;
   const { fromSeconds, toSeconds } = view;
@@ -121,6 +124,7 @@ export function SweepPlots({ recording, sheet, ask, looks, marked, plot }: Sweep
         })}
       </Box>
       <RulerPanel {...{ ask, channels, durationSeconds, rulers }} onLay={setRulers} />
+      {rulers.length === 1 && <MarkField atSeconds={rulers[0]!} {...{ marks, revise }} />}
     </>
   );
 }
