@@ -5,8 +5,12 @@ import { eachStranger } from './strangers.ts';
 import type { WorkedCase } from './patient.ts';
 
 const [count = '200', first = '1', file] = process.argv.slice(2);
-const all: WorkedCase[] = [...eachStranger(Number(count), Number(first))];
-if (file) writeFileSync(file, JSON.stringify(all));
+const all: WorkedCase[] = [];
+for (const one of eachStranger(Number(count), Number(first))) {
+  all.push(one);
+  // It takes hours: what is worked out stays, whenever it is stopped.
+  if (file) writeFileSync(file, JSON.stringify(all));
+}
 const known = all.filter(({ outside }) => !outside);
 const outside = all.filter((one) => one.outside);
 const shareOf = (of: readonly WorkedCase[], wanted: (one: WorkedCase) => boolean) =>
