@@ -124,7 +124,7 @@ export function SweepPlots({ recording, sheet, ask, looks, marked, plot, revise 
         })}
       </Box>
       <RulerPanel {...{ ask, channels, durationSeconds, rulers }} onLay={setRulers} />
-      {rulers.length === 1 && <MarkField atSeconds={rulers[0]!} {...{ marks, revise }} />}
+      {rulers.length > 0 && <MarkField atSeconds={rulers[0]!} {...{ marks, revise }} />}
     </>
   );
 }
