@@ -61,6 +61,10 @@ export interface Spoken {
   to?: ProbePoint;
 }
 
+/** Whether it is a voltage against battery negative, which is off by whatever all of them are. */
+export const isAgainstBattery = ({ kind, from, to }: Spoken): boolean =>
+  kind === 'wire' || (kind === 'between' && [from, to].includes('battery-negative'));
+
 /** On the second signal of the body. */
 export const isOnSecondSignal = ({ lane, from, to }: Spoken): boolean =>
   lane === 'second-signal' ||

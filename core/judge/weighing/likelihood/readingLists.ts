@@ -9,7 +9,7 @@ import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, speedDensityFlow, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
-import { throughABody, isRepeat, mayBeOnPinOfAnother } from './aboutReadings.ts';
+import { isAgainstBattery, isRepeat, mayBeOnPinOfAnother, throughABody } from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { forEveryTolerance, type Likely } from './lists.ts';
 import type { Places } from '../prediction/places.ts';
@@ -119,8 +119,8 @@ const WEIGHED: {
     const nominal = caseFile.profile.nominalReferenceVolts;
     if (!isAlongOneWire(reading)) {
       const floor = mistakenVolts(reading.volts, nominal);
-      const ofAll = [reading.from, reading.to].includes('battery-negative');
-      return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor), ofAll) };
+      const likely = voltsLikelihood(reading.volts, sigma, floor);
+      return { floor, ...answered(reading, likely, isAgainstBattery(reading)) };
     }
     // A drop counts by its size: its sign only says which way round the leads were.
     const drop = Math.abs(reading.volts);
@@ -138,7 +138,8 @@ const WEIGHED: {
       caseFile.profile.nominalReferenceVolts,
       mayBeOnPinOfAnother(reading, caseFile),
     );
-    return { floor, ...answered(reading, voltsLikelihood(reading.volts, sigma, floor), true) };
+    const likely = voltsLikelihood(reading.volts, sigma, floor);
+    return { floor, ...answered(reading, likely, isAgainstBattery(reading)) };
   },
 };
 

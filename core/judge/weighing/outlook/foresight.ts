@@ -10,6 +10,7 @@ import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
 import { SWEEP_DRIVE, SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
+import { isAgainstBattery } from '../likelihood/aboutReadings.ts';
 import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
@@ -26,18 +27,31 @@ const NEGLIGIBLE = 1e-5;
 const NO_WEIGHT = 1e-9;
 const T = TOLERANCES.length;
 
-interface SameSupply {
+/** Tolerances in which a reading shows the same. */
+interface Alike {
   supplyVolts: number;
+  offsetVolts: number;
   /** Which of the tolerances. */
   members: readonly number[];
 }
-const ALL_SUPPLIES: readonly SameSupply[] = [{ supplyVolts: 0, members: [...TOLERANCES.keys()] }];
-const BY_SUPPLY: readonly SameSupply[] = [...new Set(TOLERANCES.map(({ supplyVolts }) => supplyVolts))].map(
-  (supplyVolts) => ({
-    supplyVolts,
-    members: [...TOLERANCES.keys()].filter((t) => TOLERANCES[t]!.supplyVolts === supplyVolts),
-  }),
-);
+
+/** By what of a machine's stand moves a reading; a supply and all voltages are never off at once. */
+function alikeBy(moves: { supply: boolean; offset: boolean }): readonly Alike[] {
+  const groups = new Map<string, Alike & { members: number[] }>();
+  TOLERANCES.forEach((stand, t) => {
+    const supplyVolts = moves.supply ? stand.supplyVolts : 0;
+    const offsetVolts = moves.offset ? stand.offsetVolts : 0;
+    const key = `${supplyVolts} ${offsetVolts}`;
+    const group = groups.get(key) ?? { supplyVolts, offsetVolts, members: [] };
+    group.members.push(t);
+    groups.set(key, group);
+  });
+  return [...groups.values()];
+}
+const ALL_ALIKE = alikeBy({ supply: false, offset: false });
+const BY_SUPPLY = alikeBy({ supply: true, offset: false });
+const BY_OFFSET = alikeBy({ supply: false, offset: true });
+const BY_BOTH = alikeBy({ supply: true, offset: true });
 
 /**
  * Spreads weights evenly over what makers may show.
@@ -166,6 +180,7 @@ export class Outlook {
     const nodes = spreads[0]?.[0]?.length ?? 0;
     const ofSupply = new Float64Array(nodes);
     const overall = new Float64Array(nodes);
+    const [following, other] = isAgainstBattery(spoken) ? [BY_BOTH, BY_OFFSET] : [BY_SUPPLY, ALL_ALIKE];
     const add = (s: number, alike: number): void => {
       const d = this.#decisionOf[s]!;
       const row = sharp[d]!;
@@ -174,10 +189,10 @@ export class Outlook {
       const others = pieces(number);
       const usual = others ? USUAL_MAKERS : 1;
       if (others) overall.fill(0);
-      const supplies = follows(number) ? BY_SUPPLY : ALL_SUPPLIES;
-      for (let i = 0; i < supplies.length; i++) {
-        const { supplyVolts, members } = supplies[i]!;
-        const steps = list(number, supplyVolts);
+      const stands = follows(number) ? following : other;
+      for (let i = 0; i < stands.length; i++) {
+        const { supplyVolts, offsetVolts, members } = stands[i]!;
+        const steps = list(number, supplyVolts, offsetVolts);
         // Over all nodes a spread sums to one.
         addUp(sums, members, spread, ofSupply);
         for (let node = 0; node < steps.length; node++) {

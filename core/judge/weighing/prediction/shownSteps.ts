@@ -27,8 +27,11 @@ export interface ShownSteps {
   scale: Scale;
   /** By sized hypothesis: the number of its list. */
   listOf: Int32Array;
-  /** A step at each node, or `ANYTHING`, with the sensor supplies off their nominal volts by so much. */
-  list(number: number, supplyVolts: number): Int16Array;
+  /**
+   * A step at each node, or `ANYTHING`, with the sensor supplies off their nominal volts by so much, and all voltages against battery
+   * negative.
+   */
+  list(number: number, supplyVolts: number, offsetVolts: number): Int16Array;
   /** Whether it is the same whatever the quantity is: then one node does for all. */
   isFlat(number: number): boolean;
   /** Whether it moves with the sensor supplies. */
@@ -57,20 +60,23 @@ export function shownSteps(
     for (let node = 0; node < off.length; node++) off[node] = at[node]! + times * off[node]!;
     return along(off, stepOf);
   };
-  const made = (number: number, supplyVolts: number): Int16Array => {
+  const made = (number: number, supplyVolts: number, offsetVolts: number): Int16Array => {
     const { follows } = rowAt(number);
-    return follows && supplyVolts !== 0 ? moved(number, follows, supplyVolts) : along(reads(number), stepOf);
+    if (follows && supplyVolts !== 0) return moved(number, follows, supplyVolts);
+    const at = reads(number);
+    return along(offsetVolts === 0 ? at : at.map((read) => read + offsetVolts), stepOf);
   };
-  const bySupply = new Map<number, (number: number) => Int16Array>();
-  const listsAt = (supplyVolts: number) => {
-    const known = bySupply.get(supplyVolts) ?? keptBy((number) => made(number, supplyVolts));
-    bySupply.set(supplyVolts, known);
+  const byStand = new Map<string, (number: number) => Int16Array>();
+  const listsAt = (supplyVolts: number, offsetVolts: number) => {
+    const key = `${supplyVolts} ${offsetVolts}`;
+    const known = byStand.get(key) ?? keptBy((number) => made(number, supplyVolts, offsetVolts));
+    byStand.set(key, known);
     return known;
   };
   return {
     scale,
     listOf,
-    list: (number, supplyVolts) => listsAt(supplyVolts)(number),
+    list: (number, supplyVolts, offsetVolts) => listsAt(supplyVolts, offsetVolts)(number),
     isFlat: (number) => flat[Math.floor(number / ways.length)]!,
     follows: (number) => rowAt(number).follows !== undefined,
     pieces: keptBy((number) => {
