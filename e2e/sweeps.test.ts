@@ -125,12 +125,14 @@ test('two places are read off, a stretch goes its own way, and one recording is 
   const table = page.getByRole('table', { name: 'Read off' });
   await table.waitFor();
   await clickAt(5);
-  const at = (name: string) => page.getByRole('textbox', { name: `${name} at, s` });
+  const at = (name: string) => page.getByRole('textbox', { name: `${name} at, seconds` });
   await expect.poll(async () => Number(await at('B').inputValue())).toBeCloseTo(5, 1);
   await at('A').fill('900');
   await page.getByText('From 0 to 12.00 s').waitFor();
   await at('A').fill('3');
   await at('A').press('Enter');
+  await expect.poll(() => at('A').inputValue()).toBe('3.0000');
+  expect(await at('A').evaluate((field) => field === document.activeElement)).toBe(true);
   await at('B').fill('4');
   await at('B').press('Enter');
   await page.getByText('1.0000 s apart').waitFor();

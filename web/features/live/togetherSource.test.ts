@@ -74,6 +74,14 @@ test('an old value is not of the same moment, and a silent instrument holds nobo
   expect(events.at(-1)!.status.message).toEqual(say('feed.nobody-listens'));
 });
 
+test('while the first is silent for hours, nothing piles up, and the newest of the others still stands beside it', () => {
+  const { meter, unit, rows } = together();
+  for (let at = 1000; at < 60_000; at += 100) unit.say(at, [[at, 0, 0, at]]);
+  meter.say(59_950, [[59_900, 1, 2]]);
+  unit.say(60_000, []);
+  expect(rows()).toEqual([[59_900, 1, 2, 59_900]]);
+});
+
 test('its channels say whose they are, and whoever stops stops all', () => {
   const { meter, unit, source, stop } = together();
   expect(source.channels.map(({ name }) => name)).toEqual(['1 · Meter', '2 · Meter', '3 · Unit']);

@@ -11,6 +11,8 @@ export interface Part {
 const STALE_MS = 2000;
 /** Whoever has said nothing for so long is not waited for. */
 const WAIT_MS = 1500;
+/** No row is looked up that is older than this. */
+const KEPT_MS = 10_000;
 
 interface Followed {
   samples: FeedSample[];
@@ -76,6 +78,8 @@ export function togetherSource(id: string, name: string, leader: Part, others: r
             one.last = event;
             one.untilMs = event.nowMs;
             one.samples.push(...event.samples);
+            // Where the first says nothing for hours, only what a row of now could still need is kept.
+            while (one.samples[1] && one.samples[1].atMs < one.untilMs - KEPT_MS) one.samples.shift();
           }
           pass();
         }),

@@ -45,7 +45,7 @@ export function RulerPanel({ ask, channels, durationSeconds, rulers, onLay }: Ru
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         {RULER_NAMES.map((name, i) => (
           <MomentField
-            key={`${name} ${rulers[i]}`}
+            key={name}
             label={t('ui-sweeps.ruler-at', { name: verbatim(name) })}
             seconds={rulers[i]}
             durationSeconds={durationSeconds}
@@ -133,7 +133,9 @@ interface MomentFieldProps {
 
 /** What is no moment of the recording stays in its field, and moves nothing. */
 function MomentField({ label, seconds, durationSeconds, onLay }: MomentFieldProps) {
-  const [text, setText] = useState(seconds === undefined ? '' : seconds.toFixed(4));
+  // What was typed stands until the ruler lies elsewhere; the field stays under the hand.
+  const [typedFor, setTypedFor] = useState<{ text: string; seconds: number | undefined }>();
+  const text = typedFor && typedFor.seconds === seconds ? typedFor.text : (seconds?.toFixed(4) ?? '');
   const typed = numberIn(text);
   const isWrong = text.trim() !== '' && !(typed >= 0 && typed <= durationSeconds);
   const lay = () => {
@@ -146,7 +148,7 @@ function MomentField({ label, seconds, durationSeconds, onLay }: MomentFieldProp
       value={text}
       error={isWrong}
       helperText={isWrong ? t('ui-sweeps.ruler-within', { most: fixed(durationSeconds, 2, 's') }) : undefined}
-      onChange={({ target }) => setText(target.value)}
+      onChange={({ target }) => setTypedFor({ text: target.value, seconds })}
       onBlur={lay}
       onKeyDown={({ key }) => key === 'Enter' && lay()}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 16 } }}

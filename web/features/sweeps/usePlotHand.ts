@@ -46,6 +46,8 @@ export function usePlotHand(plots: RefObject<HTMLElement | null>, hand: PlotHand
     const onMove = (event: PointerEvent) => {
       const before = down.get(event.pointerId);
       if (before === undefined) return;
+      // Let go beside the plots, where nobody told of it.
+      if (event.buttons === 0) return void down.delete(event.pointerId);
       if (!moved && Math.abs(event.clientX - pressedAt) < STILL_PX) return;
       // From here on it is a drag, wherever it goes.
       if (!moved) element.setPointerCapture(event.pointerId);
