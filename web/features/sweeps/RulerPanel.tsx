@@ -13,7 +13,7 @@ import { useEffect, useState } from 'react';
 import { numberIn } from '../../ui/numberIn.ts';
 import { Numeral } from '../../ui/Numeral.tsx';
 import { t } from '../../ui/words.ts';
-import { laid, RULER_NAMES, type Rulers } from './rulers.ts';
+import { laid, momentDecimals, RULER_NAMES, type Rulers } from './rulers.ts';
 import type { AskSweep } from './useSweepWorker.ts';
 
 export interface RulerPanelProps {
@@ -53,7 +53,11 @@ export function RulerPanel({ ask, channels, durationSeconds, rulers, onLay }: Ru
           />
         ))}
         {both && (
-          <Typography>{t('ui-sweeps.ruler-apart', { seconds: fixed(Math.abs(b - a), 4, 's') })}</Typography>
+          <Typography>
+            {t('ui-sweeps.ruler-apart', {
+              seconds: fixed(Math.abs(b - a), momentDecimals(durationSeconds), 's'),
+            })}
+          </Typography>
         )}
         {rulers.length > 0 && <Button onClick={() => onLay([])}>{t('ui-sweeps.rulers-off')}</Button>}
       </Box>
@@ -81,7 +85,7 @@ export function RulerPanel({ ask, channels, durationSeconds, rulers, onLay }: Ru
             </TableHead>
             <TableBody>
               {read?.map(({ at: [atA = NaN, atB = NaN], between }, i) => {
-                const shown = inDigitsOf(atA, atB, between?.lowest, between?.highest);
+                const { shown, rounded } = inDigitsOf(atA, atB, between?.lowest, between?.highest);
                 return (
                   <TableRow key={i}>
                     <TableCell component="th" scope="row">
@@ -93,7 +97,7 @@ export function RulerPanel({ ask, channels, durationSeconds, rulers, onLay }: Ru
                     {both && (
                       <>
                         <Numeral>{shown(atB)}</Numeral>
-                        <Numeral>{shown(atB - atA)}</Numeral>
+                        <Numeral>{shown(rounded(atB) - rounded(atA))}</Numeral>
                         <Numeral>{shown(between?.lowest)}</Numeral>
                         <Numeral>{shown(between?.mean)}</Numeral>
                         <Numeral>{shown(between?.highest)}</Numeral>
@@ -112,16 +116,22 @@ export function RulerPanel({ ask, channels, durationSeconds, rulers, onLay }: Ru
 
 const DIGITS = 4;
 
-/** As fine as a good logger tells the largest of them, so that a difference is no finer; a line where nothing was recorded. */
-function inDigitsOf(...values: (number | undefined)[]): (value: number | undefined) => string {
+/** As fine as a good logger tells the largest of them, a difference as of what is shown; a line where nothing was recorded. */
+function inDigitsOf(...values: (number | undefined)[]): {
+  shown: (value: number | undefined) => string;
+  rounded: (value: number) => number;
+} {
   const sizes = values.filter((value) => value !== undefined).map(Math.abs);
   const largest = Math.max(...sizes.filter((size) => !Number.isNaN(size)));
   const before = largest > 0 && largest < Infinity ? Math.floor(Math.log10(largest)) + 1 : 1;
   const decimals = Math.min(9, Math.max(0, DIGITS - before));
-  return (value) =>
-    value === undefined || Number.isNaN(value)
-      ? '–'
-      : t('ui-sweeps.ruler-value', { value: fixed(value, decimals) });
+  return {
+    rounded: (value) => Number(value.toFixed(decimals)),
+    shown: (value) =>
+      value === undefined || Number.isNaN(value)
+        ? '–'
+        : t('ui-sweeps.ruler-value', { value: fixed(value, decimals) }),
+  };
 }
 
 interface MomentFieldProps {
@@ -133,13 +143,15 @@ interface MomentFieldProps {
 
 /** What is no moment of the recording stays in its field, and moves nothing. */
 function MomentField({ label, seconds, durationSeconds, onLay }: MomentFieldProps) {
+  const decimals = momentDecimals(durationSeconds);
   // What was typed stands until the ruler lies elsewhere; the field stays under the hand.
   const [typedFor, setTypedFor] = useState<{ text: string; seconds: number | undefined }>();
-  const text = typedFor && typedFor.seconds === seconds ? typedFor.text : (seconds?.toFixed(4) ?? '');
+  const text = typedFor && typedFor.seconds === seconds ? typedFor.text : (seconds?.toFixed(decimals) ?? '');
   const typed = numberIn(text);
   const isWrong = text.trim() !== '' && !(typed >= 0 && typed <= durationSeconds);
   const lay = () => {
-    if (text.trim() !== '' && !isWrong && typed.toFixed(4) !== seconds?.toFixed(4)) onLay(typed);
+    if (text.trim() !== '' && !isWrong && typed.toFixed(decimals) !== seconds?.toFixed(decimals))
+      onLay(Number(typed.toFixed(decimals)));
   };
   return (
     <TextField

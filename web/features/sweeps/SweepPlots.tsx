@@ -6,7 +6,7 @@ import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { t } from '../../ui/words.ts';
 import { BesideChoice, NOTHING_BESIDE } from './BesideChoice.tsx';
 import { MarkField } from './MarkField.tsx';
-import { pointed, type Rulers } from './rulers.ts';
+import { momentDecimals, pointed, type Rulers } from './rulers.ts';
 import { RulerPanel } from './RulerPanel.tsx';
 import { SweepOverview } from './SweepOverview.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
@@ -52,7 +52,10 @@ export function SweepPlots({ recording, sheet, ask, looks, marked, plot, revise 
     };
   }, [ask, channels, fromSeconds, toSeconds]);
   const others = useBeside(beside, channels.length, view, COLUMNS);
-  usePlotHand(plot, { view, put, zoom, onPoint: (at) => setRulers(pointed(rulers, at)) });
+  // A ruler lies where it is said to lie.
+  const point = (at: number) =>
+    setRulers(pointed(rulers, Number(at.toFixed(momentDecimals(durationSeconds)))));
+  usePlotHand(plot, { view, put, zoom, onPoint: point });
   const keys: Record<string, () => void> = {
     '+': looks.nearer,
     '-': looks.farther,

@@ -3,6 +3,9 @@ export type Rulers = readonly number[];
 
 export const RULER_NAMES = ['A', 'B'] as const;
 
+/** As fine as a moment is told: of a glimpse of telegrams to the microsecond. */
+export const momentDecimals = (durationSeconds: number): number => (durationSeconds < 1 ? 6 : 4);
+
 /** Where one points: the first lays A, the second B, and then the nearer of them comes along. */
 export function pointed(rulers: Rulers, atSeconds: number): Rulers {
   if (rulers.length < RULER_NAMES.length) return [...rulers, atSeconds];
