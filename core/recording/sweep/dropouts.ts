@@ -17,8 +17,10 @@ export interface Dropout {
 const LONGEST_SECONDS = 2;
 /** Below and above these only a lost signal goes. */
 const RAILS_VOLTS = [0.3, 4.7] as const;
-/** No hand and no engine moves a sensor away and back in less; what takes longer is a dropout only at a rail. */
+/** No hand and no engine moves a sensor away and back in less. */
 const QUICKEST_TRAVEL_SECONDS = 0.12;
+/** Nor so fast, there as well as back: over its whole range in less than a tenth of a second. From memory of snapped throttles. */
+const FASTEST_TRAVEL_VOLTS_A_SECOND = 60;
 /** A jump is this many times the scatter: in hours of samples noise alone does not get there. */
 const NOISE_FACTOR = 8;
 /** Less than this, 2 % of 5 V, is no dropout. */
@@ -49,12 +51,25 @@ export function dropouts({ seconds }: Pick<Recording, 'seconds'>, values: Float6
     const end = wayBack(seconds, values, i, out, threshold);
     if (end === undefined) continue;
     const dropout = dropoutBetween(seconds, values, i, end);
-    const atRail = dropout.farthestValue < RAILS_VOLTS[0] || dropout.farthestValue > RAILS_VOLTS[1];
-    if (!atRail && dropout.untilSeconds - dropout.fromSeconds > QUICKEST_TRAVEL_SECONDS) continue;
+    const mayBeTravel = dropout.untilSeconds - dropout.fromSeconds > QUICKEST_TRAVEL_SECONDS;
+    if (mayBeTravel && !isAtRail(dropout) && !leapsBothWays(seconds, values, dropout)) continue;
     found.push(dropout);
     i = end;
   }
   return found;
+}
+
+const isAtRail = ({ farthestValue }: Dropout): boolean =>
+  farthestValue < RAILS_VOLTS[0] || farthestValue > RAILS_VOLTS[1];
+
+/** A dead spot that the unit's pull holds off the rails lasts as long as the hand takes over it, but nothing moves there so fast. */
+function leapsBothWays(seconds: Float64Array, values: Float64Array, { from, to }: Dropout): boolean {
+  const speed = (at: number) => Math.abs(values[at]! - values[at - 1]!) / (seconds[at]! - seconds[at - 1]!);
+  const fastest = (at: number, and: number) => Math.max(speed(at), speed(and));
+  return (
+    fastest(from, from + 1) > FASTEST_TRAVEL_VOLTS_A_SECOND &&
+    fastest(to - 1, to) > FASTEST_TRAVEL_VOLTS_A_SECOND
+  );
 }
 
 /** The signed size of a jump that ends at a sample, or that spreads over it and the next. */

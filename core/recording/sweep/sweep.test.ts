@@ -77,6 +77,50 @@ test('one millisecond in ten minutes at 1 kHz is found, and drawn when all is zo
   expect(lowest.indexOf(0.02)).toBe(Math.floor((800 * 432_109) / 600_000));
 });
 
+/** A throttle over its travel in four seconds and back: 4.1 V down to 0.8 V, 200 samples a second. */
+const throughTravel = (at: (share: number, volts: number) => number) => {
+  const rate = 200;
+  const values = Float64Array.from({ length: 8 * rate }, (_, i) => {
+    const share = 1 - Math.abs(1 - i / (4 * rate));
+    return at(share, 4.1 - 3.3 * share);
+  });
+  return { seconds: secondsAt(rate, values.length), values };
+};
+
+test('a dead spot that the input pulls to a voltage off the rails is found, however long the hand takes over it', () => {
+  for (const width of [0.04, 0.12]) {
+    const { seconds, values } = throughTravel((share, volts) =>
+      share > 0.3 && share < 0.3 + width ? 4.55 : volts,
+    );
+    const found = dropouts({ seconds }, values);
+    expect(found.length).toBe(2);
+    for (const { fromSeconds, untilSeconds, farthestValue } of found) {
+      expect(untilSeconds - fromSeconds).toBeCloseTo(4 * width, 1);
+      expect(farthestValue).toBe(4.55);
+    }
+  }
+});
+
+test('a pedal that is stamped on and let go, and a valve that is opened and shut, drop nothing out', () => {
+  const rate = 200;
+  const pushed = Float64Array.from({ length: 5 * rate }, (_, i) => {
+    const t = i / rate;
+    // Full travel of 3.5 V in 80 ms, held for half a second, and back.
+    const there = Math.min(1, Math.max(0, (t - 1) / 0.08));
+    const back = Math.min(1, Math.max(0, (t - 1.58) / 0.08));
+    return 0.8 + 3.5 * (there - back);
+  });
+  expect(dropouts({ seconds: secondsAt(rate, pushed.length) }, pushed)).toEqual([]);
+  const vented = Float64Array.from({ length: 5 * rate }, (_, i) => {
+    const t = i / rate;
+    // Air through a valve: a time constant of 20 ms, up and down.
+    if (t < 1) return 1.5;
+    const up = 1.5 + 1.2 * (1 - Math.exp(-(t - 1) / 0.02));
+    return t < 1.8 ? up : 1.5 + 1.2 * Math.exp(-(t - 1.8) / 0.02);
+  });
+  expect(dropouts({ seconds: secondsAt(rate, vented.length) }, vented)).toEqual([]);
+});
+
 test('in fifty clean noisy recordings of any travel no dropout is found', () => {
   for (let seed = 1; seed <= 50; seed++) {
     const noise = normal(seed);
