@@ -4,8 +4,10 @@ import { EXAMPLE_SENSORS, type ExampleSensor } from '../wiring/exampleSensors.ts
 import { Wiring, type WirePoint } from '../wiring/index.ts';
 import {
   allFaults,
+  allSites,
   effectsOf,
   FAULT_KINDS,
+  faultAnywhere,
   faultKind,
   faultOf,
   sizeAt,
@@ -46,9 +48,9 @@ function reading(
 
 test('every kind of fault has an id of its own, and a site somewhere', () => {
   expect(new Set(FAULT_KINDS.map(({ id }) => id)).size).toBe(FAULT_KINDS.length);
-  for (const { id, sites } of FAULT_KINDS) {
-    const everywhere = EXAMPLE_SENSORS.flatMap(({ family, wiring }) => sites({ family, wiring }));
-    expect(everywhere.length, id).toBeGreaterThan(0);
+  for (const kind of FAULT_KINDS) {
+    const everywhere = EXAMPLE_SENSORS.flatMap((subject) => allSites(kind, subject));
+    expect(everywhere.length, kind.id).toBeGreaterThan(0);
   }
 });
 
@@ -131,6 +133,33 @@ test('a dead spot shows only where it is', () => {
   expect(error(0)).toBe(0);
   expect(error(1)).toBe(0);
   expect(reading(throttle, [spot], 'signal', { at: 0.5 })).toBeLessThan(0.01); // V/Vref there is 0.48
+});
+
+/** One that only machines met outside have, at 0..1 of how far it goes. */
+function metOutside(sensor: ExampleSensor, kind: FaultKindId, site: SiteId, at: number): Fault {
+  const place = allSites(faultKind(kind), sensor).find(({ id }) => id === site)!;
+  return faultAnywhere(faultKind(kind), place, at);
+}
+
+test('a resistance in the output divides the signal with the input that pulls it', () => {
+  const weak = metOutside(map, 'output-resistance', 'signal:inside', 0.8);
+  const input = map.wiring.wires.find(({ wire }) => wire === 'signal')!.end;
+  const pullDownOhms = input.kind === 'input' ? input.pullDownOhms : NaN;
+  expect(reading(map, [weak], 'signal')).toBeCloseTo(
+    (sound(map) * pullDownOhms) / (pullDownOhms + weak.size),
+    1,
+  );
+});
+
+test('a resistance at the end of a track keeps the signal from that end, and leaves the other', () => {
+  const throttle = named('single track');
+  const { sensor } = throttle.wiring;
+  const trackOhms = 'trackOhms' in sensor ? sensor.trackOhms : NaN;
+  const site = allSites(faultKind('track-end-resistance'), throttle).find(({ id }) => id.includes('lower'))!;
+  const atEnd = metOutside(throttle, 'track-end-resistance', site.id, 0.5); // 1000 Ω
+  const share = sound(throttle) / 5;
+  const divided = (5 * (share * trackOhms + atEnd.size)) / (trackOhms + atEnd.size);
+  expect(Math.abs(reading(throttle, [atEnd], 'signal') - divided)).toBeLessThan(0.05);
 });
 
 test('swapped hoses send the signal the other way', () => {

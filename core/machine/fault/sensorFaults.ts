@@ -137,6 +137,50 @@ const OUTPUT_LOST: FaultSpec = {
       ),
 };
 
+const OUTPUT_RESISTANCE: FaultSpec = {
+  class: 'sensor',
+  weight: 1.5,
+  name: say('faults.output-resistance'),
+  sentence: say('faults.right-voltage-behind-resistance'),
+  looksLike: say('faults.right-by-itself-wrong-with-input'),
+  hides: say('faults.worn-wiper-tired-output'),
+  sites: () => [],
+  beyond: {
+    size: { unit: 'Ω', lowest: 500, highest: 400_000, spread: 'decades' },
+    sites: ({ wiring }) =>
+      isStage(wiring)
+        ? [
+            faultSite({ in: 'joint', wire: 'signal', joint: 'inside' }, (ohms) => [
+              { on: 'part', part: 'signal:inside', addOhms: ohms },
+            ]),
+          ]
+        : tracksOf(wiring).map((number) =>
+            onTrack('wiper', number, wiring, (ohms) => [
+              { on: 'part', part: `wiper:${number}`, addOhms: ohms },
+            ]),
+          ),
+  },
+};
+
+const TRACK_END_RESISTANCE: FaultSpec = {
+  class: 'sensor',
+  weight: 1,
+  name: say('faults.track-end-resistance'),
+  sentence: say('faults.resistance-between-track-and-pin'),
+  looksLike: say('faults.signal-no-longer-reaches-one-end'),
+  hides: say('faults.joint-where-track-meets-pin'),
+  sites: () => [],
+  beyond: {
+    size: { unit: 'Ω', lowest: 100, highest: 10_000, spread: 'decades' },
+    sites: ({ wiring }) =>
+      tracksOf(wiring).flatMap((number) =>
+        (['upper', 'lower'] as const).map((half) =>
+          onTrack(half, number, wiring, (ohms) => [{ on: 'part', part: `${half}:${number}`, addOhms: ohms }]),
+        ),
+      ),
+  },
+};
+
 const LOADS_REFERENCE: FaultSpec = {
   class: 'sensor',
   weight: 1.5,
@@ -213,6 +257,8 @@ export const SENSOR_FAULTS = {
   'dead-spot': DEAD_SPOT,
   'feed-lost-inside': LOST_INSIDE,
   'output-lost-inside': OUTPUT_LOST,
+  'output-resistance': OUTPUT_RESISTANCE,
+  'track-end-resistance': TRACK_END_RESISTANCE,
   'sensor-loads-reference': LOADS_REFERENCE,
   'thermistor-open': THERMISTOR_OPEN,
   'wrong-part': OTHER_CURVE,

@@ -31,6 +31,8 @@ export const FAULT_KIND_IDS = [
   'dead-spot',
   'feed-lost-inside',
   'output-lost-inside',
+  'output-resistance',
+  'track-end-resistance',
   'sensor-loads-reference',
   'thermistor-open',
   'wrong-part',

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { FAULT_KINDS } from '@lettura/core/machine/fault';
+import { allSites, FAULT_KINDS } from '@lettura/core/machine/fault';
 import {
   kindName,
   MOST_PRIOR,
@@ -28,7 +28,9 @@ export function PriorFields({
   const { family, profile, companion } = caseFile;
   const wiring = wiringFor({ profile, companion, wires: lanes });
   const usual = usualPriors(family);
-  const kinds = FAULT_KINDS.filter((kind) => kind.sites({ family, wiring }).length > 0).map(({ id }) => id);
+  const kinds = FAULT_KINDS.filter((kind) => allSites(kind, { family, wiring }).length > 0).map(
+    ({ id }) => id,
+  );
   const set = (id: WeighedKind, typed: string) => {
     const { [id]: _before, ...others } = starting.priors;
     const weight = Number(typed);
