@@ -40,7 +40,7 @@ export function hypothesesFor(
         site,
         title: say('hypothesis.title', { kind: kind.name, site: siteSaid(kind.id, site.at) }),
         prior: (priors[kind.id] ?? 1) / sites.length,
-        sizes: kind.size
+        sizes: (kind.beyond?.size ?? kind.size)
           ? Array.from({ length: SIZES }, (_, i) => faultAnywhere(kind, site, i / (SIZES - 1)))
           : [faultAnywhere(kind, site, 0)],
       });

@@ -1,9 +1,10 @@
-import type { AnyEvidence, OhmsReading } from '../../../record/evidence/index.ts';
+import type { AnyEvidence, OhmsReading, ScanReading, WireReading } from '../../../record/evidence/index.ts';
 import {
   isReturn,
   sameState,
   sameTarget,
   type Lane,
+  type Place,
   type ProbePoint,
 } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
@@ -20,6 +21,29 @@ export const isRepeat = (reading: AnyEvidence, { readings }: CaseFile, step: num
     .slice(0, Math.max(0, at))
     .some((one) => one.kind === 'scan' && Math.abs(one.value - reading.value) <= step);
 };
+
+/** Nearest to the sensor first; of those at one place the lowest. */
+const PLACES_FROM_SENSOR: readonly Place[] = ['plug', 'connector', 'unit'];
+const goesBefore = (one: WireReading, other: WireReading): boolean => {
+  const nearer = PLACES_FROM_SENSOR.indexOf(one.place) - PLACES_FROM_SENSOR.indexOf(other.place);
+  return nearer === 0 ? one.volts < other.volts : nearer < 0;
+};
+
+/**
+ * Of all readings of the wire that this one is of, in the same state, the one that the others are told by: whenever each was taken,
+ * since no order of readings makes a difference. Undefined where it is this one.
+ */
+export function toldBy(
+  reading: WireReading | ScanReading,
+  { readings }: Pick<CaseFile, 'readings'>,
+): WireReading | undefined {
+  const lane = reading.kind === 'wire' ? reading.lane : 'signal';
+  let first: WireReading | undefined;
+  for (const one of readings)
+    if (one.kind === 'wire' && one.lane === lane && sameState(one.state, reading.state))
+      first = first && !goesBefore(one, first) ? first : one;
+  return first?.id === reading.id ? undefined : first;
+}
 
 /** A wire that reads within this of another one may be that other one. */
 const SAME_PIN_VOLTS = 0.06;

@@ -4,38 +4,63 @@ import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import { TOLERANCES, USUAL_MAKERS, type WeighedReading } from '../hypotheses/weighedCase.ts';
 import { alongRows, type AlongRows, FIRST_AT, apart } from './alongRows.ts';
+import {
+  afterSeen,
+  likelyInDoubt,
+  type AfterSeen,
+  type Foretold,
+  type Likely,
+  type SeenBefore,
+} from './seenBefore.ts';
 
-/** How likely a reading is where this is predicted, give or take what was not looked at. */
-export type Likely = (predicted: number, spread: number) => number;
+const NOT_SEEN = -1;
 
-/**
- * A list for each answer that differs, by itself or by what lies beside it.
- *
- * @param isAgainstBattery whether it is a voltage against battery negative, which is off by what all of them are
- */
+/** What else is known of a reading. */
+export interface Known {
+  /** Whether it is a voltage against battery negative, which is off by what all of them are. */
+  isAgainstBattery?: boolean;
+  seen?: SeenBefore | undefined;
+}
+
+/** A list for each answer that differs, by itself or by what lies beside it. */
 export function listsOver(
   { rows, rowOf }: AnswerTable,
   { ways, wayOf }: Places,
   sized: readonly SizedHypothesis[],
   likely: Likely,
-  isAgainstBattery = false,
+  { isAgainstBattery = false, seen }: Known = {},
 ): Pick<WeighedReading, 'lists' | 'listOf'> {
   const lists: Float64Array[] = [];
   const flat = rows.map(isFlat);
   const numbers = new Map<number, number>();
   const along = ways.map((met) => alongRows(rows, met));
-  const listOf = Int32Array.from(sized, ({ smaller, larger }, s) => {
+  const alongSeen = seen && ways.map((met) => alongRows(seen.table.rows, met));
+  const listOf = Int32Array.from(sized, ({ smaller, larger, isAnything }, s) => {
     const [row, below, above, way] = [rowOf[s]!, rowOf[smaller]!, rowOf[larger]!, wayOf[s]!];
-    const key = ((row * rows.length + below) * rows.length + above) * ways.length + way;
+    // What may show anything anywhere shows nothing accordingly.
+    const before = seen && rows[row]!.doubt && !isAnything ? seen.table.rowOf[s]! : NOT_SEEN;
+    const key =
+      (((before + 1) * rows.length + row) * rows.length + below) * rows.length * ways.length +
+      above * ways.length +
+      way;
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, lists.length);
-    const isAllFlat = flat[row]! && flat[below]! && flat[above]!;
+    const isAllFlat = before === NOT_SEEN && flat[row]! && flat[below]! && flat[above]!;
+    const after = before === NOT_SEEN ? undefined : afterSeen(seen!, before, ways[way]!, alongSeen![way]!);
     return (
       lists.push(
         isAllFlat
           ? flatList(rows[row]!, rows[below]!, rows[above]!, ways[way]!, likely, isAgainstBattery)
-          : listOver(rows[row]!, [row, below, above], ways[way]!, along[way]!, likely, isAgainstBattery),
+          : listOver(
+              rows[row]!,
+              [row, below, above],
+              ways[way]!,
+              along[way]!,
+              likely,
+              isAgainstBattery,
+              after,
+            ),
       ) - 1
     );
   });
@@ -53,6 +78,7 @@ function listOver(
   along: AlongRows,
   likely: Likely,
   isAgainstBattery: boolean,
+  after: AfterSeen | undefined,
 ): Float64Array {
   const nodes = placed[0]!.length;
   const list = new Float64Array(nodes * TOLERANCES.length);
@@ -61,7 +87,7 @@ function listOver(
     const { supplyVolts, offsetVolts } = TOLERANCES[t]!;
     const off = isAgainstBattery ? offsetVolts : 0;
     // What does not move with the supplies is the same for all of them.
-    const alike = follows || off !== 0 ? t : FIRST_AT[t]!;
+    const alike = follows || off !== 0 || after ? t : FIRST_AT[t]!;
     if (alike < t) {
       list.copyWithin(t * nodes, alike * nodes, (alike + 1) * nodes);
       continue;
@@ -75,17 +101,18 @@ function listOver(
       const sizes = below === above ? 0 : apart(larger[node]!, smaller[node]!) / 4;
       const spread = Math.sqrt((quantity * quantity + sizes * sizes) / 3);
       const unsure = doubt ? between(doubt, places[node]!) : 0;
-      list[t * nodes + node] = inDoubt(reads[node]! + moved, spread, unsure, likely);
+      const foretold = { predicted: reads[node]! + moved, spread, doubt: unsure };
+      list[t * nodes + node] = after ? after(t, node, foretold, likely) : inDoubt(foretold, likely);
     }
   }
   return list;
 }
 
-const inDoubt = (predicted: number, spread: number, doubt: number, likely: Likely): number =>
-  doubt === 0
-    ? likely(predicted, spread)
-    : USUAL_MAKERS * likely(predicted, spread) +
-      (1 - USUAL_MAKERS) * likely(predicted, Math.sqrt(spread ** 2 + doubt ** 2));
+function inDoubt(foretold: Foretold, likely: Likely): number {
+  if (foretold.doubt === 0) return likely(foretold.predicted, foretold.spread);
+  const { usual, other } = likelyInDoubt(foretold, likely);
+  return USUAL_MAKERS * usual + (1 - USUAL_MAKERS) * other;
+}
 
 /** Most wires carry the same whatever the quantity is: then one likelihood does for all of it. */
 function flatList(
@@ -105,9 +132,11 @@ function flatList(
   TOLERANCES.forEach(({ supplyVolts, offsetVolts }, t) =>
     list.fill(
       inDoubt(
-        row.reads[0]! + supplyVolts * follows + (isAgainstBattery ? offsetVolts : 0),
-        spread,
-        doubt,
+        {
+          predicted: row.reads[0]! + supplyVolts * follows + (isAgainstBattery ? offsetVolts : 0),
+          spread,
+          doubt,
+        },
         likely,
       ),
       t * nodes,

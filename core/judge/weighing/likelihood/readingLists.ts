@@ -4,14 +4,17 @@ import {
   lanesIn,
   type AnyEvidence,
   type BetweenReading,
+  type ScanReading,
+  type WireReading,
 } from '../../../record/evidence/index.ts';
 import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts';
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, speedDensityFlow, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
-import { isAgainstBattery, isRepeat, mayBeOnPinOfAnother, throughABody } from './aboutReadings.ts';
+import { toldBy, isAgainstBattery, isRepeat, mayBeOnPinOfAnother, throughABody } from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
-import { forEveryTolerance, type Likely } from './lists.ts';
+import { forEveryTolerance } from './lists.ts';
+import type { Likely } from './seenBefore.ts';
 import type { Places } from '../prediction/places.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import {
@@ -36,7 +39,12 @@ interface Weighing {
   grid: QuantityGrid;
   places: Places;
   /** Lists over what the circuit answers at a spot in the state of the reading. */
-  answered: (spot: CircuitSpot, likely: Likely, isAgainstBattery?: boolean) => Omit<Lists, 'floor'>;
+  answered: (spot: CircuitSpot, likely: Likely, known?: Known) => Omit<Lists, 'floor'>;
+}
+interface Known {
+  isAgainstBattery?: boolean;
+  /** What the same wire showed before in the same state, and where. */
+  seen?: { at: WireReading; likely: Likely; floor: number } | undefined;
 }
 
 /** How likely a reading is under everything that may be wrong; undefined where it says nothing. */
@@ -111,7 +119,8 @@ const WEIGHED: {
     const shownBefore = isRepeat(reading, caseFile, step);
     const likely = (volts: number, spread: number) =>
       scanLikelihood(reading, volts, spread, step, profile, shownBefore);
-    return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely) };
+    const seen = seenFirst(reading, caseFile);
+    return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely, { seen }) };
   },
 
   between(reading, { caseFile, answered }) {
@@ -120,7 +129,7 @@ const WEIGHED: {
     if (!isAlongOneWire(reading)) {
       const floor = mistakenVolts(reading.volts, nominal);
       const likely = voltsLikelihood(reading.volts, sigma, floor);
-      return { floor, ...answered(reading, likely, isAgainstBattery(reading)) };
+      return { floor, ...answered(reading, likely, { isAgainstBattery: isAgainstBattery(reading) }) };
     }
     // A drop counts by its size: its sign only says which way round the leads were.
     const drop = Math.abs(reading.volts);
@@ -131,17 +140,30 @@ const WEIGHED: {
   },
 
   wire(reading, { caseFile, answered }) {
-    const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
-    const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
-    const floor = mistakenVolts(
-      reading.volts,
-      caseFile.profile.nominalReferenceVolts,
-      mayBeOnPinOfAnother(reading, caseFile),
-    );
-    const likely = voltsLikelihood(reading.volts, sigma, floor);
-    return { floor, ...answered(reading, likely, isAgainstBattery(reading)) };
+    const { floor, likely } = onTheWire(reading, caseFile);
+    const seen = seenFirst(reading, caseFile);
+    return {
+      floor,
+      ...answered(reading, likely, { isAgainstBattery: isAgainstBattery(reading), seen }),
+    };
   },
 };
+
+function onTheWire(reading: WireReading, caseFile: CaseFile): { floor: number; likely: Likely } {
+  const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
+  const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
+  const floor = mistakenVolts(
+    reading.volts,
+    caseFile.profile.nominalReferenceVolts,
+    mayBeOnPinOfAnother(reading, caseFile),
+  );
+  return { floor, likely: voltsLikelihood(reading.volts, sigma, floor) };
+}
+
+function seenFirst(reading: WireReading | ScanReading, caseFile: CaseFile): Known['seen'] {
+  const at = toldBy(reading, caseFile);
+  return at && { at, ...onTheWire(at, caseFile) };
+}
 
 /** A drop, rather than a voltage between two wires. */
 export const isAlongOneWire = ({ from, to }: BetweenReading): boolean =>

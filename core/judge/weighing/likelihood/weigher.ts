@@ -9,7 +9,7 @@ import { liveDataStep } from '../../../machine/family/index.ts';
 import { expectationContext, type CaseFile } from '../../checks/index.ts';
 import { isUsual, usualPriors } from '../../priors/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
-import { isOnSecondSignal, isRepeat, mayBeOnPinOfAnother, type Spoken } from './aboutReadings.ts';
+import { toldBy, isOnSecondSignal, isRepeat, mayBeOnPinOfAnother, type Spoken } from './aboutReadings.ts';
 import { Answers, type AnswerTable, type Axis } from '../prediction/circuitAnswers.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { CODES_READ_IN, codesThatTell, spokenOf, seenSpot } from './codeEvidence.ts';
@@ -18,7 +18,7 @@ import { reasonSteps } from './reasonScale.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from '../prediction/drives.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../hypotheses/hypotheses.ts';
 import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
-import { listsOver, type Likely } from './lists.ts';
+import { listsOver } from './lists.ts';
 import { noticedWeights } from '../prediction/noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { amongTemperatures, metBy, type Places } from '../prediction/places.ts';
@@ -112,6 +112,7 @@ export class Weigher {
         said,
         isRepeat(reading, caseFile, liveDataStep(family, profile.measures)),
         mayBeOnPinOfAnother(reading, caseFile),
+        firstSeen(reading, caseFile),
       ]);
       if (!this.#likelihoods.has(key)) this.#likelihoods.set(key, this.#likelihoodOf(reading, caseFile));
       const lists = this.#likelihoods.get(key);
@@ -276,19 +277,28 @@ export class Weigher {
 
   #likelihoodOf(reading: AnyEvidence, caseFile: CaseFile): Lists | undefined {
     const places = this.placesFor(reading, caseFile);
-    const answered = (spot: CircuitSpot, likely: Likely, isAgainstBattery?: boolean) =>
-      listsOver(
-        this.answers.at(spot, reading.state, this.#axisOf(reading)),
-        places,
-        this.answers.sized,
-        likely,
-        isAgainstBattery,
-      );
+    const at = (spot: CircuitSpot) => this.answers.at(spot, reading.state, this.#axisOf(reading));
+    const answered: Parameters<typeof readingLists>[1]['answered'] = (
+      spot,
+      likely,
+      { seen, ...known } = {},
+    ) =>
+      listsOver(at(spot), places, this.answers.sized, likely, {
+        ...known,
+        seen: seen && { ...seen, volts: seen.at.volts, table: at(seen.at) },
+      });
     return readingLists(reading, { caseFile, grid: this.gridFor(reading, caseFile), places, answered });
   }
 }
 
 const axisOf = ({ kind }: Companion): Axis => (kind === 'temperature' ? 'celsius' : 'quantity');
+
+/** Of the reading that another one goes by: what it showed, and where. */
+function firstSeen(reading: AnyEvidence, caseFile: CaseFile): unknown {
+  if (reading.kind !== 'wire' && reading.kind !== 'scan') return undefined;
+  const first = toldBy(reading, caseFile);
+  return first && [first.place, first.volts, first.meter, mayBeOnPinOfAnother(first, caseFile)];
+}
 
 const complaintKey = ({ about, reads }: Complaint): string => `${about} ${reads}`;
 
