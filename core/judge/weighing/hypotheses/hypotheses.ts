@@ -40,9 +40,10 @@ export function hypothesesFor(
         site,
         title: say('hypothesis.title', { kind: kind.name, site: siteSaid(kind.id, site.at) }),
         prior: (priors[kind.id] ?? 1) / sites.length,
-        sizes: (kind.beyond?.size ?? kind.size)
-          ? Array.from({ length: SIZES }, (_, i) => faultAnywhere(kind, site, i / (SIZES - 1)))
-          : [faultAnywhere(kind, site, 0)],
+        sizes:
+          (kind.beyond?.size ?? kind.size)
+            ? Array.from({ length: SIZES }, (_, i) => faultAnywhere(kind, site, i / (SIZES - 1)))
+            : [faultAnywhere(kind, site, 0)],
       });
   }
   const listed = [...found, ...starvedBeside(found, subject.wiring.sensor.kind)];

@@ -4,11 +4,10 @@ import type { Changing } from './unlisted.ts';
 import type { SizedHypothesis } from './sizedHypotheses.ts';
 
 /** So far off their nominal volts a unit's sensor supplies are looked at. */
-export const LOOKED_SUPPLY_VOLTS = 0.09;
+export const LOOKED_SUPPLY_VOLTS = 0.11;
 
-interface Stand {
-  /** Of the sensor in its tolerance, in parts of it. */
-  at: number;
+/** Where a machine stands off the usual one, as far as what is read moves with it. */
+export interface Stand {
   /** Of the unit's sensor supplies off their nominal volts. */
   supplyVolts: number;
   /**
@@ -16,29 +15,41 @@ interface Stand {
    * that is off is off on everything.
    */
   offsetVolts: number;
+  /** Of the way from the usual pull of an input to a strong one. */
+  pullShare: number;
+}
+interface Tolerance extends Stand {
+  /** Of the sensor in its tolerance, in parts of it. */
+  at: number;
   /** How often. */
   weight: number;
 }
 
-const LEVEL: Omit<Stand, 'weight'> = { at: 0, supplyVolts: 0, offsetVolts: 0 };
+const LEVEL: Omit<Tolerance, 'weight'> = { at: 0, supplyVolts: 0, offsetVolts: 0, pullShare: 0 };
 
 /**
- * Where a machine stands within what is sound, whatever else is wrong with it. Two of these at an end at once is rarer than what a
- * reading differs by anyway.
+ * Where a machine stands within what is sound, whatever else is wrong with it. Others of these at an end at once are rarer than what
+ * a reading differs by anyway.
  */
-export const TOLERANCES: readonly Stand[] = [
-  { ...LEVEL, at: -0.75, weight: 0.22 },
-  { ...LEVEL, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.08 },
-  { ...LEVEL, weight: 0.28 },
-  { ...LEVEL, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.08 },
-  { ...LEVEL, at: 0.75, weight: 0.22 },
-  { ...LEVEL, offsetVolts: 0.037, weight: 0.1 },
+export const TOLERANCES: readonly Tolerance[] = [
+  { ...LEVEL, at: -0.75, weight: 0.17 },
+  { ...LEVEL, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.07 },
+  { ...LEVEL, weight: 0.22 },
+  { ...LEVEL, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.07 },
+  { ...LEVEL, at: 0.75, weight: 0.17 },
+  { ...LEVEL, offsetVolts: 0.037, weight: 0.09 },
   { ...LEVEL, offsetVolts: -0.045, weight: 0.02 },
+  // Sizes of a fault make up for what lies between the usual pull and this one.
+  { ...LEVEL, pullShare: 0.6, weight: 0.13 },
+  // A supply and a sensor that are both at an end show it twice on one signal; to opposite sides they hide each other.
+  { ...LEVEL, at: -0.75, supplyVolts: -LOOKED_SUPPLY_VOLTS, weight: 0.03 },
+  { ...LEVEL, at: 0.75, supplyVolts: LOOKED_SUPPLY_VOLTS, weight: 0.03 },
 ];
 
 /** Where nothing is off. */
 export const MIDDLE = TOLERANCES.findIndex(
-  ({ at, supplyVolts, offsetVolts }) => at === 0 && supplyVolts === 0 && offsetVolts === 0,
+  ({ at, supplyVolts, offsetVolts, pullShare }) =>
+    at === 0 && supplyVolts === 0 && offsetVolts === 0 && pullShare === 0,
 );
 
 /** As often as this a maker's circuit is near enough to the usual one, even where others are not. */

@@ -1,5 +1,5 @@
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
-import { between, isFlat, type Row } from '../prediction/rows.ts';
+import { between, isFlat, movedAt, type Row } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import { TOLERANCES, USUAL_MAKERS, type WeighedReading } from '../hypotheses/weighedCase.ts';
@@ -72,7 +72,7 @@ export function listsOver(
  * and two sizes that are looked at, and from what makers do differently.
  */
 function listOver(
-  { doubt, follows }: Row,
+  ofRow: Row,
   [row, below, above]: readonly [row: number, below: number, above: number],
   { placed }: Met,
   along: AlongRows,
@@ -80,14 +80,15 @@ function listOver(
   isAgainstBattery: boolean,
   after: AfterSeen | undefined,
 ): Float64Array {
+  const { doubt, follows, pulls } = ofRow;
   const nodes = placed[0]!.length;
   const list = new Float64Array(nodes * TOLERANCES.length);
   for (let t = 0; t < placed.length; t++) {
     const places = placed[t]!;
-    const { supplyVolts, offsetVolts } = TOLERANCES[t]!;
-    const off = isAgainstBattery ? offsetVolts : 0;
-    // What does not move with the supplies is the same for all of them.
-    const alike = follows || off !== 0 || after ? t : FIRST_AT[t]!;
+    const stand = TOLERANCES[t]!;
+    const off = isAgainstBattery ? stand.offsetVolts : 0;
+    // What does not move with the machine's stand is the same for all of them.
+    const alike = follows || pulls || off !== 0 || after ? t : FIRST_AT[t]!;
     if (alike < t) {
       list.copyWithin(t * nodes, alike * nodes, (alike + 1) * nodes);
       continue;
@@ -96,7 +97,7 @@ function listOver(
     const rises = along.rises(row, t);
     const [smaller, larger] = [along.reads(below, t), along.reads(above, t)];
     for (let node = 0; node < nodes; node++) {
-      const moved = off + (follows && supplyVolts !== 0 ? supplyVolts * between(follows, places[node]!) : 0);
+      const moved = off + movedAt(ofRow, stand, places[node]!);
       const quantity = rises[node]!;
       const sizes = below === above ? 0 : apart(larger[node]!, smaller[node]!) / 4;
       const spread = Math.sqrt((quantity * quantity + sizes * sizes) / 3);
@@ -128,12 +129,11 @@ function flatList(
   const doubt = row.doubt?.[0] ?? 0;
   const nodes = beside.length;
   const list = new Float64Array(nodes * TOLERANCES.length);
-  const follows = row.follows?.[0] ?? 0;
-  TOLERANCES.forEach(({ supplyVolts, offsetVolts }, t) =>
+  TOLERANCES.forEach((stand, t) =>
     list.fill(
       inDoubt(
         {
-          predicted: row.reads[0]! + supplyVolts * follows + (isAgainstBattery ? offsetVolts : 0),
+          predicted: row.reads[0]! + movedAt(row, stand, 0) + (isAgainstBattery ? stand.offsetVolts : 0),
           spread,
           doubt,
         },

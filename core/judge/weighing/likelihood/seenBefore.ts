@@ -1,5 +1,5 @@
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
-import { between, type Row } from '../prediction/rows.ts';
+import { between, movedAt, type Row } from '../prediction/rows.ts';
 import type { Met } from '../prediction/places.ts';
 import { TOLERANCES, USUAL_MAKERS } from '../hypotheses/weighedCase.ts';
 import { alongRows } from './alongRows.ts';
@@ -52,7 +52,8 @@ export function afterSeen(
   met: Met,
   along = alongRows(table.rows, met),
 ): AfterSeen | undefined {
-  const { doubt: doubts, follows }: Row = table.rows[row]!;
+  const first: Row = table.rows[row]!;
+  const { doubt: doubts } = first;
   if (!doubts) return undefined;
   return (t, node, foretold, likely) => {
     const { usual, other } = likelyInDoubt(foretold, likely);
@@ -60,16 +61,15 @@ export function afterSeen(
     const place = met.placed[t]![node]!;
     const doubt = between(doubts, place);
     if (doubt === 0 || doubt < LEAST_TOLD_SHARE * foretold.doubt) return plain;
-    const { supplyVolts, offsetVolts } = TOLERANCES[t]!;
-    const moved = offsetVolts + (follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0);
-    const predicted = along.reads(row, t)[node]! + moved;
-    const first = likelyInDoubt({ predicted, spread: foretold.spread, doubt }, likelyFirst);
+    const stand = TOLERANCES[t]!;
+    const predicted = along.reads(row, t)[node]! + stand.offsetVolts + movedAt(first, stand, place);
+    const before = likelyInDoubt({ predicted, spread: foretold.spread, doubt }, likelyFirst);
     const shown = foretold.predicted + (foretold.doubt / doubt) * (volts - predicted);
     const told = likely(shown, UNSURE_SHARE * Math.abs(shown - volts));
-    const ofOthers = Math.max(0, first.other - floor) * told + floor * other;
+    const ofOthers = Math.max(0, before.other - floor) * told + floor * other;
     return (
-      (USUAL_MAKERS * first.usual * usual + (1 - USUAL_MAKERS) * ofOthers) /
-      (USUAL_MAKERS * first.usual + (1 - USUAL_MAKERS) * first.other)
+      (USUAL_MAKERS * before.usual * usual + (1 - USUAL_MAKERS) * ofOthers) /
+      (USUAL_MAKERS * before.usual + (1 - USUAL_MAKERS) * before.other)
     );
   };
 }

@@ -11,7 +11,7 @@ import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
 import { SWEEP_DRIVE, SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
 import { isAgainstBattery } from '../likelihood/aboutReadings.ts';
-import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, USUAL_MAKERS, type DriveProducts, type Stand } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
 /** What a reading would show, by what is wrong. */
@@ -29,29 +29,44 @@ const T = TOLERANCES.length;
 
 /** Tolerances in which a reading shows the same. */
 interface Alike {
-  supplyVolts: number;
-  offsetVolts: number;
+  stand: Stand;
   /** Which of the tolerances. */
   members: readonly number[];
 }
-
-/** By what of a machine's stand moves a reading; a supply and all voltages are never off at once. */
-function alikeBy(moves: { supply: boolean; offset: boolean }): readonly Alike[] {
-  const groups = new Map<string, Alike & { members: number[] }>();
-  TOLERANCES.forEach((stand, t) => {
-    const supplyVolts = moves.supply ? stand.supplyVolts : 0;
-    const offsetVolts = moves.offset ? stand.offsetVolts : 0;
-    const key = `${supplyVolts} ${offsetVolts}`;
-    const group = groups.get(key) ?? { supplyVolts, offsetVolts, members: [] };
-    group.members.push(t);
-    groups.set(key, group);
-  });
-  return [...groups.values()];
+interface Moves {
+  supply: boolean;
+  pull: boolean;
+  offset: boolean;
 }
-const ALL_ALIKE = alikeBy({ supply: false, offset: false });
-const BY_SUPPLY = alikeBy({ supply: true, offset: false });
-const BY_OFFSET = alikeBy({ supply: false, offset: true });
-const BY_BOTH = alikeBy({ supply: true, offset: true });
+
+/** What of all stands moves a reading, each once: lists are kept by it. */
+const STANDS = new Map<string, Stand>();
+function standOf(of: Stand, moves: Moves): Stand {
+  const stand = {
+    supplyVolts: moves.supply ? of.supplyVolts : 0,
+    offsetVolts: moves.offset ? of.offsetVolts : 0,
+    pullShare: moves.pull ? of.pullShare : 0,
+  };
+  const key = Object.values(stand).join(' ');
+  const known = STANDS.get(key) ?? stand;
+  STANDS.set(key, known);
+  return known;
+}
+
+/** By what of a machine's stand moves a reading; no two of it are ever off at once. */
+function alikeBy(moves: Moves): readonly Alike[] {
+  const groups = new Map<Stand, number[]>();
+  TOLERANCES.forEach((tolerance, t) => {
+    const stand = standOf(tolerance, moves);
+    groups.set(stand, [...(groups.get(stand) ?? []), t]);
+  });
+  return [...groups].map(([stand, members]) => ({ stand, members }));
+}
+const numberOfMoves = ({ supply, pull, offset }: Moves): number =>
+  (supply ? 1 : 0) + (pull ? 2 : 0) + (offset ? 4 : 0);
+const ALIKE_BY = Array.from({ length: 8 }, (_, of) =>
+  alikeBy({ supply: (of & 1) > 0, pull: (of & 2) > 0, offset: (of & 4) > 0 }),
+);
 
 /**
  * Spreads weights evenly over what makers may show.
@@ -93,6 +108,11 @@ function spreadOver(
 
 /** Whatever the quantity is. */
 const ONE_NODE: readonly Float64Array[] = [Float64Array.of(1)];
+
+function hasWeight(sums: Float64Array, members: readonly number[]): boolean {
+  for (let i = 0; i < members.length; i++) if (sums[members[i]!]! >= NO_WEIGHT) return true;
+  return false;
+}
 
 /** By node, the weights of some of the tolerances. */
 function addUp(
@@ -168,7 +188,7 @@ export class Outlook {
 
   /** Before any doubt about the instrument: by decision and step, and by decision whatever may be shown. */
   #shown(
-    { scale, listOf, list, isFlat, follows, pieces }: ShownSteps,
+    { scale, listOf, list, isFlat, movesWith, pieces }: ShownSteps,
     spoken: Parameters<Weigher['driveOf']>[0],
   ): { sharp: Float64Array[]; anything: Float64Array } {
     const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
@@ -178,9 +198,9 @@ export class Outlook {
     const sizedShares = this.#known.sizedSharesIn(this.#weigher.driveOf(spoken));
     const sums = new Float64Array(T);
     const nodes = spreads[0]?.[0]?.length ?? 0;
-    const ofSupply = new Float64Array(nodes);
+    const ofStand = new Float64Array(nodes);
     const overall = new Float64Array(nodes);
-    const [following, other] = isAgainstBattery(spoken) ? [BY_BOTH, BY_OFFSET] : [BY_SUPPLY, ALL_ALIKE];
+    const offset = isAgainstBattery(spoken);
     const add = (s: number, alike: number): void => {
       const d = this.#decisionOf[s]!;
       const row = sharp[d]!;
@@ -189,14 +209,15 @@ export class Outlook {
       const others = pieces(number);
       const usual = others ? USUAL_MAKERS : 1;
       if (others) overall.fill(0);
-      const stands = follows(number) ? following : other;
+      const stands = ALIKE_BY[numberOfMoves({ ...movesWith(number), offset })]!;
       for (let i = 0; i < stands.length; i++) {
-        const { supplyVolts, offsetVolts, members } = stands[i]!;
-        const steps = list(number, supplyVolts, offsetVolts);
+        const { stand, members } = stands[i]!;
+        if (!hasWeight(sums, members)) continue;
+        const steps = list(number, stand);
         // Over all nodes a spread sums to one.
-        addUp(sums, members, spread, ofSupply);
+        addUp(sums, members, spread, ofStand);
         for (let node = 0; node < steps.length; node++) {
-          const weight = ofSupply[node]!;
+          const weight = ofStand[node]!;
           if (weight < NO_WEIGHT) continue;
           if (others) overall[node] = overall[node]! + weight;
           const step = steps[node]!;

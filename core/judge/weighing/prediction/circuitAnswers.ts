@@ -259,12 +259,13 @@ const LEAST_FOLLOWED = 0.01;
 function withDifferences(reads: Float64Array, differences: readonly MakersDifference[]): Row {
   const doubts = differences.map(({ doubt }) => doubt);
   const followed = differences.map(({ follows }) => follows);
+  const pulled = differences.map(({ pulls }) => pulls);
+  const isMore = (given: readonly number[], least: number) => given.some((one) => Math.abs(one) >= least);
   return {
     reads,
-    ...(doubts.some((one) => one >= LEAST_DOUBT_VOLTS) ? { doubt: alongRow(reads, doubts) } : {}),
-    ...(followed.some((one) => Math.abs(one) >= LEAST_FOLLOWED)
-      ? { follows: alongRow(reads, followed) }
-      : {}),
+    ...(isMore(doubts, LEAST_DOUBT_VOLTS) && { doubt: alongRow(reads, doubts) }),
+    ...(isMore(followed, LEAST_FOLLOWED) && { follows: alongRow(reads, followed) }),
+    ...(isMore(pulled, LEAST_DOUBT_VOLTS) && { pulls: alongRow(reads, pulled) }),
   };
 }
 

@@ -17,13 +17,15 @@ export interface MakersDifference {
   doubt: number;
   /** Volts by each volt of the unit's sensor supplies; of a hot element, by what it takes, from the usual on. */
   follows: number;
+  /** Volts, where the maker pulls his inputs strongly. */
+  pulls: number;
 }
-const NO_DIFFERENCE: MakersDifference = { doubt: 0, follows: 0 };
+const NO_DIFFERENCE: MakersDifference = { doubt: 0, follows: 0, pulls: 0 };
 
 /** From 5 kΩ to 1 MΩ an input may be pulled: the usual one is tried against one so many times as strong. */
 const PULL_FACTOR = 12;
-/** Of what that moves, since most lie between. */
-const PULL_SHARE = 0.6;
+/** Of what that moves, beside the stands that are looked at by themselves. */
+const PULL_SHARE = 0.35;
 /** A thermistor's pull is printed with it. */
 const WEAK_OHMS = 50_000;
 /** Above this share of its supply a sensor does as its data sheet says, so far below it nobody knows. */
@@ -71,18 +73,19 @@ export function differenceAt(
   const { rails } = wiring.spec;
   const isOverloaded = rails.some((rail, at) => wiring.railAmps(at) > OVERLOADED_SHARE * rail.limitAmps);
   const starved = ofSignal(spot) && !losesSupplyAtPlug(effects) ? starvedShare(rig) : 0;
+  const pulls = ofSignal(spot) ? moved(() => strengthenPulls(rig, sensor.wires)) : 0;
   const doubts = [
     starved > 0 ? STARVED_VOLTS * starved * hangsOnOutput(rig, moved) : 0,
-    ofSignal(spot) ? PULL_SHARE * moved(() => strengthenPulls(rig, sensor.wires)) : 0,
+    PULL_SHARE * pulls,
     isOverloaded
       ? LIMIT_SHARE * moved(() => rails.forEach((_, at) => wiring.setRail(at, { limitAmps: LOW_LIMIT_AMPS })))
       : 0,
   ];
-  if (!isHeated(rig)) return { doubt: Math.hypot(...doubts), follows: byRails };
+  if (!isHeated(rig)) return { doubt: Math.hypot(...doubts), follows: byRails, pulls };
   // What feeds a hot element is looked at by what it takes, and its unit's supplies are in doubt by themselves.
   const byHeater = moved(() => wiring.setOhms('supply', wiring.ohmsOf('supply')! / FARTHEST));
   doubts.push(BETWEEN_LOOKS * byHeater, LOOKED_SUPPLY_VOLTS * byRails);
-  return { doubt: Math.hypot(...doubts), follows: byHeater / LOOKED_SUPPLY_VOLTS };
+  return { doubt: Math.hypot(...doubts), follows: byHeater / LOOKED_SUPPLY_VOLTS, pulls };
 }
 
 function strengthenPulls({ wiring }: Rig, wires: readonly Lane[]): void {

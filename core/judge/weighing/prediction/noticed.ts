@@ -14,13 +14,15 @@ const NOTICED_SHARE = 0.012;
 const NOTICED_OF_TEMPERATURE_SHARE = 0.05;
 /** A size that the unit never notices brings nobody in, but for other reasons. */
 const UNNOTICED_WEIGHT = 0.02;
+/** A supply that stands so near its nominal volts is sound, whatever else is wrong. Common practice. */
+const SOUND_SUPPLY_VOLTS = 0.145;
 
 /**
  * Weights of the sizes of each hypothesis, by what the control unit notices of them: a complaint or a code brought the machine
  * in, and ohms in a wire without current never made one.
  *
  * @param second what the second signal of the body follows, where it has one
- * @returns by sized hypothesis; those of a hypothesis of which everything is noticed sum to one
+ * @returns by sized hypothesis; those of a hypothesis of which everything is noticed sum to one, less what of it is sound
  */
 export function noticedWeights(
   answers: Answers,
@@ -51,9 +53,19 @@ export function noticedWeights(
         ({ table: { rows, rowOf }, atLeast }) =>
           distance(rows[rowOf[s]!]!, rows[rowOf[one.sound]!]!) > atLeast * nominalVolts,
       );
-    return one.weight * (seen ? 1 : UNNOTICED_WEIGHT);
+    return isSoundSupply(one, nominalVolts) ? 0 : one.weight * (seen ? 1 : UNNOTICED_WEIGHT);
   });
 }
+
+/** Of a supply that may be off by anything, what is no fault. */
+const isSoundSupply = ({ fault }: SizedHypothesis, nominalVolts: number): boolean =>
+  fault !== undefined &&
+  effectsOf([fault]).some(
+    (effect) =>
+      effect.on === 'rail' &&
+      effect.change.volts !== undefined &&
+      Math.abs(effect.change.volts - nominalVolts) < SOUND_SUPPLY_VOLTS,
+  );
 
 /** What happens before the sensor, or at one place of its travel, is not in the answers of the circuit. */
 const movesOtherwise = ({ fault }: SizedHypothesis): boolean =>

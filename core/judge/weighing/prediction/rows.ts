@@ -1,3 +1,5 @@
+import type { Stand } from '../hypotheses/weighedCase.ts';
+
 /*
  * A row: what an instrument would show at one spot along the nodes of a quantity. It is solved only as close as it bends, and
  * read on lines between its nodes.
@@ -10,13 +12,20 @@ export interface Row {
   doubt?: Float64Array | undefined;
   /** By how much of a volt it moves with each volt of the unit's sensor supplies; left out where it does not. */
   follows?: Float64Array | undefined;
+  /** By how many volts it moves where an input is pulled strongly; left out where it does not. */
+  pulls?: Float64Array | undefined;
 }
+
+/** By how much it moves where a machine stands off the usual one, but for what moves all voltages. */
+export const movedAt = ({ follows, pulls }: Row, { supplyVolts, pullShare }: Stand, place: number): number =>
+  (follows && supplyVolts !== 0 ? supplyVolts * between(follows, place) : 0) +
+  (pulls && pullShare !== 0 ? pullShare * between(pulls, place) : 0);
 /** Of ohms nothing is near enough: they go over decades. */
 export const NO_TOLERANCE = 0;
 
 /** Whether it is the same whatever the quantity is. */
-export const isFlat = ({ reads, doubt, follows }: Row): boolean =>
-  isLevel(reads) && (!doubt || isLevel(doubt)) && (!follows || isLevel(follows));
+export const isFlat = ({ reads, doubt, follows, pulls }: Row): boolean =>
+  isLevel(reads) && [doubt, follows, pulls].every((along) => !along || isLevel(along));
 
 function isLevel(row: Float64Array): boolean {
   for (let node = 1; node < row.length; node++) if (row[node] !== row[0]) return false;
@@ -52,13 +61,14 @@ export const mixed = (below: Row, above: Row, past: number): Row => {
     reads,
     doubt: between(below.doubt, above.doubt),
     follows: between(below.follows, above.follows),
+    pulls: between(below.pulls, above.pulls),
   };
 };
 
 /** Of the same for rows that say the same, and hardly ever of others. */
-export function hashOf({ reads, doubt, follows }: Row): number {
+export function hashOf({ reads, doubt, follows, pulls }: Row): number {
   let hash = 0;
-  for (const said of [reads, doubt, follows]) {
+  for (const said of [reads, doubt, follows, pulls]) {
     if (!said) continue;
     // A value that is no number of volts is told apart when rows are compared.
     for (let node = 0; node < said.length; node++) hash = (Math.imul(hash, 31) + said[node]! * 1e6) | 0;
@@ -72,7 +82,8 @@ export const isSame = (a: Row, b: Row): boolean =>
   a === b ||
   (isAlike(a.reads, b.reads) &&
     (a.doubt === b.doubt || isAlike(a.doubt, b.doubt)) &&
-    (a.follows === b.follows || isAlike(a.follows, b.follows)));
+    (a.follows === b.follows || isAlike(a.follows, b.follows)) &&
+    (a.pulls === b.pulls || isAlike(a.pulls, b.pulls)));
 
 /** Whether two rows of numbers are equal, where no number equals no number; an absent one is like none. */
 export function isAlike(a: Float64Array | undefined, b: Float64Array | undefined): boolean {

@@ -1,6 +1,6 @@
 import type { AnswerTable } from './circuitAnswers.ts';
 import { between, isFlat } from './rows.ts';
-import { MIDDLE } from '../hypotheses/weighedCase.ts';
+import { MIDDLE, type Stand } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
 import { type Scale } from './scales.ts';
 
@@ -28,14 +28,12 @@ export interface ShownSteps {
   /** By sized hypothesis: the number of its list. */
   listOf: Int32Array;
   /**
-   * A step at each node, or `ANYTHING`, with the sensor supplies off their nominal volts by so much, and all voltages against battery
-   * negative.
-   */
-  list(number: number, supplyVolts: number, offsetVolts: number): Int16Array;
+   * A step at each node, or `ANYTHING`, of a machine that stands there. */
+  list(number: number, stand: Stand): Int16Array;
   /** Whether it is the same whatever the quantity is: then one node does for all. */
   isFlat(number: number): boolean;
-  /** Whether it moves with the sensor supplies. */
-  follows(number: number): boolean;
+  /** What of a machine's stand it moves with, beside what moves all voltages. */
+  movesWith(number: number): { supply: boolean; pull: boolean };
   /** Where makers differ: the ends of equally likely pieces of what they may show, from one list to the next. */
   pieces(number: number): readonly Int16Array[] | undefined;
 }
@@ -60,25 +58,28 @@ export function shownSteps(
     for (let node = 0; node < off.length; node++) off[node] = at[node]! + times * off[node]!;
     return along(off, stepOf);
   };
-  const made = (number: number, supplyVolts: number, offsetVolts: number): Int16Array => {
-    const { follows } = rowAt(number);
+  const made = (number: number, { supplyVolts, offsetVolts, pullShare }: Stand): Int16Array => {
+    const { follows, pulls } = rowAt(number);
     if (follows && supplyVolts !== 0) return moved(number, follows, supplyVolts);
+    if (pulls && pullShare !== 0) return moved(number, pulls, pullShare);
     const at = reads(number);
     return along(offsetVolts === 0 ? at : at.map((read) => read + offsetVolts), stepOf);
   };
-  const byStand = new Map<string, (number: number) => Int16Array>();
-  const listsAt = (supplyVolts: number, offsetVolts: number) => {
-    const key = `${supplyVolts} ${offsetVolts}`;
-    const known = byStand.get(key) ?? keptBy((number) => made(number, supplyVolts, offsetVolts));
-    byStand.set(key, known);
+  const byStand = new Map<Stand, (number: number) => Int16Array>();
+  const listsAt = (stand: Stand) => {
+    const known = byStand.get(stand) ?? keptBy((number) => made(number, stand));
+    byStand.set(stand, known);
     return known;
   };
   return {
     scale,
     listOf,
-    list: (number, supplyVolts, offsetVolts) => listsAt(supplyVolts, offsetVolts)(number),
+    list: (number, stand) => listsAt(stand)(number),
     isFlat: (number) => flat[Math.floor(number / ways.length)]!,
-    follows: (number) => rowAt(number).follows !== undefined,
+    movesWith: (number) => {
+      const { follows, pulls } = rowAt(number);
+      return { supply: follows !== undefined, pull: pulls !== undefined };
+    },
     pieces: keptBy((number) => {
       const { doubt } = rowAt(number);
       return doubt && PIECE_ENDS.map((end) => moved(number, doubt, end));

@@ -22,7 +22,7 @@ export function stepsBesideCircuit(
     listOf: wayOf,
     list: (number) => list(number),
     isFlat: () => false,
-    follows: () => false,
+    movesWith: () => ({ supply: false, pull: false }),
     pieces: () => undefined,
   };
 }
