@@ -47,7 +47,7 @@ export function listsOver(
     if (known !== undefined) return known;
     numbers.set(key, lists.length);
     const isAllFlat = before === NOT_SEEN && flat[row]! && flat[below]! && flat[above]!;
-    const after = before === NOT_SEEN ? undefined : afterSeen(seen!, before, ways[way]!, alongSeen![way]!);
+    const after = before === NOT_SEEN ? undefined : afterSeen(seen!, before, ways[way]!, alongSeen![way]);
     return (
       lists.push(
         isAllFlat
