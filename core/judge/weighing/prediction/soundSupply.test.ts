@@ -4,8 +4,6 @@ import { effectsOf } from '../../../machine/fault/index.ts';
 import { IDLE, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
 import { judge, Weigher, weigherFor } from '../index.ts';
 
-type Readings = Parameters<typeof exampleCase>[0];
-
 /** A sensor 1.4 kPa off on a unit whose supply is off to the same side: its signal follows both. */
 const sound = (supplyVolts: number, offKpa: number) => {
   const signal = (kpa: number) => supplyVolts * (0.0078 * (kpa + offKpa) + 0.02);
