@@ -2,16 +2,9 @@ import type { AnswerTable } from '../prediction/circuitAnswers.ts';
 import { between, isFlat, movedAt, type Row } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
-import { TOLERANCES, USUAL_MAKERS, type WeighedReading } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
 import { alongRows, type AlongRows, FIRST_AT, apart } from './alongRows.ts';
-import {
-  afterSeen,
-  likelyInDoubt,
-  type AfterSeen,
-  type Foretold,
-  type Likely,
-  type SeenBefore,
-} from './seenBefore.ts';
+import { afterSeen, inDoubt, type AfterSeen, type Likely, type SeenBefore } from './seenBefore.ts';
 
 const NOT_SEEN = -1;
 
@@ -102,17 +95,13 @@ function listOver(
       const sizes = below === above ? 0 : apart(larger[node]!, smaller[node]!) / 4;
       const spread = Math.sqrt((quantity * quantity + sizes * sizes) / 3);
       const unsure = doubt ? between(doubt, places[node]!) : 0;
-      const foretold = { predicted: reads[node]! + moved, spread, doubt: unsure };
-      list[t * nodes + node] = after ? after(t, node, foretold, likely) : inDoubt(foretold, likely);
+      const predicted = reads[node]! + moved;
+      list[t * nodes + node] = after
+        ? after(t, node, predicted, spread, unsure, likely)
+        : inDoubt(predicted, spread, unsure, likely);
     }
   }
   return list;
-}
-
-function inDoubt(foretold: Foretold, likely: Likely): number {
-  if (foretold.doubt === 0) return likely(foretold.predicted, foretold.spread);
-  const { usual, other } = likelyInDoubt(foretold, likely);
-  return USUAL_MAKERS * usual + (1 - USUAL_MAKERS) * other;
 }
 
 /** Most wires carry the same whatever the quantity is: then one likelihood does for all of it. */
@@ -132,11 +121,9 @@ function flatList(
   TOLERANCES.forEach((stand, t) =>
     list.fill(
       inDoubt(
-        {
-          predicted: row.reads[0]! + movedAt(row, stand, 0) + (isAgainstBattery ? stand.offsetVolts : 0),
-          spread,
-          doubt,
-        },
+        row.reads[0]! + movedAt(row, stand, 0) + (isAgainstBattery ? stand.offsetVolts : 0),
+        spread,
+        doubt,
         likely,
       ),
       t * nodes,

@@ -17,31 +17,40 @@ export interface SeenBefore {
   table: AnswerTable;
 }
 
-/** The second reading, as predicted for the usual circuit: what other makers may show it off by, one standard deviation. */
-export interface Foretold {
-  predicted: number;
-  spread: number;
-  doubt: number;
-}
-
-/** How likely a second reading is, after the first. */
-export type AfterSeen = (t: number, node: number, foretold: Foretold, likely: Likely) => number;
+/**
+ * How likely a second reading is, after the first.
+ *
+ * @param predicted for the usual circuit
+ * @param spread    by what was not looked at, one standard deviation
+ * @param doubt     by what other makers may show it off, one standard deviation
+ */
+export type AfterSeen = (
+  t: number,
+  node: number,
+  predicted: number,
+  spread: number,
+  doubt: number,
+  likely: Likely,
+) => number;
 
 /** A place that makers differ at by so much less than at the other says nothing of their circuit. */
 const LEAST_TOLD_SHARE = 0.25;
 /** Where both places differ, what one tells of the other is unsure by so much of the difference. */
 const UNSURE_SHARE = 0.15;
 
-/** Of a usual maker each reading by itself, of another both or none; a first one that was mistaken says nothing of the second. */
-export function likelyInDoubt(
-  { predicted, spread, doubt }: Foretold,
-  likely: Likely,
-): { usual: number; other: number } {
-  return { usual: likely(predicted, spread), other: likely(predicted, Math.sqrt(spread ** 2 + doubt ** 2)) };
-}
+const ofOtherMaker = (predicted: number, spread: number, doubt: number, likely: Likely): number =>
+  likely(predicted, Math.sqrt(spread ** 2 + doubt ** 2));
+
+/** Of one reading by itself. */
+export const inDoubt = (predicted: number, spread: number, doubt: number, likely: Likely): number =>
+  doubt === 0
+    ? likely(predicted, spread)
+    : USUAL_MAKERS * likely(predicted, spread) +
+      (1 - USUAL_MAKERS) * ofOtherMaker(predicted, spread, doubt, likely);
 
 /**
- * Of two readings of one wire in one state the second: whoever has seen the first knows which maker's circuit it is.
+ * Of two readings of one wire in one state the second: of a usual maker each reading by itself, of another both or none, since whoever
+ * has seen the first knows which maker's circuit it is. A first one that was mistaken says nothing of the second.
  *
  * @param row of the first reading, for the same size of the same thing that may be wrong
  * @returns undefined where the makers do not differ in the first
@@ -55,21 +64,22 @@ export function afterSeen(
   const first: Row = table.rows[row]!;
   const { doubt: doubts } = first;
   if (!doubts) return undefined;
-  return (t, node, foretold, likely) => {
-    const { usual, other } = likelyInDoubt(foretold, likely);
-    const plain = USUAL_MAKERS * usual + (1 - USUAL_MAKERS) * other;
+  return (t, node, predicted, spread, doubt, likely) => {
     const place = met.placed[t]![node]!;
-    const doubt = between(doubts, place);
-    if (doubt === 0 || doubt < LEAST_TOLD_SHARE * foretold.doubt) return plain;
+    const doubtFirst = between(doubts, place);
+    if (doubtFirst === 0 || doubtFirst < LEAST_TOLD_SHARE * doubt)
+      return inDoubt(predicted, spread, doubt, likely);
     const stand = TOLERANCES[t]!;
-    const predicted = along.reads(row, t)[node]! + stand.offsetVolts + movedAt(first, stand, place);
-    const before = likelyInDoubt({ predicted, spread: foretold.spread, doubt }, likelyFirst);
-    const shown = foretold.predicted + (foretold.doubt / doubt) * (volts - predicted);
+    const predictedFirst = along.reads(row, t)[node]! + stand.offsetVolts + movedAt(first, stand, place);
+    const usualFirst = likelyFirst(predictedFirst, spread);
+    const otherFirst = ofOtherMaker(predictedFirst, spread, doubtFirst, likelyFirst);
+    const shown = predicted + (doubt / doubtFirst) * (volts - predictedFirst);
     const told = likely(shown, UNSURE_SHARE * Math.abs(shown - volts));
-    const ofOthers = Math.max(0, before.other - floor) * told + floor * other;
+    const ofOthers =
+      Math.max(0, otherFirst - floor) * told + floor * ofOtherMaker(predicted, spread, doubt, likely);
     return (
-      (USUAL_MAKERS * before.usual * usual + (1 - USUAL_MAKERS) * ofOthers) /
-      (USUAL_MAKERS * before.usual + (1 - USUAL_MAKERS) * before.other)
+      (USUAL_MAKERS * usualFirst * likely(predicted, spread) + (1 - USUAL_MAKERS) * ofOthers) /
+      (USUAL_MAKERS * usualFirst + (1 - USUAL_MAKERS) * otherFirst)
     );
   };
 }

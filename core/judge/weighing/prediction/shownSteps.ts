@@ -54,16 +54,17 @@ export function shownSteps(
   const reads = keptBy((number) => alongPlaces(rowAt(number).reads, placesOf(number)));
   const moved = (number: number, by: Float64Array, times: number): Int16Array => {
     const at = reads(number);
-    const off = alongPlaces(by, placesOf(number));
-    for (let node = 0; node < off.length; node++) off[node] = at[node]! + times * off[node]!;
-    return along(off, stepOf);
+    const places = placesOf(number);
+    const steps = new Int16Array(at.length);
+    for (let node = 0; node < at.length; node++)
+      steps[node] = stepOf(at[node]! + times * between(by, places[node]!));
+    return steps;
   };
   const made = (number: number, { supplyVolts, offsetVolts, pullShare }: Stand): Int16Array => {
     const { follows, pulls } = rowAt(number);
     if (follows && supplyVolts !== 0) return moved(number, follows, supplyVolts);
     if (pulls && pullShare !== 0) return moved(number, pulls, pullShare);
-    const at = reads(number);
-    return along(offsetVolts === 0 ? at : at.map((read) => read + offsetVolts), stepOf);
+    return along(reads(number), stepOf, offsetVolts);
   };
   const byStand = new Map<Stand, (number: number) => Int16Array>();
   const listsAt = (stand: Stand) => {
@@ -88,9 +89,9 @@ export function shownSteps(
 }
 
 /** A loop, since `from` takes several times as long with a function, and this is done some thousand times a reading. */
-export function along(places: Float64Array, stepOf: (place: number) => number): Int16Array {
+export function along(places: Float64Array, stepOf: (place: number) => number, off = 0): Int16Array {
   const steps = new Int16Array(places.length);
-  for (let node = 0; node < places.length; node++) steps[node] = stepOf(places[node]!);
+  for (let node = 0; node < places.length; node++) steps[node] = stepOf(places[node]! + off);
   return steps;
 }
 
