@@ -104,6 +104,8 @@ export function gateItems(
       // Each of them is good on the near side of its contact.
       if (cause.of === 'plug-contacts')
         return [...SUPPLIES.filter(has).map(good), read('signal', 'plug', say('gate.signal-seen'))];
+      if (cause.of === 'wire-to-ground' && cause.wire !== 'battery-feed')
+        return wires.includes(cause.wire) ? [heldDown(cause.wire, caseFile)] : [];
       if (cause.of !== 'wire' || !wires.includes(cause.wire) || isMotor(cause.wire)) return [];
       // On either side of the stretch that is accused.
       return besideJoint(cause.joint).map((place) =>
@@ -114,6 +116,16 @@ export function gateItems(
     case 'unlisted':
       return [];
   }
+}
+
+/** What a resistance does to a supply that others hang on, a touch does as well: ohms with nothing powered tell them apart. */
+function heldDown(lane: Lane, caseFile: CaseFile): GateItem {
+  const reading = ohmsToGround(lane, caseFile);
+  return {
+    label: say('gate.ohms-to-ground', { lane: laneSaid(lane) }),
+    state: reading ? (reading.ohms === null ? 'refuted' : 'proven') : 'missing',
+    reading: toGround(lane),
+  };
 }
 
 /** A unit gives too little only where nothing holds its wire down. */

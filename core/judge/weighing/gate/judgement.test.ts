@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
 import { FAULT_KINDS } from '../../../machine/fault/index.ts';
-import { exampleCase } from '../../checks/exampleCase.ts';
+import { exampleCase, EXAMPLE_PROFILE } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
+import { poweredByItself } from '../../isolation/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { MachineState } from '../../../machine/places/index.ts';
@@ -100,6 +101,33 @@ test('a unit is not blamed for its reference before an ohmmeter found nothing th
   expect(dead.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
   expect(dead.gate.map(({ state: is }) => is)).toEqual(['proven', 'proven', 'proven']);
   expect(with_(12).classes[0]!.class).toBe('wire');
+});
+
+test('no wire touches ground before an ohmmeter said so', () => {
+  const readings = [
+    ...goodSupply(),
+    wire('signal', 'plug', 0.02),
+    wire('signal', 'unit', 0.02),
+    wire('signal', 'plug', 0.02, IDLE),
+  ];
+  const alone = poweredByItself({ family: 'manifold-pressure', profile: EXAMPLE_PROFILE, wires: WIRES })!;
+  const byItself = { kind: 'between', id: 'alone', ...alone, volts: 3.98 } as const;
+  const { target, state } = toGround('signal');
+  const with_ = (...ohms: number[]) =>
+    judged(readings, {
+      observations: [looked('plug-contacts', true)],
+      isolation: [
+        byItself,
+        { ...byItself, id: 'again' },
+        ...ohms.map((value, i) => ({ ...target, id: `ohms ${i}`, state, ohms: value }) as AnyEvidence),
+      ],
+    });
+  const touching = with_(3, 3);
+  expect(touching.ranked[0]!.decision.id).toBe('wire-to-ground signal');
+  expect(touching.verdict).toBe('decided');
+  const unread = with_();
+  expect(unread.verdict).not.toBe('decided');
+  expect(unread.suggestions.map(({ candidate }) => candidate)).toContainEqual(toGround('signal'));
 });
 
 test('a wire is decided on between two readings of it, and the connector halves it', () => {
