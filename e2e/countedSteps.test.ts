@@ -55,6 +55,35 @@ test('a pump table of ten points takes the figures, an Enter each, and three tap
   expect(taps + keys - 10 * '1.27'.length).toBeLessThanOrEqual(13);
 });
 
+test('by the digits of the meter alone the same table takes three a point, and no Enter', async () => {
+  await begin('Tern 2-bar manifold pressure');
+  await tap(tab('Pump & sweep'));
+  await tap(page.getByRole('button', { name: '10 steps' }));
+  await tap(page.getByRole('button', { name: '123 for 1.23' }));
+  const table = page.getByRole('table', { name: 'Pump sweep' });
+  const fields = table.getByRole('textbox');
+  await expect.poll(() => fields.count()).toBe(10);
+  await tap(fields.first());
+  for (let step = 0; step < 10; step++) {
+    await type('127');
+    if (step < 9) await expect.poll(() => isInHand(fields.nth(step + 1))).toBe(true);
+  }
+  await expect.poll(() => table.getByText('1.270').count()).toBe(10);
+  // A third less than the 62 of before, figures and all.
+  expect(taps + keys).toBeLessThanOrEqual(34);
+  // An Enter out of habit passes over no row, and half a figure is not guessed at.
+  await fields.nth(3).click();
+  await page.keyboard.press('Enter');
+  expect(await isInHand(fields.nth(3))).toBe(true);
+  await page.keyboard.type('12');
+  await page.keyboard.press('Enter');
+  await page.getByRole('alert').getByText('Type all digits, 123 for 1.23, or the point as well.').waitFor();
+  expect(await fields.nth(3).inputValue()).toBe('12');
+  await page.keyboard.type('6');
+  await table.getByText('1.260').waitFor();
+  await page.getByRole('button', { name: 'As typed' }).click();
+});
+
 test('a vacuum gauge against live data', async () => {
   await begin('0.1 V per inHg');
   await tap(page.getByRole('button', { name: 'Idle', exact: true }));

@@ -16,12 +16,14 @@ import {
   type CaseFile,
   type PumpPoint,
 } from '@lettura/core/judge/checks';
+import { useFigureForm } from './figureDigits.ts';
+import { FigureFormChoice } from './FigureFormChoice.tsx';
 import { pumpAccuracy } from './pumpInHand.ts';
 import { PumpOutcome } from './PumpOutcome.tsx';
 import { PumpStepsChoice } from './PumpStepsChoice.tsx';
 import { usePumpSteps } from './usePumpSteps.ts';
 import type { RecordedState } from './useEntry.ts';
-import { WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { verbatim } from '@lettura/core/measure/message';
@@ -41,6 +43,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const { ambient, family, profile } = caseFile;
   const down = isPumpedDown(family, profile.measures);
   const unit = down ? units.vacuum : units.absolute;
+  const [form, chooseForm] = useFigureForm();
   const chosen = usePumpSteps(caseFile, ambient?.pressureKpaAbs ?? 0, unit);
   if (profile.measures === 'absolute-pressure' && !ambient) {
     return <Typography>{t('ui-sheet.give-ambient-pressure-first-every')}</Typography>;
@@ -48,6 +51,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const points = pumpSettings(caseFile, chosen.steps).map((kpa) =>
     pumpPoint(caseFile, kpa, pumpAccuracy(pump)),
   );
+  const figures = <FigureFormChoice form={form} choose={chooseForm} />;
   const mostVolts = Math.max(0, ...points.map(({ expected }) => expected?.highest ?? 0));
   return (
     <Box>
@@ -58,6 +62,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           })}
         </Typography>
         <PumpStepsChoice chosen={chosen} unit={unit} />
+        <Box sx={WIDE_ONLY}>{figures}</Box>
       </Box>
       <Typography variant="body2" sx={{ mb: 1 }}>
         {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
@@ -77,13 +82,14 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           {points.map((point) => (
             <PumpRow
               key={point.kpaAboveAmbient}
-              {...{ point, unit, units, caseFile, disabled, mostVolts }}
+              {...{ point, unit, units, caseFile, disabled, mostVolts, form }}
               isAlone={isPumpStepOff(point) && standsAlone(points)}
               onEnter={(text) => onEnter(pumpedBy(pump, pumpState(point.kpaAboveAmbient)), text)}
             />
           ))}
         </TableBody>
       </Table>
+      <Box sx={{ ...NARROW_ONLY, mt: 1 }}>{figures}</Box>
       <PumpOutcome
         points={points}
         profile={profile}

@@ -5,6 +5,7 @@ import { fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import { pumpStepSaid, type CaseFile, type PumpPoint } from '@lettura/core/judge/checks';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import type { FigureForm } from './figureDigits.ts';
 import { StepField } from './StepField.tsx';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
 import { numberIn } from '../../ui/numberIn.ts';
@@ -24,6 +25,7 @@ interface PumpRowProps {
   mostVolts: number;
   /** It disagrees where nearly all others agree. */
   isAlone: boolean;
+  form: FigureForm;
   onEnter: (text: string) => boolean;
 }
 
@@ -35,6 +37,7 @@ export function PumpRow({
   disabled,
   mostVolts,
   isAlone,
+  form,
   onEnter,
 }: PumpRowProps) {
   const { kpaAboveAmbient, expected, reading, judged } = point;
@@ -70,6 +73,7 @@ export function PumpRow({
             placeholder={reading ? t('ui-sheet.again') : t('ui-sheet.volts')}
             disabled={disabled}
             inputMode="decimal"
+            form={form}
             widthPx={{ phone: 92, else: 124 }}
             onType={setText}
             onEnter={onEnter}

@@ -1,6 +1,9 @@
+import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useRef, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
+import { t } from '../../ui/words.ts';
+import { formExample, isHalfAFigure, wholeFigure, type FigureForm } from './figureDigits.ts';
 
 export interface StepFieldProps {
   label: string;
@@ -8,6 +11,8 @@ export interface StepFieldProps {
   disabled: boolean;
   inputMode?: 'decimal' | 'text';
   widthPx?: { phone: number; else: number };
+  /** A figure that is whole is recorded at its last digit. */
+  form?: FigureForm;
   /** What is being typed, at each key. */
   onType?: (text: string) => void;
   /** Records what was typed; false where it could not be read, and says why elsewhere. */
@@ -21,30 +26,45 @@ export function StepField({
   disabled,
   inputMode = 'text',
   widthPx = { phone: 124, else: 124 },
+  form = 'as-typed',
   onType,
   onEnter,
 }: StepFieldProps) {
   const [text, setText] = useState('');
+  const [isHalf, setIsHalf] = useState(false);
   // Going to the next field leaves this one before it is drawn anew: what is recorded already is not recorded again.
   const typed = useRef('');
   const change = (to: string) => {
     typed.current = to;
     setText(to);
+    setIsHalf(false);
     onType?.(to);
   };
   const save = (): boolean => {
     if (typed.current.trim() === '') return true;
+    if (isHalfAFigure(typed.current, form)) {
+      setIsHalf(true);
+      return false;
+    }
     const saved = onEnter(typed.current);
     if (saved) change('');
     return saved;
   };
-  return (
+  const half = isHalf && form !== 'as-typed' ? t('ui-sheet.half-a-figure', formExample(form)) : undefined;
+  const field = (
     <InputBase
       value={text}
       disabled={disabled}
-      onChange={({ target }) => change(target.value)}
+      error={half !== undefined}
+      onChange={({ target }) => {
+        const whole = wholeFigure(target.value, form);
+        change(whole ?? target.value);
+        if (whole !== undefined && save()) nextFieldAfter(target)?.focus();
+      }}
       onKeyDown={({ key, target }) => {
-        if (key === 'Enter' && save()) nextFieldAfter(target)?.focus();
+        // Where figures are taken at their last digit, an Enter out of habit must not pass over a row.
+        if (key !== 'Enter' || (form !== 'as-typed' && typed.current.trim() === '')) return;
+        if (save()) nextFieldAfter(target)?.focus();
       }}
       onBlur={save}
       placeholder={placeholder}
@@ -61,6 +81,16 @@ export function StepField({
         '& input': { height: 46, boxSizing: 'border-box' },
       }}
     />
+  );
+  return (
+    <Box>
+      {field}
+      {half !== undefined && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: '0.875rem', maxWidth: 200 }}>
+          {half}
+        </Box>
+      )}
+    </Box>
   );
 }
 
