@@ -40,13 +40,13 @@ export default defineConfig({
         },
       },
       {
-        // After the others, so that no browser waits for a core; two at a time, since most of their time is waiting.
+        // After the others, so that no browser waits for a core; one more at a time than cores, since most of their time is waiting.
         test: {
           name: 'e2e',
           include: ['e2e/**/*.test.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,
-          maxWorkers: 2,
+          maxWorkers: maxWorkers + 1,
           // A page answers when it can: as long as a person would wait, not a second.
           expect: { poll: { timeout: 20_000 } },
           sequence: { groupOrder: 1 },
