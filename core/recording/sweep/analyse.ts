@@ -5,6 +5,7 @@ import type { SweepContext, SweepFinding } from './findings/finding.ts';
 import { gapsInTime } from './findings/gapsInTime.ts';
 import { goesBackward } from './findings/goesBackward.ts';
 import { liveAgainstWire } from './findings/liveAgainstWire.ts';
+import { liveByItself } from './findings/liveByItself.ts';
 import { lookedAt } from './findings/lookedAt.ts';
 import { lostSignals } from './findings/lostSignals.ts';
 import { markedSteps } from './findings/markedSteps.ts';
@@ -22,6 +23,7 @@ const LOOKS = [
   brokenPairs,
   wrongReference,
   liveAgainstWire,
+  liveByItself,
   markedSteps,
   goesBackward,
   offsetChanged,

@@ -20,6 +20,11 @@ const LOOKS: readonly Look[] = [
   { what: say('sweep.whether-tracks-belong-together'), needs: ['signal', 'second-signal'], applies: hasPair },
   { what: say('sweep.whether-reference-holds'), needs: ['reference'] },
   { what: say('sweep.whether-live-data-follows-wire'), needs: ['signal', 'live'] },
+  {
+    what: say('sweep.whether-live-data-stands'),
+    needs: ['live'],
+    applies: ({ uses }) => uses.includes('live') && !uses.includes('signal'),
+  },
   { what: say('sweep.whether-signal-follows-stimulus'), needs: ['signal', 'stimulus'] },
   { what: say('sweep.whether-signal-answers-revs'), needs: ['signal', 'revs'] },
 ];
