@@ -186,13 +186,18 @@ test('two places are read off, a stretch goes its own way, and one recording is 
     .first()
     .waitFor();
   // A place is marked afterwards, and the recording gets another name: both stand wherever it is read.
+  await page.getByRole('button', { name: 'Closer' }).click();
   await page.getByRole('img', { name: /^Spur 1 over time/u }).click({ position: { x: 200, y: 40 } });
+  const inView = await page.getByText(/in view \d/u).textContent();
   await page.getByRole('textbox', { name: 'What is there, in a word or two' }).fill('here it lifts');
   await page.getByRole('button', { name: 'Mark A' }).click();
   await page
     .getByRole('region', { name: 'Marks' })
     .getByRole('button', { name: /^1\. \d\.\d s: here it lifts$/u })
     .waitFor();
+  // Where one looked and pointed, one still looks and points.
+  await expect.poll(() => page.getByText(/in view \d/u).textContent()).toBe(inView);
+  expect(await page.getByRole('button', { name: 'Mark A' }).isVisible()).toBe(true);
   await page.getByRole('button', { name: 'Change name, note or channels' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('lifts on the way back');
   await page.getByRole('button', { name: 'Read it anew' }).click();

@@ -27,6 +27,7 @@ import { TelegramPanel } from './TelegramPanel.tsx';
 import { CutPanel } from './CutPanel.tsx';
 import { SweepPlots } from './SweepPlots.tsx';
 import { SweepExports } from './SweepExports.tsx';
+import type { LaidRulers, Rulers } from './rulers.ts';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useRevise } from './useRevise.ts';
 import { useView } from './useView.ts';
@@ -35,11 +36,18 @@ import { t } from '../../ui/words.ts';
 /** One recording: every channel over time at any zoom, and what was found in it. */
 export default function SweepPage() {
   const { recordingId = '' } = useParams();
+  return <Sweep key={recordingId} recordingId={recordingId} />;
+}
+
+function Sweep({ recordingId }: { recordingId: string }) {
   const { ask } = useSweepWorker();
   const [loaded, setLoaded] = useState<RecordingInfo>();
   const [problem, setProblem] = useState<Problem>();
   // Said anew, it is fetched anew: page, worker and what is exported then mean the same.
   const [revisions, setRevisions] = useState(0);
+  // What was looked at stays in view meanwhile, and rulers stay where they were laid.
+  const looks = useView(loaded?.durationSeconds ?? 0);
+  const laid = useState<Rulers>([]);
   useEffect(() => {
     let current = true;
     void ask('fetch', { id: recordingId }).then((fetched) => {
@@ -60,6 +68,8 @@ export default function SweepPage() {
       key={loaded.revision?.revisedAt}
       recording={loaded}
       ask={ask}
+      looks={looks}
+      laid={laid}
       onRevised={() => setRevisions(revisions + 1)}
     />
   ) : (
@@ -88,12 +98,13 @@ const timeShown = (seconds: number, decimals: number, stretchSeconds: number) =>
 interface LoadedSweepProps {
   recording: RecordingInfo;
   ask: AskSweep;
+  looks: ReturnType<typeof useView>;
+  laid: LaidRulers;
   onRevised: () => void;
 }
 
-function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
+function LoadedSweep({ recording, ask, looks, laid, onRevised }: LoadedSweepProps) {
   const { channels, durationSeconds, samples, findings, marks, note, jobId, name } = recording;
-  const looks = useView(durationSeconds);
   const { view, ...to } = looks;
   const [marked, setMarked] = useState<SweepFinding>();
   const plot = useRef<HTMLDivElement>(null);
@@ -175,7 +186,7 @@ function LoadedSweep({ recording, ask, onRevised }: LoadedSweepProps) {
               {t('ui-sweeps.all')}
             </Button>
           </Box>
-          <SweepPlots {...{ recording, sheet, ask, looks, marked, plot, revise }} />
+          <SweepPlots {...{ recording, sheet, ask, looks, laid, marked, plot, revise }} />
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <SweepExports recording={recording} ask={ask} plot={plot} view={inPart ? view : undefined} />
           {sheet && inPart && <CutPanel recording={recording} sheet={sheet} view={view} />}

@@ -6,7 +6,7 @@ import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { t } from '../../ui/words.ts';
 import { BesideChoice, NOTHING_BESIDE } from './BesideChoice.tsx';
 import { MarkField } from './MarkField.tsx';
-import { momentDecimals, pointed, type Rulers } from './rulers.ts';
+import { momentDecimals, pointed, type LaidRulers } from './rulers.ts';
 import { RulerPanel } from './RulerPanel.tsx';
 import { SweepOverview } from './SweepOverview.tsx';
 import { SweepStrip } from './SweepStrip.tsx';
@@ -24,6 +24,7 @@ export interface SweepPlotsProps {
   sheet: JobSheet | undefined;
   ask: AskSweep;
   looks: ReturnType<typeof useView>;
+  laid: LaidRulers;
   marked: SweepFinding | undefined;
   /** What is drawn, for the picture of it. */
   plot: RefObject<HTMLDivElement | null>;
@@ -31,13 +32,13 @@ export interface SweepPlotsProps {
 }
 
 /** Every channel over time, in the stretch that is looked at; read off by rulers, and beside another recording. */
-export function SweepPlots({ recording, sheet, ask, looks, marked, plot, revise }: SweepPlotsProps) {
+export function SweepPlots({ recording, sheet, ask, looks, laid, marked, plot, revise }: SweepPlotsProps) {
   const { channels, durationSeconds, findings, marks } = recording;
   const { view, put, zoom } = looks;
   const { fromSeconds, toSeconds } = view;
   const [envelopes, setEnvelopes] = useState<Envelope[]>();
   const [shown, setShown] = useState(view);
-  const [rulers, setRulers] = useState<Rulers>([]);
+  const [rulers, setRulers] = laid;
   const [beside, setBeside] = useState(NOTHING_BESIDE);
   useEffect(() => {
     let current = true;

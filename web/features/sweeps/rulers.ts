@@ -1,5 +1,7 @@
 /** Moments in seconds at which the channels are read off: none, one, or two, A and B. */
 export type Rulers = readonly number[];
+/** Rulers as they lie, and how to lay them anew. */
+export type LaidRulers = readonly [Rulers, (rulers: Rulers) => void];
 
 export const RULER_NAMES = ['A', 'B'] as const;
 
