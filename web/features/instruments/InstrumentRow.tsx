@@ -3,8 +3,9 @@ import Button from '@mui/material/Button';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { calibrationOverdue, type Instrument } from '@lettura/contract';
+import type { Instrument } from '@lettura/contract';
 import type { PressureUnit } from '@lettura/core/measure/quantity';
+import { Calibrated } from './Calibrated.tsx';
 import { accuracyInWords, limitsInWords, rangeInWords, SORT_WORDS } from './instrumentWords.ts';
 import { t } from '../../ui/words.ts';
 
@@ -16,7 +17,6 @@ interface RowProps {
 }
 
 export function InstrumentRow({ one, unit, today, onOpen }: RowProps) {
-  const overdue = calibrationOverdue(one, today);
   return (
     <TableRow sx={{ opacity: one.retired ? 0.75 : 1 }}>
       <TableCell component="th" scope="row" sx={{ minWidth: 150, overflowWrap: 'anywhere' }}>
@@ -31,17 +31,7 @@ export function InstrumentRow({ one, unit, today, onOpen }: RowProps) {
         <Typography variant="body2">{limitsInWords(one, unit)}</Typography>
       </TableCell>
       <TableCell>
-        {one.calibratedOn
-          ? t('ui-instruments.on', { calibratedOn: one.calibratedOn })
-          : t('ui-instruments.no-date-noted')}
-        <Typography
-          variant="body2"
-          sx={overdue ? { color: 'warning.main', fontWeight: 700 } : { color: 'text.secondary' }}
-        >
-          {overdue
-            ? t('ui-instruments.overdue-since', { calibrationDue: one.calibrationDue ?? '' })
-            : one.calibrationDue && t('ui-instruments.due', { calibrationDue: one.calibrationDue })}
-        </Typography>
+        <Calibrated {...{ one, today }} />
       </TableCell>
       <TableCell align="right">
         <Button

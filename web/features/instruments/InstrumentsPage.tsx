@@ -1,13 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import visuallyHidden from '@mui/utils/visuallyHidden';
 import { INSTRUMENT_SORTS, type Instrument } from '@lettura/contract';
 import { useEffect, useState } from 'react';
 import { useSelector } from 'react-redux';
@@ -20,7 +14,9 @@ import { Loading, Trouble } from '../../ui/Centred.tsx';
 import { FeedList } from '../live/index.ts';
 import { InstrumentForm } from './InstrumentForm.tsx';
 import { t } from '../../ui/words.ts';
-import { InstrumentRow } from './InstrumentRow.tsx';
+import { useScreen } from '../../ui/useScreen.ts';
+import { InstrumentCards } from './InstrumentCards.tsx';
+import { InstrumentTable } from './InstrumentTable.tsx';
 
 /** Meters, gauges, pumps and live data: how well each can tell, and until when that is assured. */
 export default function InstrumentsPage() {
@@ -31,6 +27,7 @@ export default function InstrumentsPage() {
   useEffect(() => {
     document.title = t('ui-instruments.page');
   }, []);
+  const List = useScreen() === 'phone' ? InstrumentCards : InstrumentTable;
   const today = new Date().toISOString().slice(0, 10);
   const sorted = INSTRUMENT_SORTS.flatMap((sort) => data?.filter((one) => one.sort === sort) ?? []);
   return (
@@ -69,26 +66,7 @@ export default function InstrumentsPage() {
                     {saved}
                   </Alert>
                 )}
-                <Box sx={{ overflowX: 'auto', position: 'relative' }}>
-                  <Table size="small" aria-label={t('ui-instruments.instruments')}>
-                    <TableHead>
-                      <TableRow>
-                        <TableCell>{t('ui-instruments.instrument')}</TableCell>
-                        <TableCell>{t('ui-instruments.range')}</TableCell>
-                        <TableCell>{t('ui-instruments.accuracy')}</TableCell>
-                        <TableCell>{t('ui-instruments.calibration')}</TableCell>
-                        <TableCell>
-                          <span style={visuallyHidden}>{t('ui-instruments.what-to-do')}</span>
-                        </TableCell>
-                      </TableRow>
-                    </TableHead>
-                    <TableBody>
-                      {sorted.map((one) => (
-                        <InstrumentRow key={one.id} {...{ one, unit, today }} onOpen={() => setOpen(one)} />
-                      ))}
-                    </TableBody>
-                  </Table>
-                </Box>
+                <List instruments={sorted} {...{ unit, today }} onOpen={setOpen} />
               </>
             )}
           </Box>
