@@ -37,6 +37,7 @@ export default defineConfig({
           hookTimeout: 60_000,
           setupFiles,
           maxWorkers,
+          isolate: false,
         },
       },
       {
