@@ -26,16 +26,16 @@ export function listsOver(
   const lists: Float64Array[] = [];
   const flat = rows.map(isFlat);
   const numbers = new Map<number, number>();
+  // Rows that go together, numbered: there are far fewer of them than there might be, so that keys stay whole numbers.
+  const pairs = new Map<number, number>();
   const along = ways.map((met) => alongRows(rows, met));
   const alongSeen = seen && ways.map((met) => alongRows(seen.table.rows, met));
   const listOf = Int32Array.from(sized, ({ smaller, larger, isAnything }, s) => {
     const [row, below, above, way] = [rowOf[s]!, rowOf[smaller]!, rowOf[larger]!, wayOf[s]!];
     // What may show anything anywhere shows nothing accordingly.
     const before = seen && rows[row]!.doubt && !isAnything ? seen.table.rowOf[s]! : NOT_SEEN;
-    const key =
-      (((before + 1) * rows.length + row) * rows.length + below) * rows.length * ways.length +
-      above * ways.length +
-      way;
+    const pair = numberIn(pairs, (before + 1) * rows.length + row);
+    const key = ((pair * rows.length + below) * rows.length + above) * ways.length + way;
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, lists.length);
@@ -58,6 +58,13 @@ export function listsOver(
     );
   });
   return { lists, listOf };
+}
+
+function numberIn(numbers: Map<number, number>, key: number): number {
+  const known = numbers.get(key);
+  if (known !== undefined) return known;
+  numbers.set(key, numbers.size);
+  return numbers.size - 1;
 }
 
 /**

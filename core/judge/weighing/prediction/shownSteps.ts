@@ -27,8 +27,7 @@ export interface ShownSteps {
   scale: Scale;
   /** By sized hypothesis: the number of its list. */
   listOf: Int32Array;
-  /**
-   * A step at each node, or `ANYTHING`, of a machine that stands there. */
+  /** A step at each node, or `ANYTHING`, of a machine that stands there. */
   list(number: number, stand: Stand): Int16Array;
   /** Whether it is the same whatever the quantity is: then one node does for all. */
   isFlat(number: number): boolean;
