@@ -19,6 +19,8 @@ const LEAP_SHARE = 0.15;
 const FROZEN_SECONDS = 5;
 /** What chance would do once in so many recordings is no chance. */
 const NO_CHANCE = 1e-6;
+/** Of so many samples beside a stretch one knows how often it changes. */
+const LEAST_BESIDE = 20;
 /** Of themselves: by so much the revs move before a value that is made with them should. */
 const REVS_MOVED_SHARE = 0.15;
 
@@ -103,7 +105,7 @@ function leapsBothWays(values: Float64Array, { from, to }: Stand, leap: number):
   return Math.abs(there) >= leap && Math.abs(back) >= leap && Math.sign(there) !== Math.sign(back);
 }
 
-/** How often it changes from one sample to the next, but for the stretch itself. */
+/** How often it changes from one sample to the next, but for the stretch itself; of a few samples one knows nothing. */
 function changesBeside(values: Float64Array, { from, to }: Stand): number {
   let changed = 0;
   let all = 0;
@@ -112,8 +114,7 @@ function changesBeside(values: Float64Array, { from, to }: Stand): number {
     all++;
     if (values[i] !== values[i - 1]) changed++;
   }
-  // Of a few samples one knows little: one more that stayed the same is counted in.
-  return changed / (all + 1);
+  return all < LEAST_BESIDE ? 0 : changed / all;
 }
 
 /** Whether the engine ran all the while, and not evenly. */
