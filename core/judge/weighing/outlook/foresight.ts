@@ -11,7 +11,8 @@ import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
 import { SWEEP_DRIVE, SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
 import { isAgainstBattery } from '../likelihood/aboutReadings.ts';
-import { TOLERANCES, USUAL_MAKERS, type DriveProducts, type Stand } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
+import { standsAlike } from './standsAlike.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
 /** What a reading would show, by what is wrong. */
@@ -26,47 +27,6 @@ const NEGLIGIBLE = 1e-5;
 /** All that is less than this, together, is little beside what is negligible. */
 const NO_WEIGHT = 1e-9;
 const T = TOLERANCES.length;
-
-/** Tolerances in which a reading shows the same. */
-interface Alike {
-  stand: Stand;
-  /** Which of the tolerances. */
-  members: readonly number[];
-}
-interface Moves {
-  supply: boolean;
-  pull: boolean;
-  offset: boolean;
-}
-
-/** What of all stands moves a reading, each once: lists are kept by it. */
-const STANDS = new Map<string, Stand>();
-function standOf(of: Stand, moves: Moves): Stand {
-  const stand = {
-    supplyVolts: moves.supply ? of.supplyVolts : 0,
-    offsetVolts: moves.offset ? of.offsetVolts : 0,
-    pullShare: moves.pull ? of.pullShare : 0,
-  };
-  const key = Object.values(stand).join(' ');
-  const known = STANDS.get(key) ?? stand;
-  STANDS.set(key, known);
-  return known;
-}
-
-/** By what of a machine's stand moves a reading; no two of it are ever off at once. */
-function alikeBy(moves: Moves): readonly Alike[] {
-  const groups = new Map<Stand, number[]>();
-  TOLERANCES.forEach((tolerance, t) => {
-    const stand = standOf(tolerance, moves);
-    groups.set(stand, [...(groups.get(stand) ?? []), t]);
-  });
-  return [...groups].map(([stand, members]) => ({ stand, members }));
-}
-const numberOfMoves = ({ supply, pull, offset }: Moves): number =>
-  (supply ? 1 : 0) + (pull ? 2 : 0) + (offset ? 4 : 0);
-const ALIKE_BY = Array.from({ length: 8 }, (_, of) =>
-  alikeBy({ supply: (of & 1) > 0, pull: (of & 2) > 0, offset: (of & 4) > 0 }),
-);
 
 /**
  * Spreads weights evenly over what makers may show.
@@ -209,7 +169,7 @@ export class Outlook {
       const others = pieces(number);
       const usual = others ? USUAL_MAKERS : 1;
       if (others) overall.fill(0);
-      const stands = ALIKE_BY[numberOfMoves({ ...movesWith(number), offset })]!;
+      const stands = standsAlike({ ...movesWith(number), offset });
       for (let i = 0; i < stands.length; i++) {
         const { stand, members } = stands[i]!;
         if (!hasWeight(sums, members)) continue;

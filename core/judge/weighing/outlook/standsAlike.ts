@@ -1,0 +1,45 @@
+import { TOLERANCES, type Stand } from '../hypotheses/weighedCase.ts';
+
+/** Tolerances in which a reading shows the same. */
+export interface Alike {
+  stand: Stand;
+  /** Which of the tolerances. */
+  members: readonly number[];
+}
+export interface Moves {
+  supply: boolean;
+  pull: boolean;
+  offset: boolean;
+}
+
+/** What of all stands moves a reading, each once: lists are kept by it. */
+const STANDS = new Map<string, Stand>();
+function standOf(of: Stand, moves: Moves): Stand {
+  const stand = {
+    supplyVolts: moves.supply ? of.supplyVolts : 0,
+    offsetVolts: moves.offset ? of.offsetVolts : 0,
+    pullShare: moves.pull ? of.pullShare : 0,
+  };
+  const key = Object.values(stand).join(' ');
+  const known = STANDS.get(key) ?? stand;
+  STANDS.set(key, known);
+  return known;
+}
+
+/** By what of a machine's stand moves a reading; no two of it are ever off at once. */
+function alikeBy(moves: Moves): readonly Alike[] {
+  const groups = new Map<Stand, number[]>();
+  TOLERANCES.forEach((tolerance, t) => {
+    const stand = standOf(tolerance, moves);
+    groups.set(stand, [...(groups.get(stand) ?? []), t]);
+  });
+  return [...groups].map(([stand, members]) => ({ stand, members }));
+}
+const numberOfMoves = ({ supply, pull, offset }: Moves): number =>
+  (supply ? 1 : 0) + (pull ? 2 : 0) + (offset ? 4 : 0);
+const ALIKE_BY = Array.from({ length: 8 }, (_, of) =>
+  alikeBy({ supply: (of & 1) > 0, pull: (of & 2) > 0, offset: (of & 4) > 0 }),
+);
+
+/** Of all tolerances, those in which a reading that moves with this shows the same, each group once. */
+export const standsAlike = (moves: Moves): readonly Alike[] => ALIKE_BY[numberOfMoves(moves)]!;
