@@ -23,7 +23,8 @@ import { PumpOutcome } from './PumpOutcome.tsx';
 import { PumpStepsChoice } from './PumpStepsChoice.tsx';
 import { usePumpSteps } from './usePumpSteps.ts';
 import type { RecordedState } from './useEntry.ts';
-import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { useScreen } from '../../ui/useScreen.ts';
+import { WIDE_ONLY } from '../../ui/wideOnly.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
 import { verbatim } from '@lettura/core/measure/message';
@@ -44,6 +45,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const down = isPumpedDown(family, profile.measures);
   const unit = down ? units.vacuum : units.absolute;
   const [form, chooseForm] = useFigureForm();
+  const isWide = useScreen() === 'laptop';
   const chosen = usePumpSteps(caseFile, ambient?.pressureKpaAbs ?? 0, unit);
   if (profile.measures === 'absolute-pressure' && !ambient) {
     return <Typography>{t('ui-sheet.give-ambient-pressure-first-every')}</Typography>;
@@ -51,6 +53,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   const points = pumpSettings(caseFile, chosen.steps).map((kpa) =>
     pumpPoint(caseFile, kpa, pumpAccuracy(pump)),
   );
+  // In the hand the table comes first: it is chosen once.
   const figures = <FigureFormChoice form={form} choose={chooseForm} />;
   const mostVolts = Math.max(0, ...points.map(({ expected }) => expected?.highest ?? 0));
   return (
@@ -62,7 +65,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           })}
         </Typography>
         <PumpStepsChoice chosen={chosen} unit={unit} />
-        <Box sx={WIDE_ONLY}>{figures}</Box>
+        {isWide && figures}
       </Box>
       <Typography variant="body2" sx={{ mb: 1 }}>
         {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
@@ -89,7 +92,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           ))}
         </TableBody>
       </Table>
-      <Box sx={{ ...NARROW_ONLY, mt: 1 }}>{figures}</Box>
+      {!isWide && <Box sx={{ mt: 1 }}>{figures}</Box>}
       <PumpOutcome
         points={points}
         profile={profile}
