@@ -39,6 +39,8 @@ export class Network {
     slopes: [] as number[],
     intercepts: [] as number[],
   };
+  /** Of each conductor as it was set last: the same one again changes nothing. */
+  readonly #shapes: Conductor[] = [];
   readonly #stages: Stage[] = [];
   /** On which piece each conductor, then each stage, was found last: the next solution is usually on the same. */
   readonly #conductorPiece: number[] = [];
@@ -107,7 +109,9 @@ export class Network {
     return length as ConductorId;
   }
 
-  setConductor(id: ConductorId, { breaksVolts, slopesSiemens, interceptsAmps }: Conductor): void {
+  setConductor(id: ConductorId, shape: Conductor): void {
+    if (this.#shapes[id] === shape) return;
+    const { breaksVolts, slopesSiemens, interceptsAmps } = shape;
     const { pieces, breaks, slopes, intercepts } = this.#conductors;
     if (slopesSiemens.length > MOST_PIECES || slopesSiemens.length !== breaksVolts.length + 1)
       throw new Error('A conductor has up to three pieces, and a break between each two.');
@@ -123,6 +127,7 @@ export class Network {
       intercepts[at] = interceptsAmps[piece]!;
     });
     this.#conductorPiece[id] = Math.min(this.#conductorPiece[id]!, slopesSiemens.length - 1);
+    this.#shapes[id] = shape;
   }
 
   addStage(stage: Stage): StageId {

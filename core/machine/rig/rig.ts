@@ -45,6 +45,8 @@ export class Rig {
   readonly #testMinus: number;
   readonly #test: ConductorId;
   readonly #testLeads: readonly [ResistorId, ResistorId];
+  /** All that can be left attached. */
+  readonly #clips: readonly ResistorId[];
 
   constructor(spec: WiringSpec) {
     this.wiring = new Wiring(spec, 3);
@@ -61,6 +63,7 @@ export class Rig {
     this.#source = network.addConductor(this.#sourceNode, BATTERY_NEGATIVE, source(0, SOURCE_OHMS));
     this.#test = network.addConductor(this.#testPlus, this.#testMinus, NO_TEST);
     this.#testLeads = [lifted(), lifted()];
+    this.#clips = [...this.#jumpers, this.#otherMeter, this.#lamp, this.#sourceLead];
   }
 
   nodeOf(point: ProbePoint): number {
@@ -83,8 +86,8 @@ export class Rig {
   /** Lifts whatever is attached and clips on what is given. */
   #attach(attachments: readonly Attachment[]): void {
     const { network } = this.wiring;
-    for (const part of [...this.#jumpers, this.#otherMeter, this.#lamp, this.#sourceLead])
-      network.setOhms(part, Infinity);
+    for (const part of this.#clips) network.setOhms(part, Infinity);
+    if (attachments.length === 0) return;
     let jumper = 0;
     for (const kind of ONE_EACH)
       if (attachments.filter((one) => one.kind === kind).length > 1)

@@ -5,6 +5,7 @@ import {
   limitedSupply,
   Network,
   source,
+  type Conductor,
   type ConductorId,
   type ResistorId,
   type StageId,
@@ -45,6 +46,8 @@ export class Wiring {
   readonly #rails: ConductorId[] = [];
   readonly #railSpecs: Rail[];
   readonly #unitSupply: ConductorId;
+  readonly #unitOn: Conductor;
+  readonly #soundSupplies: readonly Conductor[];
   readonly #bridges: ResistorId[] = [];
   #stage: StageId | undefined;
   #bridgesUsed = 0;
@@ -67,20 +70,14 @@ export class Wiring {
     network.addConductor(BATTERY_POSITIVE, BATTERY_NEGATIVE, source(spec.batteryVolts, BATTERY_OHMS));
     this.#add('unit-ground', UNIT_GROUND, BATTERY_NEGATIVE, UNIT_GROUND_OHMS);
     this.#add('unit-load', BATTERY_POSITIVE, UNIT_GROUND, UNIT_LOAD_OHMS);
-    this.#unitSupply = network.addConductor(
-      UNIT_SUPPLY,
-      UNIT_GROUND,
-      source(spec.unitVolts, UNIT_SUPPLY_OHMS),
+    this.#unitOn = source(spec.unitVolts, UNIT_SUPPLY_OHMS);
+    this.#soundSupplies = spec.rails.map(({ volts, ohms, limitAmps }) =>
+      limitedSupply(volts, ohms, limitAmps),
     );
+    this.#unitSupply = network.addConductor(UNIT_SUPPLY, UNIT_GROUND, this.#unitOn);
     let neighbour = 0;
     spec.rails.forEach((rail, i) => {
-      this.#rails.push(
-        network.addConductor(
-          FIRST_RAIL + i,
-          UNIT_GROUND,
-          limitedSupply(rail.volts, rail.ohms, rail.limitAmps),
-        ),
-      );
+      this.#rails.push(network.addConductor(FIRST_RAIL + i, UNIT_GROUND, this.#soundSupplies[i]!));
       for (const ohms of rail.neighbourOhms)
         this.#add(`neighbour:${neighbour++}`, FIRST_RAIL + i, UNIT_GROUND, ohms);
     });
@@ -126,12 +123,9 @@ export class Wiring {
   setKey(on: boolean): void {
     this.#keyOn = on;
     const { network, spec } = this;
-    network.setConductor(
-      this.#unitSupply,
-      source(on ? spec.unitVolts : 0, on ? UNIT_SUPPLY_OHMS : UNIT_OFF_OHMS),
-    );
-    this.#railSpecs.forEach(({ volts, ohms, limitAmps }, i) =>
-      network.setConductor(this.#rails[i]!, on ? limitedSupply(volts, ohms, limitAmps) : REGULATOR_OFF),
+    network.setConductor(this.#unitSupply, on ? this.#unitOn : UNIT_OFF);
+    this.#railSpecs.forEach((rail, i) =>
+      network.setConductor(this.#rails[i]!, on ? this.#supplyOf(rail, i) : REGULATOR_OFF),
     );
     this.#set('unit-load', on ? UNIT_LOAD_OHMS : Infinity);
     for (const { wire, end } of spec.wires)
@@ -230,6 +224,14 @@ export class Wiring {
   inputVolts(wire: Lane): number {
     const volts = this.network.voltsBetween(this.node(wire, 'unit'), UNIT_GROUND);
     return Math.min(this.spec.unitVolts + CLAMP_VOLTS, Math.max(-CLAMP_VOLTS, volts));
+  }
+
+  /** Nearly always as the machine was made, and that shape is there already. */
+  #supplyOf({ volts, ohms, limitAmps }: Rail, i: number): Conductor {
+    const sound = this.spec.rails[i]!;
+    return volts === sound.volts && ohms === sound.ohms && limitAmps === sound.limitAmps
+      ? this.#soundSupplies[i]!
+      : limitedSupply(volts, ohms, limitAmps);
   }
 
   #addWire(wire: Lane, end: UnitEnd): void {
@@ -336,6 +338,6 @@ export class Wiring {
 const REGULATOR_OFF = divider(12_000, 0.5, 10);
 
 /** What hangs on the unit's own supply inside: silicon that draws little at the volt of an ohmmeter (from memory). */
-const UNIT_OFF_OHMS = 100;
+const UNIT_OFF = source(0, 100);
 
 const CLAMP_VOLTS = 0.5;

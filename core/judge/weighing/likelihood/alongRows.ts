@@ -1,3 +1,4 @@
+import { floats } from '../blocks.ts';
 import { between, type Row } from '../prediction/rows.ts';
 import type { Met } from '../prediction/places.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
@@ -23,7 +24,7 @@ export function alongRows(rows: readonly Row[], { placed, beside }: Met): AlongR
     const before = known.get(keyOf(row, t));
     if (before) return before;
     const places = placed[t]!;
-    const found = new Float64Array(places.length);
+    const found = floats(places.length);
     for (let node = 0; node < found.length; node++) found[node] = between(rows[row]!.reads, places[node]!);
     known.set(keyOf(row, t), found);
     return found;
@@ -34,7 +35,7 @@ export function alongRows(rows: readonly Row[], { placed, beside }: Met): AlongR
     const ofRow = rows[row]!.reads;
     const here = reads(row, t);
     const places = placed[t]!;
-    const found = new Float64Array(places.length);
+    const found = floats(places.length);
     for (let node = 0; node < found.length; node++) {
       const half = beside[node]!;
       if (half > 0)

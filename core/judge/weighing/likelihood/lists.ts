@@ -1,3 +1,4 @@
+import { floats } from '../blocks.ts';
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
 import { between, isFlat, movedAt, type Row } from '../prediction/rows.ts';
 import type { Met, Places } from '../prediction/places.ts';
@@ -81,14 +82,15 @@ function listOver(
   after: AfterSeen | undefined,
 ): Float64Array {
   const { doubt, follows, pulls } = ofRow;
+  const isMoved = follows !== undefined || pulls !== undefined;
   const nodes = placed[0]!.length;
-  const list = new Float64Array(nodes * TOLERANCES.length);
+  const list = floats(nodes * TOLERANCES.length);
   for (let t = 0; t < placed.length; t++) {
     const places = placed[t]!;
     const stand = TOLERANCES[t]!;
     const off = isAgainstBattery ? stand.offsetVolts : 0;
     // What does not move with the machine's stand is the same for all of them.
-    const alike = follows || pulls || off !== 0 || after ? t : FIRST_AT[t]!;
+    const alike = isMoved || off !== 0 || after?.isMovedIn(stand) ? t : FIRST_AT[t]!;
     if (alike < t) {
       list.copyWithin(t * nodes, alike * nodes, (alike + 1) * nodes);
       continue;
@@ -97,14 +99,14 @@ function listOver(
     const rises = along.rises(row, t);
     const [smaller, larger] = [along.reads(below, t), along.reads(above, t)];
     for (let node = 0; node < nodes; node++) {
-      const moved = off + movedAt(ofRow, stand, places[node]!);
+      const moved = isMoved ? off + movedAt(ofRow, stand, places[node]!) : off;
       const quantity = rises[node]!;
       const sizes = below === above ? 0 : apart(larger[node]!, smaller[node]!) / 4;
       const spread = Math.sqrt((quantity * quantity + sizes * sizes) / 3);
       const unsure = doubt ? between(doubt, places[node]!) : 0;
       const predicted = reads[node]! + moved;
       list[t * nodes + node] = after
-        ? after(t, node, predicted, spread, unsure, likely)
+        ? after.likelihood(t, node, predicted, spread, unsure, likely)
         : inDoubt(predicted, spread, unsure, likely);
     }
   }
@@ -124,7 +126,7 @@ function flatList(
   const spread = Math.sqrt((sizes * sizes) / 3);
   const doubt = row.doubt?.[0] ?? 0;
   const nodes = beside.length;
-  const list = new Float64Array(nodes * TOLERANCES.length);
+  const list = floats(nodes * TOLERANCES.length);
   TOLERANCES.forEach((stand, t) =>
     list.fill(
       inDoubt(

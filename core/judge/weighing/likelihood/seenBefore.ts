@@ -1,7 +1,7 @@
 import type { AnswerTable } from '../prediction/circuitAnswers.ts';
 import { between, movedAt, type Row } from '../prediction/rows.ts';
 import type { Met } from '../prediction/places.ts';
-import { TOLERANCES, USUAL_MAKERS } from '../hypotheses/weighedCase.ts';
+import { TOLERANCES, USUAL_MAKERS, type Stand } from '../hypotheses/weighedCase.ts';
 import { alongRows } from './alongRows.ts';
 
 /** How likely a reading is where this is predicted, give or take what was not looked at. */
@@ -17,21 +17,24 @@ export interface SeenBefore {
   table: AnswerTable;
 }
 
-/**
- * How likely a second reading is, after the first.
- *
- * @param predicted for the usual circuit
- * @param spread    by what was not looked at, one standard deviation
- * @param doubt     by what other makers may show it off, one standard deviation
- */
-export type AfterSeen = (
-  t: number,
-  node: number,
-  predicted: number,
-  spread: number,
-  doubt: number,
-  likely: Likely,
-) => number;
+/** How likely a second reading is, after the first. */
+export interface AfterSeen {
+  /** Whether the first one shows something else where a machine stands there. */
+  isMovedIn(stand: Stand): boolean;
+  /**
+   * @param predicted for the usual circuit
+   * @param spread    by what was not looked at, one standard deviation
+   * @param doubt     by what other makers may show it off, one standard deviation
+   */
+  likelihood(
+    t: number,
+    node: number,
+    predicted: number,
+    spread: number,
+    doubt: number,
+    likely: Likely,
+  ): number;
+}
 
 /** A place that makers differ at by so much less than at the other says nothing of their circuit. */
 const LEAST_TOLD_SHARE = 0.25;
@@ -64,7 +67,8 @@ export function afterSeen(
   const first: Row = table.rows[row]!;
   const { doubt: doubts } = first;
   if (!doubts) return undefined;
-  return (t, node, predicted, spread, doubt, likely) => {
+  const isMoved = first.follows !== undefined || first.pulls !== undefined;
+  const likelihood: AfterSeen['likelihood'] = (t, node, predicted, spread, doubt, likely) => {
     const place = met.placed[t]![node]!;
     const doubtFirst = between(doubts, place);
     if (doubtFirst === 0 || doubtFirst < LEAST_TOLD_SHARE * doubt)
@@ -82,4 +86,5 @@ export function afterSeen(
       (USUAL_MAKERS * usualFirst + (1 - USUAL_MAKERS) * otherFirst)
     );
   };
+  return { likelihood, isMovedIn: ({ offsetVolts }) => isMoved || offsetVolts !== 0 };
 }

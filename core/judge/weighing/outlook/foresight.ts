@@ -1,3 +1,4 @@
+import { floats } from '../blocks.ts';
 import type { Complaint } from '../../../record/code/index.ts';
 import { CODE_LOOKS, isCodeLook, type PlainLookId } from '../../../record/observation/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
@@ -142,17 +143,24 @@ export class Outlook {
         ? this.#codes(CODE_LOOKS[target.observation])
         : this.#look(target.observation);
     const steps = this.#weigher.shownSteps({ target, state }, this.#caseFile);
-    const { sharp, anything } = this.#shown(steps, { ...target, state });
-    return { scale: steps.scale, joint: sharp.map((row, d) => mistaken(blurred(row), anything[d]!)) };
+    const { sharp, anything, nothing } = this.#shown(steps, { ...target, state });
+    for (let d = 0; d < sharp.length; d++) {
+      if (sharp[d] === nothing) continue;
+      blur(sharp[d]!);
+      mistake(sharp[d]!, anything[d]!);
+    }
+    return { scale: steps.scale, joint: sharp };
   }
 
-  /** Before any doubt about the instrument: by decision and step, and by decision whatever may be shown. */
+  /** Before any doubt about the instrument: by decision and step, or nothing, and by decision whatever may be shown. */
   #shown(
-    { scale, listOf, list, isFlat, movesWith, pieces }: ShownSteps,
+    { scale, shownOf, shown }: ShownSteps,
     spoken: Parameters<Weigher['driveOf']>[0],
-  ): { sharp: Float64Array[]; anything: Float64Array } {
-    const sharp = this.#decisions.all.map(() => new Float64Array(scale.steps));
-    const edges = sharp.map(() => new Float64Array(scale.steps + 1));
+  ): { sharp: Float64Array[]; anything: Float64Array; nothing: Float64Array } {
+    const nothing = new Float64Array(scale.steps);
+    // Most decisions are hardly possible any more: they share one row.
+    const sharp = this.#decisions.all.map(() => nothing);
+    const edges: Float64Array[] = [];
     const anything = new Float64Array(sharp.length);
     const { sized, alikeOf, spreads } = this.#possible(spoken);
     const sizedShares = this.#known.sizedSharesIn(this.#weigher.driveOf(spoken));
@@ -163,17 +171,18 @@ export class Outlook {
     const offset = isAgainstBattery(spoken);
     const add = (s: number, alike: number): void => {
       const d = this.#decisionOf[s]!;
-      const row = sharp[d]!;
-      const number = listOf[s]!;
-      const spread = isFlat(number) ? ONE_NODE : spreads[alike]!;
-      const others = pieces(number);
+      const row = sharp[d] === nothing ? (sharp[d] = new Float64Array(scale.steps)) : sharp[d]!;
+      const here = shown(shownOf[s]!);
+      const others = here.pieces;
+      const spread = here.isFlat ? ONE_NODE : spreads[alike]!;
       const usual = others ? USUAL_MAKERS : 1;
       if (others) overall.fill(0);
-      const stands = standsAlike({ ...movesWith(number), offset });
+      const { supply, pull } = here.movesWith;
+      const stands = standsAlike(supply, pull, offset);
       for (let i = 0; i < stands.length; i++) {
         const { stand, members } = stands[i]!;
         if (!hasWeight(sums, members)) continue;
-        const steps = list(number, stand);
+        const steps = here.at(stand);
         // Over all nodes a spread sums to one.
         addUp(sums, members, spread, ofStand);
         for (let node = 0; node < steps.length; node++) {
@@ -185,7 +194,10 @@ export class Outlook {
           else row[step] = row[step]! + usual * weight;
         }
       }
-      if (others) anything[d] = anything[d]! + spreadOver(others, overall, 1 - usual, edges[d]!);
+      if (others)
+        anything[d] =
+          anything[d]! +
+          spreadOver(others, overall, 1 - usual, (edges[d] ??= new Float64Array(scale.steps + 1)));
       sums.fill(0);
     };
     // Neighbours that answer alike and make the same of the quantity are added up first: most sizes of a fault do.
@@ -195,19 +207,20 @@ export class Outlook {
       const next = sized[k + 1];
       const goesOn =
         next !== undefined &&
-        listOf[next] === listOf[s] &&
+        shownOf[next] === shownOf[s] &&
         alikeOf[k + 1] === alikeOf[k] &&
         this.#decisionOf[next] === this.#decisionOf[s];
       if (!goesOn) add(s, alikeOf[k]!);
     }
-    sharp.forEach((row, d) => {
+    edges.forEach((rises, d) => {
+      const row = sharp[d]!;
       let between = 0;
       for (let step = 0; step < row.length; step++) {
-        between += edges[d]![step]!;
+        between += rises[step]!;
         row[step] = row[step]! + Math.max(0, between);
       }
     });
-    return { sharp, anything };
+    return { sharp, anything, nothing };
   }
 
   /** A code stays away or comes back, by how sure the unit's reason for it would be. */
@@ -281,9 +294,9 @@ function spreadsOf(sized: Int32Array, { products, sums, alikeOf }: DriveProducts
     return (
       spreads.push(
         TOLERANCES.map((_, t) => {
-          const spread = product.slice(t * nodes, (t + 1) * nodes);
+          const spread = floats(nodes);
           const sum = sums[alike * T + t]!;
-          for (let node = 0; node < nodes; node++) spread[node] = spread[node]! / sum;
+          for (let node = 0; node < nodes; node++) spread[node] = product[t * nodes + node]! / sum;
           return spread;
         }),
       ) - 1
@@ -298,27 +311,22 @@ const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) =>
 const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
 
 /** An instrument is not quite sure of its step. */
-function blurred(sharp: Float64Array): Float64Array {
-  const row = new Float64Array(sharp.length);
-  for (let step = 0; step < sharp.length; step++) {
-    const weight = sharp[step]!;
-    if (weight === 0) continue;
-    const below = step > 0 ? step - 1 : 0;
-    const above = step < row.length - 1 ? step + 1 : step;
-    row[below] = row[below]! + 0.25 * weight;
-    row[step] = row[step]! + 0.5 * weight;
-    row[above] = row[above]! + 0.25 * weight;
+function blur(row: Float64Array): void {
+  const last = row.length - 1;
+  let before = row[0]!;
+  for (let step = 0; step <= last; step++) {
+    const here = row[step]!;
+    const after = step < last ? row[step + 1]! : here;
+    row[step] = 0.25 * before + 0.5 * here + 0.25 * after;
+    before = here;
   }
-  return row;
 }
 
 /** Now and then a reading is anything at all, and so is live data without its signal. */
-function mistaken(row: Float64Array, anything: number): Float64Array {
+function mistake(row: Float64Array, anything: number): void {
   const asNoted = sumOf(row);
-  if (asNoted === 0 && anything === 0) return row;
   const each = (MISTAKEN_SHARE * asNoted + anything) / row.length;
   for (let step = 0; step < row.length; step++) row[step] = (1 - MISTAKEN_SHARE) * row[step]! + each;
-  return row;
 }
 
 /** A loop, since `reduce` takes several times as long. */

@@ -1,3 +1,4 @@
+import { floats } from '../blocks.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import {
   TOLERANCES,
@@ -41,9 +42,10 @@ function times({ alikeOf: before, products }: Unsummed, { lists, listOf }: Weigh
     if (number === undefined) {
       number = firsts.push(s) - 1;
       numbers.set(key, number);
-      const product = products[before[s]!]!.slice();
+      const soFar = products[before[s]!]!;
       const list = lists[listOf[s]!]!;
-      for (let i = 0; i < product.length; i++) product[i] = product[i]! * list[i]!;
+      const product = floats(soFar.length);
+      for (let i = 0; i < product.length; i++) product[i] = soFar[i]! * list[i]!;
       found.push(product);
     }
     alikeOf[s] = number;

@@ -1,3 +1,4 @@
+import { floats } from '../blocks.ts';
 import type { Stand } from '../hypotheses/weighedCase.ts';
 
 /*
@@ -40,7 +41,7 @@ export const distance = (a: Row, b: Row): number =>
 export const mixed = (below: Row, above: Row, past: number): Row => {
   if (below === above) return below;
   // Loops, since `map` of a typed array takes several times as long, and this is done for every size at every spot.
-  const reads = new Float64Array(below.reads.length);
+  const reads = floats(below.reads.length);
   for (let node = 0; node < reads.length; node++) {
     const one = below.reads[node]!;
     const other = above.reads[node]!;
@@ -50,7 +51,7 @@ export const mixed = (below: Row, above: Row, past: number): Row => {
   }
   const between = (one: Float64Array | undefined, other: Float64Array | undefined) => {
     if (!one && !other) return undefined;
-    const found = new Float64Array(reads.length);
+    const found = floats(reads.length);
     for (let node = 0; node < found.length; node++) {
       const from = one ? one[node]! : 0;
       found[node] = from + past * ((other ? other[node]! : 0) - from);

@@ -1,5 +1,6 @@
+import { floats, shorts } from '../blocks.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
-import { between, isFlat } from './rows.ts';
+import { between, isFlat, type Row } from './rows.ts';
 import { MIDDLE, type Stand } from '../hypotheses/weighedCase.ts';
 import type { Places } from './places.ts';
 import { type Scale } from './scales.ts';
@@ -25,16 +26,25 @@ const PIECE_ENDS = Array.from(
  */
 export interface ShownSteps {
   scale: Scale;
-  /** By sized hypothesis: the number of its list. */
-  listOf: Int32Array;
-  /** A step at each node, or `ANYTHING`, of a machine that stands there. */
-  list(number: number, stand: Stand): Int16Array;
+  /** By sized hypothesis: the number of what it shows. */
+  shownOf: Int32Array;
+  shown(number: number): Shown;
+}
+
+/** What a reading would show along the nodes of its quantity. */
+export interface Shown {
   /** Whether it is the same whatever the quantity is: then one node does for all. */
-  isFlat(number: number): boolean;
+  isFlat: boolean;
   /** What of a machine's stand it moves with, beside what moves all voltages. */
-  movesWith(number: number): { supply: boolean; pull: boolean };
+  movesWith: { supply: boolean; pull: boolean };
+  /** A step at each node, or `ANYTHING`, of a machine that stands there; worked out when it is first asked for. */
+  at(stand: NumberedStand): Int16Array;
   /** Where makers differ: the ends of equally likely pieces of what they may show, from one list to the next. */
-  pieces(number: number): readonly Int16Array[] | undefined;
+  pieces: readonly Int16Array[] | undefined;
+}
+
+export interface NumberedStand extends Stand {
+  number: number;
 }
 
 /** @param stepOf of what is predicted at a node */
@@ -44,59 +54,67 @@ export function shownSteps(
   { ways, wayOf }: Places,
   stepOf: (predicted: number) => number,
 ): ShownSteps {
-  const listOf = rowOf.map((row, s) => row * ways.length + wayOf[s]!);
-  const rowAt = (number: number) => rows[Math.floor(number / ways.length)]!;
-  const placesAt = (number: number) => ways[number % ways.length]!.placed[MIDDLE]!;
-  const flat = rows.map(isFlat);
-  const placesOf = (number: number): Float64Array =>
-    flat[Math.floor(number / ways.length)]! ? ANY_PLACE : placesAt(number);
-  const reads = keptBy((number) => alongPlaces(rowAt(number).reads, placesOf(number)));
-  const moved = (number: number, by: Float64Array, times: number): Int16Array => {
-    const at = reads(number);
-    const places = placesOf(number);
-    const steps = new Int16Array(at.length);
-    for (let node = 0; node < at.length; node++)
-      steps[node] = stepOf(at[node]! + times * between(by, places[node]!));
+  const shownOf = rowOf.map((row, s) => row * ways.length + wayOf[s]!);
+  const shown = keptBy((number) => {
+    const row = rows[Math.floor(number / ways.length)]!;
+    const isSame = isFlat(row);
+    return new ShownOn(row, isSame, isSame ? ANY_PLACE : ways[number % ways.length]!.placed[MIDDLE]!, stepOf);
+  });
+  return { scale, shownOf, shown };
+}
+
+/** On a row of the circuit's answers. */
+class ShownOn implements Shown {
+  readonly isFlat: boolean;
+  readonly movesWith: Shown['movesWith'];
+  readonly pieces: Shown['pieces'];
+  readonly #row: Row;
+  readonly #places: Float64Array;
+  readonly #usual: Float64Array;
+  readonly #stepOf: (predicted: number) => number;
+  /** By number of a stand. */
+  readonly #steps: Int16Array[] = [];
+
+  constructor(row: Row, isSame: boolean, places: Float64Array, stepOf: (predicted: number) => number) {
+    const { reads, doubt, follows, pulls } = row;
+    this.#row = row;
+    this.#places = places;
+    this.#usual = alongPlaces(reads, places);
+    this.#stepOf = stepOf;
+    this.isFlat = isSame;
+    this.movesWith = { supply: follows !== undefined, pull: pulls !== undefined };
+    this.pieces = doubt && PIECE_ENDS.map((end) => this.#moved(doubt, end));
+  }
+
+  at(stand: NumberedStand): Int16Array {
+    return (this.#steps[stand.number] ??= this.#standing(stand));
+  }
+
+  #standing({ supplyVolts, offsetVolts, pullShare }: Stand): Int16Array {
+    const { follows, pulls } = this.#row;
+    if (follows && supplyVolts !== 0) return this.#moved(follows, supplyVolts);
+    if (pulls && pullShare !== 0) return this.#moved(pulls, pullShare);
+    return along(this.#usual, this.#stepOf, offsetVolts);
+  }
+
+  #moved(by: Float64Array, times: number): Int16Array {
+    const steps = shorts(this.#usual.length);
+    for (let node = 0; node < steps.length; node++)
+      steps[node] = this.#stepOf(this.#usual[node]! + times * between(by, this.#places[node]!));
     return steps;
-  };
-  const made = (number: number, { supplyVolts, offsetVolts, pullShare }: Stand): Int16Array => {
-    const { follows, pulls } = rowAt(number);
-    if (follows && supplyVolts !== 0) return moved(number, follows, supplyVolts);
-    if (pulls && pullShare !== 0) return moved(number, pulls, pullShare);
-    return along(reads(number), stepOf, offsetVolts);
-  };
-  const byStand = new Map<Stand, (number: number) => Int16Array>();
-  const listsAt = (stand: Stand) => {
-    const known = byStand.get(stand) ?? keptBy((number) => made(number, stand));
-    byStand.set(stand, known);
-    return known;
-  };
-  return {
-    scale,
-    listOf,
-    list: (number, stand) => listsAt(stand)(number),
-    isFlat: (number) => flat[Math.floor(number / ways.length)]!,
-    movesWith: (number) => {
-      const { follows, pulls } = rowAt(number);
-      return { supply: follows !== undefined, pull: pulls !== undefined };
-    },
-    pieces: keptBy((number) => {
-      const { doubt } = rowAt(number);
-      return doubt && PIECE_ENDS.map((end) => moved(number, doubt, end));
-    }),
-  };
+  }
 }
 
 /** A loop, since `from` takes several times as long with a function, and this is done some thousand times a reading. */
 export function along(places: Float64Array, stepOf: (place: number) => number, off = 0): Int16Array {
-  const steps = new Int16Array(places.length);
+  const steps = shorts(places.length);
   for (let node = 0; node < places.length; node++) steps[node] = stepOf(places[node]! + off);
   return steps;
 }
 
 /** A row where the grid lies. */
 function alongPlaces(row: Float64Array, places: Float64Array): Float64Array {
-  const found = new Float64Array(places.length);
+  const found = floats(places.length);
   for (let node = 0; node < found.length; node++) found[node] = between(row, places[node]!);
   return found;
 }
@@ -105,9 +123,7 @@ function alongPlaces(row: Float64Array, places: Float64Array): Float64Array {
 export function keptBy<Made>(make: (number: number) => Made): (number: number) => Made {
   const known = new Map<number, Made>();
   return (number) => {
-    const before = known.get(number);
-    if (before !== undefined || known.has(number)) return before as Made;
-    const found = make(number);
+    const found = known.get(number) ?? make(number);
     known.set(number, found);
     return found;
   };

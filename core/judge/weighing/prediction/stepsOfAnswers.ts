@@ -1,4 +1,4 @@
-import { signalBand, valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
+import { valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
 import type { Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
 import type { Places } from './places.ts';
@@ -14,13 +14,19 @@ export function stepsOfAnswers(
 ): ShownSteps {
   const scale =
     kind === 'scan' ? valueScale(profile, VALUE_STEP_SHARE) : kind === 'ohms' ? OHMS_SCALE : METER_SCALE;
-  const stepOf = kind === 'scan' ? (volts: number) => liveStep(volts, profile, scale) : scale.stepOf;
+  const stepOf = kind === 'scan' ? liveSteps(profile, scale) : scale.stepOf;
   return shownSteps(scale, table, places, stepOf);
 }
 
-function liveStep(volts: number, profile: SensorProfile, scale: Scale): number {
-  const band = signalBand(volts, profile.nominalReferenceVolts, profile);
-  return band === 'circuit-low' || band === 'circuit-high'
-    ? ANYTHING
-    : scale.stepOf(valueAtNominal(volts, profile));
+/** Closer than any unit converts a voltage. */
+const CONVERTED_VOLTS = 0.001;
+
+/** What live data shows by the voltage, looked up: a curve takes many times as long, and some ten thousand voltages are asked for. */
+function liveSteps(profile: SensorProfile, scale: Scale): (volts: number) => number {
+  const { circuitLowVolts: low, circuitHighVolts: high } = profile;
+  const stepAt = Int16Array.from({ length: Math.ceil((high - low) / CONVERTED_VOLTS) + 1 }, (_, i) =>
+    scale.stepOf(valueAtNominal(Math.min(high, low + i * CONVERTED_VOLTS), profile)),
+  );
+  return (volts) =>
+    volts >= low && volts <= high ? stepAt[Math.round((volts - low) / CONVERTED_VOLTS)]! : ANYTHING;
 }
