@@ -1,6 +1,7 @@
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
+import { shownAlready } from '../likelihood/readAgain.ts';
 import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import type { Decision } from '../posterior/decisions.ts';
 import { mistakenProbability, unusualProbability } from '../posterior/mistaken.ts';
@@ -51,7 +52,9 @@ function lookedAt(
   }
   const isMember = (hypothesis: number) => members.includes(hypothesis);
   const looked = newest.flatMap((one) => {
-    const reading = weighed.readings.find(({ id }) => id === one.id);
+    // Of those that showed the same, one is judged by itself, and the others by it.
+    const told = (one.kind === 'wire' && shownAlready(one, { readings })[0]) || one;
+    const reading = weighed.readings.find(({ id }) => id === told.id);
     return reading
       ? [{ one, off: mistakenProbability(reading, weighed, known, isMember) >= DOES_NOT_GO }]
       : [];

@@ -50,7 +50,10 @@ const SAME_PIN_VOLTS = 0.06;
 /** What every plug has pins at: that a probe slipped there is always looked at. */
 const isAtGround = (volts: number): boolean => Math.abs(volts) < 0.15;
 
-/** Whether another wire showed just this at the same place in the same state: then the probe may have been on its pin. */
+/**
+ * Whether another wire showed just this at the same place with the machine in the same state: then the probe may have been on its pin.
+ * What was done to the harness meanwhile changes few pins.
+ */
 export const mayBeOnPinOfAnother = (reading: AnyEvidence, { readings, profile }: CaseFile): boolean =>
   reading.kind === 'wire' &&
   !isAtGround(reading.volts) &&
@@ -60,7 +63,7 @@ export const mayBeOnPinOfAnother = (reading: AnyEvidence, { readings, profile }:
       one.kind === 'wire' &&
       one.lane !== reading.lane &&
       one.place === reading.place &&
-      sameState(one.state, reading.state) &&
+      sameState({ ...one.state, harness: reading.state.harness }, reading.state) &&
       Math.abs(one.volts - reading.volts) < SAME_PIN_VOLTS,
   );
 

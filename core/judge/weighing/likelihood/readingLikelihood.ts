@@ -42,16 +42,24 @@ export const mixed = (asNoted: number, mistaken: number): number =>
 const ON_READ_PIN_PER_VOLT = 8;
 
 /**
+ * How likely another pin of the plug shows just this, per volt.
+ *
+ * @param asAnother whether another wire was read to show the same
+ */
+export const onAnotherPin = (volts: number, nominalVolts: number, asAnother: boolean): number =>
+  OTHER_WIRE_SHARE *
+  (normal(volts, GROUND_SIGMA_VOLTS) +
+    normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS) +
+    (asAnother ? ON_READ_PIN_PER_VOLT : 0));
+
+/**
  * What is left of each likelihood where the reading is mistaken: how likely a slipped probe shows just this, per volt.
  *
  * @param asAnother whether another wire was read to show the same
  */
 export const mistakenVolts = (volts: number, nominalVolts: number, asAnother = false): number =>
   MISTAKEN_SHARE *
-  ((1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS +
-    OTHER_WIRE_SHARE * normal(volts, GROUND_SIGMA_VOLTS) +
-    OTHER_WIRE_SHARE * normal(volts - nominalVolts, SUPPLY_SIGMA_VOLTS) +
-    (asAnother ? OTHER_WIRE_SHARE * ON_READ_PIN_PER_VOLT : 0));
+  ((1 - 2 * OTHER_WIRE_SHARE) / MISTAKEN_SPAN_VOLTS + onAnotherPin(volts, nominalVolts, asAnother));
 
 /**
  * How well a voltage fits a prediction, per volt; `gridVolts` is what lies between two sizes and two quantities that were looked

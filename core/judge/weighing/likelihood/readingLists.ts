@@ -14,6 +14,7 @@ import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.
 import { toldBy, isAgainstBattery, isRepeat, mayBeOnPinOfAnother, throughABody } from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { forEveryTolerance } from './lists.ts';
+import { likelyBeside, shownAlready, type Act } from './readAgain.ts';
 import type { Likely } from './seenBefore.ts';
 import type { Places } from '../prediction/places.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
@@ -24,6 +25,7 @@ import {
   mistakenGauge,
   mistakenScan,
   mistakenVolts,
+  onAnotherPin,
   scanLikelihood,
   voltsLikelihood,
 } from './readingLikelihood.ts';
@@ -150,19 +152,29 @@ const WEIGHED: {
 };
 
 function onTheWire(reading: WireReading, caseFile: CaseFile): { floor: number; likely: Likely } {
+  const act = byItself(reading, caseFile);
+  const others = shownAlready(reading, caseFile).map((one) => byItself(one, caseFile));
+  return { floor: act.floor, likely: likelyBeside(act, others) };
+}
+
+function byItself(reading: WireReading, caseFile: CaseFile): Act {
   const meter = (isPlain(reading) && reading.meter) || caseFile.meter;
   const sigma = fromLimits(meterLimitVolts(reading.volts, meter.accuracy));
-  const floor = mistakenVolts(
-    reading.volts,
-    caseFile.profile.nominalReferenceVolts,
-    mayBeOnPinOfAnother(reading, caseFile),
-  );
-  return { floor, likely: voltsLikelihood(reading.volts, sigma, floor) };
+  const { volts } = reading;
+  const nominal = caseFile.profile.nominalReferenceVolts;
+  const asAnother = mayBeOnPinOfAnother(reading, caseFile);
+  const floor = mistakenVolts(volts, nominal, asAnother);
+  return {
+    volts,
+    floor,
+    likely: voltsLikelihood(volts, sigma, floor),
+    onAnotherPin: onAnotherPin(volts, nominal, asAnother),
+  };
 }
 
 function seenFirst(reading: WireReading | ScanReading, caseFile: CaseFile): Known['seen'] {
   const at = toldBy(reading, caseFile);
-  return at && { at, ...onTheWire(at, caseFile) };
+  return at && { at, ...byItself(at, caseFile) };
 }
 
 /** A drop, rather than a voltage between two wires. */

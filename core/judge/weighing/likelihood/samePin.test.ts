@@ -23,3 +23,22 @@ test('a return that shows twice just what the signal shows may be the signal’s
   expect(same.nothing).toBeGreaterThan(10 * other.nothing);
   expect(other.returned).toBeGreaterThan(0.5);
 });
+
+test('a pin that may be taken for another tells hardly more when it is read again, and nothing the third time', () => {
+  const withReads = (times: number, volts: number) => {
+    const caseFile = exampleCase([
+      wire('signal', 'plug', 4),
+      wire('signal', 'plug', 1.35, IDLE),
+      ...Array.from({ length: times }, () => wire('reference', 'plug', volts)),
+    ]);
+    const { ranked } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+    const shareOf = (id: string) => ranked.find(({ decision }) => decision.id === id)!.share;
+    // How much it speaks against a sound machine.
+    return Math.log((1 - shareOf('nothing')) / shareOf('nothing'));
+  };
+  const once = withReads(1, 4);
+  expect(withReads(2, 4) - once).toBeLessThan(Math.log(10));
+  expect(withReads(3, 4) - withReads(2, 4)).toBeLessThan(Math.log(2));
+  // What no other pin shows is there.
+  expect(withReads(2, 3.5) - withReads(1, 3.5)).toBeGreaterThan(Math.log(30));
+});

@@ -1,6 +1,6 @@
 import type { Companion } from '../../../measure/companion/index.ts';
 import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
-import { lanesIn, type AnyEvidence } from '../../../record/evidence/index.ts';
+import { lanesIn, type AnyEvidence, type WireReading } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
 import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import { CODE_LOOKS, isCodeLook } from '../../../record/observation/index.ts';
@@ -23,6 +23,7 @@ import { noticedWeights } from '../prediction/noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
 import { amongTemperatures, metBy, type Places } from '../prediction/places.ts';
 import { quantityGrid, type QuantityGrid } from '../hypotheses/quantityGrid.ts';
+import { shownAlready } from './readAgain.ts';
 import { readingLists } from './readingLists.ts';
 import { type ShownSteps } from '../prediction/shownSteps.ts';
 import { stepsOfAnswers } from '../prediction/stepsOfAnswers.ts';
@@ -113,6 +114,7 @@ export class Weigher {
         isRepeat(reading, caseFile, liveDataStep(family, profile.measures)),
         mayBeOnPinOfAnother(reading, caseFile),
         firstSeen(reading, caseFile),
+        reading.kind === 'wire' && shownAlready(reading, caseFile).map((one) => actSaid(one, caseFile)),
       ]);
       if (!this.#likelihoods.has(key)) this.#likelihoods.set(key, this.#likelihoodOf(reading, caseFile));
       const lists = this.#likelihoods.get(key);
@@ -293,11 +295,19 @@ export class Weigher {
 
 const axisOf = ({ kind }: Companion): Axis => (kind === 'temperature' ? 'celsius' : 'quantity');
 
+/** What is gone by of another reading of a wire. */
+const actSaid = (one: WireReading, caseFile: CaseFile): unknown => [
+  one.place,
+  one.volts,
+  one.meter,
+  mayBeOnPinOfAnother(one, caseFile),
+];
+
 /** Of the reading that another one goes by: what it showed, and where. */
 function firstSeen(reading: AnyEvidence, caseFile: CaseFile): unknown {
   if (reading.kind !== 'wire' && reading.kind !== 'scan') return undefined;
   const first = toldBy(reading, caseFile);
-  return first && [first.place, first.volts, first.meter, mayBeOnPinOfAnother(first, caseFile)];
+  return first && actSaid(first, caseFile);
 }
 
 const complaintKey = ({ about, reads }: Complaint): string => `${about} ${reads}`;
