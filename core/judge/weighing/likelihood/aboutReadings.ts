@@ -50,6 +50,16 @@ const SAME_PIN_VOLTS = 0.06;
 /** What every plug has pins at: that a probe slipped there is always looked at. */
 const isAtGround = (volts: number): boolean => Math.abs(volts) < 0.15;
 
+/** Whether a supply or a return shows what a sound one does. */
+export const belongsThere = (
+  { lane, volts }: Pick<WireReading, 'lane' | 'volts'>,
+  { profile }: Pick<CaseFile, 'profile'>,
+): boolean =>
+  isReturn(lane)
+    ? isAtGround(volts)
+    : (lane === 'reference' || lane === 'second-reference') &&
+      isAtGround(volts - profile.nominalReferenceVolts);
+
 /**
  * Whether another wire showed just this at the same place with the machine in the same state: then the probe may have been on its pin.
  * What was done to the harness meanwhile changes few pins.

@@ -11,7 +11,14 @@ import { batteryState, keyOn, type Lane } from '../../../machine/places/index.ts
 import { liveDataStep } from '../../../machine/family/index.ts';
 import { gaugeAgainstSensor, speedDensityFlow, type CaseFile } from '../../checks/index.ts';
 import { fromLimits, meterLimitVolts } from '../../../measure/uncertainty/index.ts';
-import { toldBy, isAgainstBattery, isRepeat, mayBeOnPinOfAnother, throughABody } from './aboutReadings.ts';
+import {
+  belongsThere,
+  toldBy,
+  isAgainstBattery,
+  isRepeat,
+  mayBeOnPinOfAnother,
+  throughABody,
+} from './aboutReadings.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
 import { forEveryTolerance } from './lists.ts';
 import { likelyBeside, shownAlready, type Act } from './readAgain.ts';
@@ -168,7 +175,8 @@ function byItself(reading: WireReading, caseFile: CaseFile): Act {
     volts,
     floor,
     likely: voltsLikelihood(volts, sigma, floor),
-    onAnotherPin: onAnotherPin(volts, nominal, asAnother),
+    // What belongs on this very pin was read on no other.
+    onAnotherPin: belongsThere(reading, caseFile) ? 0 : onAnotherPin(volts, nominal, asAnother),
   };
 }
 

@@ -42,3 +42,17 @@ test('a pin that may be taken for another tells hardly more when it is read agai
   // What no other pin shows is there.
   expect(withReads(2, 3.5) - withReads(1, 3.5)).toBeGreaterThan(Math.log(30));
 });
+
+test('a supply that shows what it should twice outweighs one slip between', () => {
+  const caseFile = exampleCase([
+    wire('reference', 'plug', 5.02),
+    wire('reference', 'plug', 0.03),
+    wire('reference', 'plug', 5.02),
+    wire('return', 'plug', 0.006),
+    wire('signal', 'plug', 4),
+    wire('signal', 'plug', 1.35, IDLE),
+  ]);
+  const { ranked } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+  expect(ranked[0]!.decision.id).toBe('nothing');
+  expect(ranked[0]!.share).toBeGreaterThan(0.8);
+});
