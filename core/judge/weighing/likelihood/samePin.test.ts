@@ -53,6 +53,8 @@ test('a supply that shows what it should twice outweighs one slip between', () =
     wire('signal', 'plug', 1.35, IDLE),
   ]);
   const { ranked } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+  const supply = ranked.filter(({ decision }) => /reference|rail/.test(decision.id));
   expect(ranked[0]!.decision.id).toBe('nothing');
-  expect(ranked[0]!.share).toBeGreaterThan(0.8);
+  expect(supply.length).toBeGreaterThan(2);
+  expect(supply.reduce((sum, { share }) => sum + share, 0)).toBeLessThan(0.1);
 });
