@@ -29,6 +29,10 @@ test.each([
   [{ DATABASE_URL, LETTURA_METER: 'constructor://192.0.2.7:5025' }, 'what it speaks, scpi://'],
   // Of each sort of feed there is one: a meter in the place of the live data would be a second meter.
   [{ DATABASE_URL, LETTURA_LIVE_DATA: 'scpi://192.0.2.7:5025' }, 'what it speaks, slcan:// or can-text://'],
+  // A file is no device, and neither is what a device's name leads out to; nor does a meter speak frames.
+  [{ DATABASE_URL, LETTURA_LIVE_DATA: 'slcan:///etc/passwd' }, 'slcan:///dev/ttyACM0'],
+  [{ DATABASE_URL, LETTURA_LIVE_DATA: 'slcan:///dev/../etc/passwd' }, 'slcan:///dev/ttyACM0'],
+  [{ DATABASE_URL, LETTURA_METER: 'slcan:///dev/ttyACM0' }, 'host:port'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: '1;;2' }, 'with commas between them'],
   [{ DATABASE_URL, LETTURA_METER_CHANNELS: Array.from({ length: 17 }, (_, i) => i).join() }, 'up to sixteen'],
 ])('%j is refused by name', (environment, name) => {

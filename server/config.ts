@@ -10,7 +10,7 @@ const placed = <Place>(wanted: FeedKind, find: (text: string, wanted: FeedKind) 
     const protocols = protocolsOf(wanted).map((id) => `${id}://`);
     context.addIssue({
       code: 'custom',
-      message: `Give it as host:port, simulated or none; before an address stands what it speaks, ${protocols.join(' or ')}.`,
+      message: `Give it as host:port, simulated or none; before an address stands what it speaks, ${protocols.join(' or ')}.${wanted === 'live-data' ? ' An adapter on a serial line is slcan:///dev/ttyACM0.' : ''}`,
     });
     return z.NEVER;
   });

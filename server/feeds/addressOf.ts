@@ -1,10 +1,15 @@
-/** Where a feed is followed, for who set it up; a stand-in is nowhere that anybody could look. */
-export const addressOf = ({
-  host,
-  port,
-  simulated,
-}: {
+/** Behind a socket. */
+export interface SocketPlace {
   host: string;
   port: number;
-  simulated?: boolean | undefined;
-}): { address?: string } => (simulated ? {} : { address: `${host}:${port}` });
+}
+/** On a serial line of this computer, by the path of its device. */
+export interface DevicePlace {
+  device: string;
+}
+
+/** Where a feed is followed, for who set it up; a stand-in is nowhere that anybody could look. */
+export const addressOf = (
+  place: (SocketPlace | DevicePlace) & { simulated?: boolean | undefined },
+): { address?: string } =>
+  place.simulated ? {} : { address: 'device' in place ? place.device : `${place.host}:${place.port}` };

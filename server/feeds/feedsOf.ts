@@ -1,7 +1,7 @@
 import type { FeedKind } from '@lettura/contract';
 import type { Logger } from 'pino';
 import type { Feed } from './feed.ts';
-import { PROTOCOLS, STAND_IN_PROTOCOL, USUAL_PROTOCOL, type FeedPlace } from './protocols.ts';
+import { ON_DEVICE, PROTOCOLS, STAND_IN_PROTOCOL, USUAL_PROTOCOL, type FeedPlace } from './protocols.ts';
 
 export interface FeedPlaces {
   meters: readonly FeedPlace[];
@@ -27,6 +27,10 @@ export async function feedsOf(
     const simulated = place === 'simulated';
     const id = number === 1 ? of : `${of}-${number}`;
     const channels = meterChannels[number - 1] ?? (simulated ? STAND_IN_CHANNELS : BENCH_METER_CHANNELS);
+    if (!simulated && 'device' in place)
+      return void feeds.push(
+        PROTOCOLS[ON_DEVICE].follow({ ...place, id, simulated, meterChannels: channels, log }),
+      );
     const { follow: followed, standIn } =
       PROTOCOLS[simulated ? STAND_IN_PROTOCOL[of] : (place.protocol ?? USUAL_PROTOCOL[of])];
     const options = { id, simulated, meterChannels: channels, log };

@@ -1,11 +1,11 @@
 import type { FeedInfo, FeedStatus } from '@lettura/contract';
-import { addressOf } from './addressOf.ts';
+import { addressOf, type DevicePlace, type SocketPlace } from './addressOf.ts';
 import { LIVE_ITEM_IDS, LIVE_ITEMS } from '@lettura/core/machine/live';
 
 /** Live data as a feed, with a channel for each item. */
 export const liveDataInfo = (
   status: FeedStatus,
-  at: { host: string; port: number; simulated?: boolean; name?: string | undefined },
+  at: (SocketPlace | DevicePlace) & { simulated?: boolean; name?: string | undefined },
 ): FeedInfo => ({
   id: 'live-data',
   kind: 'live-data',

@@ -1,7 +1,9 @@
-import type { Socket } from 'node:net';
+import type { Duplex } from 'node:stream';
 import { fromSerialText, toSerialText, type CanFrame } from '@lettura/core/record/onBoard';
 import { say } from '@lettura/core/measure/message';
 import { FeedFault, feedFaultOf } from '../feeds/feedFault.ts';
+import type { DevicePlace, SocketPlace } from '../feeds/addressOf.ts';
+import { closeDevice, openDevice } from '../feeds/openDevice.ts';
 import { openSocket } from '../feeds/openSocket.ts';
 
 const LONGEST_TEXT = 4096;
@@ -17,26 +19,33 @@ export type BitsPerSecond = keyof typeof SPEEDS;
 const ERROR_BITS = 0x80 | 0x20 | 0x04;
 
 /**
- * An adapter that turns CAN frames into lines of text over a socket, as Linux's `slcan` driver speaks it. Any failure ends it:
- * whoever holds it opens a new one.
+ * An adapter that turns CAN frames into lines of text over a socket or a serial line, as Linux's `slcan` driver speaks it. Any failure
+ * ends it: whoever holds it opens a new one.
  */
 export class Adapter {
-  readonly #socket: Socket;
+  readonly #line: Duplex;
+  readonly #hangUp: () => void;
   readonly #onFrame = new Set<(frame: CanFrame) => void>();
   readonly #onEnd = new Set<(fault: FeedFault) => void>();
   #text = '';
   #status: ((bits: number) => void) | undefined;
   #ended: FeedFault | undefined;
 
-  private constructor(socket: Socket) {
-    this.#socket = socket;
-    socket.on('data', (text: string) => this.#receive(text));
-    socket.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
-    socket.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
+  private constructor(line: Duplex, hangUp: () => void) {
+    this.#line = line;
+    this.#hangUp = hangUp;
+    line.on('data', (text: string) => this.#receive(text));
+    line.on('error', (error) => this.#end(new FeedFault(feedFaultOf(error))));
+    line.on('close', () => this.#end(new FeedFault(say('feed.connection-closed'))));
   }
 
-  static async open(host: string, port: number, timeoutMs: number): Promise<Adapter> {
-    return new Adapter(await openSocket(host, port, timeoutMs));
+  static async open(at: SocketPlace | DevicePlace, timeoutMs: number): Promise<Adapter> {
+    if ('device' in at) {
+      const device = await openDevice(at.device, timeoutMs);
+      return new Adapter(device, () => closeDevice(device));
+    }
+    const socket = await openSocket(at.host, at.port, timeoutMs);
+    return new Adapter(socket, () => socket.destroy());
   }
 
   get ended(): FeedFault | undefined {
@@ -83,18 +92,18 @@ export class Adapter {
   }
 
   #write(...commands: readonly string[]): void {
-    if (!this.#ended) this.#socket.write(commands.map((command) => `${command}\r`).join(''));
+    if (!this.#ended) this.#line.write(commands.map((command) => `${command}\r`).join(''));
   }
 
   #receive(text: string): void {
     // A refusal ends a line as well, and says nothing that is waited for.
     const lines = (this.#text + text).replaceAll(BELL, RETURN).split(RETURN);
     this.#text = lines.pop() ?? '';
-    for (const line of lines) this.#line(line);
+    for (const line of lines) this.#said(line);
     if (this.#text.length > LONGEST_TEXT) this.#end(new FeedFault(say('feed.line-without-end')));
   }
 
-  #line(line: string): void {
+  #said(line: string): void {
     const [, bits] = /^F([0-9A-F]{2})$/iu.exec(line) ?? [];
     if (bits !== undefined) return this.#status?.(Number.parseInt(bits, 16));
     // What a command is acknowledged with may stand before a frame.
@@ -105,7 +114,7 @@ export class Adapter {
   #end(fault: FeedFault): void {
     if (this.#ended) return;
     this.#ended = fault;
-    this.#socket.destroy();
+    this.#hangUp();
     for (const hear of this.#onEnd) hear(fault);
   }
 }

@@ -10,6 +10,7 @@ import {
 } from '@lettura/core/record/onBoard';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Logger } from 'pino';
+import type { DevicePlace, SocketPlace } from '../feeds/addressOf.ts';
 import type { Feed } from '../feeds/feed.ts';
 import { FeedBuffer } from '../feeds/feedBuffer.ts';
 import { FeedFault } from '../feeds/feedFault.ts';
@@ -21,9 +22,9 @@ import { findUnits, type FoundUnit } from './findUnits.ts';
 import { readUnit } from './readUnit.ts';
 import { STANDARD_WAITS, Tester, type Waits } from './tester.ts';
 
-export interface VehicleFeedOptions extends WaitsBetween {
-  host: string;
-  port: number;
+export type VehicleFeedOptions = (SocketPlace | DevicePlace) & VehicleFollowed;
+
+interface VehicleFollowed extends WaitsBetween {
   name?: string | undefined;
   /** A stand-in that shows invented values. */
   simulated?: boolean;
@@ -140,14 +141,14 @@ export class VehicleFeed implements Feed {
   }
 
   #run(): Promise<void> {
-    const { host, port, connectMs = CONNECT_MS, waits = STANDARD_WAITS, log, ...between } = this.#options;
+    const { connectMs = CONNECT_MS, waits = STANDARD_WAITS, log, ...between } = this.#options;
     const { signal } = this.#stopped;
     return followAgain(
       async (works) => {
         // A bus that is asked does not go to sleep, and another tester may be on it: it is left alone until somebody looks.
         await this.buffer.attention.until(signal);
         if (signal.aborted) return;
-        const adapter = await Adapter.open(host, port, connectMs);
+        const adapter = await Adapter.open(this.#options, connectMs);
         this.#adapter = adapter;
         try {
           const tester = new Tester(adapter, waits);
