@@ -19,7 +19,9 @@ declare module '@mui/material/styles' {
   }
 }
 
-export const NUMERALS = "'Atkinson Hyperlegible Mono Variable', monospace";
+const SIGNS = "'Lettura Signs'";
+const LETTERS = `'Atkinson Hyperlegible Next Variable', ${SIGNS}, sans-serif`;
+export const NUMERALS = `'Atkinson Hyperlegible Mono Variable', ${SIGNS}, monospace`;
 
 /** Made for daylight and gloves: ink on paper, large targets, no decoration that carries no meaning. */
 export function themeNamed(name: ThemeName): Theme {
@@ -39,7 +41,7 @@ export function themeNamed(name: ThemeName): Theme {
     },
     shape: { borderRadius: 5 },
     typography: {
-      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
+      fontFamily: LETTERS,
       fontSize: 15,
       h1: { fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.25 },
       h2: { fontSize: '1.05rem', fontWeight: 700, lineHeight: 1.3 },
@@ -51,7 +53,7 @@ export function themeNamed(name: ThemeName): Theme {
       MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
       MuiButtonBase: {
         defaultProps: { disableRipple: true },
-        styleOverrides: { root: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif" } },
+        styleOverrides: { root: { fontFamily: LETTERS } },
       },
       MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: c.paper } } },
       MuiButton: { styleOverrides: { root: { minHeight: 44 } }, defaultProps: { disableElevation: true } },

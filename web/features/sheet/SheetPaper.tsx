@@ -25,6 +25,8 @@ export function SheetPaper({ area, id, scroll = false, children }: SheetPaperPro
         minHeight: 0,
         minWidth: 0,
         overflowY: scroll ? { md: 'auto' } : 'visible',
+        // What changes in one area lays out no other: a reading changes all of them, one after the other.
+        contain: { md: scroll ? 'strict' : 'layout style' },
       }}
       // A region that scrolls must be reachable without a pointer.
       tabIndex={scroll ? 0 : undefined}
