@@ -54,13 +54,18 @@ const DIALECTS: Record<string, string> = {
     ['Time/us,Out_A/V,Out_B/V'],
     ({ t, first, second }) => `${(1e6 * t).toFixed(0)},${first.toExponential(5)},${second.toExponential(5)}`,
   ),
+  'one value a row, each by its name': file(
+    ['Time (s);Item;Value;Unit'],
+    ({ t, first, second }) =>
+      `${t.toFixed(3)};Track A;${first.toFixed(3)};V\n${t.toFixed(3)};Track B;${second.toFixed(3)};V`,
+  ),
   'units without brackets, settings above': file(
     ['gain,1', 'Seconds,Volt A,Volt B', 's,V,V'],
     ({ t, first, second }) => `${t.toFixed(3)},${first.toFixed(3)},${second.toFixed(3)}`,
   ),
 };
 
-test('the same sweep as eight loggers write it: each is read as it is, and its dead spot found', async () => {
+test('the same sweep as nine loggers write it: each is read as it is, and its dead spot found', async () => {
   await openJob(page, app.url, {
     machine: 'Larch 1.6 crew van 8',
     complaint: 'hesitates at part pedal',

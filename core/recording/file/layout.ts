@@ -135,6 +135,16 @@ function usualLength(rows: readonly (readonly string[])[]): number {
   return [...counts].reduce((best, one) => (one[1] > best[1] ? one : best))[0];
 }
 
+/** With a point or a comma for its decimals. */
+export const isNumber = (cell: string): boolean => POINT_NUMBER.test(cell) || COMMA_NUMBER.test(cell);
+/** A time of day, or a date with it. */
+export const isMoment = (cell: string): boolean => CLOCK.test(cell) || DATE.test(cell);
+/** A word rather than a number or a moment. */
+export const hasLetters = (cell: string): boolean =>
+  /\p{L}/u.test(cell) && !isNumber(cell) && !isMoment(cell);
+/** What a column of moments is called. */
+export const namesTime = (cell: string): boolean => TIME_NAME.test(cell);
+
 const cellAt = (row: readonly string[], i: number): string => (row[i] ?? '').trim();
 
 /** At least half of the cells that hold anything are numbers or moments. */

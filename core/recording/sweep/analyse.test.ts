@@ -112,6 +112,17 @@ test('what the travel did not see is said', () => {
   expect(told?.sentence).toMatch(/low: 0(?:\.\d+)? position, high: 50(?:\.\d+)? position, rate: 100,/u);
 });
 
+test('of a pair that parts it is said which track stands, and whether both show the same', () => {
+  const first = pair().channels[0]!.values;
+  const sentence = (second: Float64Array) => {
+    const { seconds, channels } = pair();
+    const recording = { seconds, channels: [channels[0]!, { ...channels[1]!, values: second }] };
+    return coded(analyseSweep(recording, context())).find(({ kind }) => kind === 'pair')?.sentence;
+  };
+  expect(sentence(first.map(() => 1.1))).toMatch(/^sweep.track-stands-while-other-moves.*number: 2/su);
+  expect(sentence(first)).toMatch(/^sweep.tracks-show-the-same/su);
+});
+
 test('where a track drops out the pair is not told as broken too, and a dropout is no travel', () => {
   const [first] = pair().channels.map(({ values }) => values);
   const second = first!.map((value) => value / 2);

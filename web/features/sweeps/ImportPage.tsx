@@ -161,6 +161,9 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
               {chosen.opened.kind === 'json' && (
                 <Typography>{t('ui-sweeps.recording-product-says-itself-channels')}</Typography>
               )}
+              {chosen.opened.kind === 'table' && chosen.opened.joined && (
+                <Typography>{t('ui-sweeps.log-one-value-a-row')}</Typography>
+              )}
               {chosen.opened.kind === 'table' && (
                 <ColumnTable
                   layout={chosen.opened.layout}

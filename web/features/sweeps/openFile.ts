@@ -1,16 +1,34 @@
 import { fixed, say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
-import { layoutOf, looksBinary, looksLikeCandump, type Layout } from '@lettura/core/recording/file';
+import {
+  asTable,
+  layoutOf,
+  looksBinary,
+  looksLikeCandump,
+  namedRows,
+  type Layout,
+  type NamedRows,
+} from '@lettura/core/recording/file';
 import Papa from 'papaparse';
 
 export const MOST_FILE_MEGABYTES = 512;
+/** Each row becomes as many cells as there are items. */
+const MOST_JOINED_MEGABYTES = 32;
 const FIRST_BYTES = 256 * 1024;
 const SHOWN_ROWS = 5;
 const SETTLING_ROWS = 200;
 
 /** What the beginning of a file says: a log of frames, a recording of this product, or a table with a layout to confirm. */
 export type Opened =
-  { kind: 'candump' } | { kind: 'json' } | { kind: 'table'; layout: Layout; firstRows: string[][] };
+  | { kind: 'candump' }
+  | { kind: 'json' }
+  | {
+      kind: 'table';
+      layout: Layout;
+      firstRows: string[][];
+      /** Written anew, since each of its rows said which item it is of. */
+      joined?: Blob;
+    };
 
 /**
  * A tab or a semicolon in most lines separates them, whatever commas there are: those may be decimal. Otherwise the
@@ -52,6 +70,8 @@ export async function openFile(
     delimiter: surelyDelimiter(text),
     delimitersToGuess: [',', '|', ' '],
   });
+  const named = said.headerRows === undefined ? namedRows(data) : undefined;
+  if (named) return joinedFrom(file, named, meta.delimiter);
   const layout = layoutOf(data, meta.delimiter, said);
   if (!layout.ok) return layout;
   const { headerRows } = layout.value;
@@ -60,4 +80,19 @@ export async function openFile(
     layout: layout.value,
     firstRows: data.slice(headerRows, headerRows + SHOWN_ROWS),
   });
+}
+
+/** Of a log with one value a row the table that it makes. */
+async function joinedFrom(file: Blob, named: NamedRows, delimiter: string): Promise<Result<Opened, string>> {
+  if (file.size > MOST_JOINED_MEGABYTES * 1024 * 1024)
+    return fail(
+      'too-large',
+      say('app.log-of-values-up-mb-can-read', { most: fixed(MOST_JOINED_MEGABYTES, 0, 'MB') }),
+      say('app.export-shorter-stretch-fewer-channels'),
+    );
+  const { data } = Papa.parse<string[]>(await file.text(), { delimiter });
+  // A tab stands in no number, whichever sign its decimals have.
+  const joined = new Blob([Papa.unparse(asTable(data, named), { delimiter: '\t', newline: '\n' })]);
+  const opened = await openFile(joined);
+  return opened.ok && opened.value.kind === 'table' ? ok({ ...opened.value, joined }) : opened;
 }

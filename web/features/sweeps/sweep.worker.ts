@@ -1,7 +1,12 @@
 import { list, say, verbatim, type Message } from '@lettura/core/measure/message';
 import { readRecordingFile } from '@lettura/contract';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
-import { decodeCandump, NumberScanner, RECORDING_EXPORTS } from '@lettura/core/recording/file';
+import {
+  decodeCandump,
+  NumberScanner,
+  RECORDING_EXPORTS,
+  standingValues,
+} from '@lettura/core/recording/file';
 import {
   against,
   analyseSweep,
@@ -21,7 +26,7 @@ import { fetchRecording, sendRecording } from './sendRecording.ts';
 import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
 
 // One recording at a time: reading, analysing and decimating it would each hold up the thread that draws.
-let file: File | undefined;
+let file: Blob | undefined;
 let recording: Recording | undefined;
 let pyramids: MinMaxPyramid[] = [];
 
@@ -77,8 +82,10 @@ async function read({
     badExamples.map(({ row, column, text }) => say('app.row-column', { row, column, text: verbatim(text) })),
     'semicolons',
   );
-  const held = hold(scanned, [
-    ...(missingCells > 0 ? [say('app.empty-cells', { cells: missingCells })] : []),
+  const standing = missingCells > 0 ? standingValues(scanned) : undefined;
+  const held = hold(standing ?? scanned, [
+    ...(standing ? [say('app.one-value-a-row')] : []),
+    ...(missingCells > 0 && !standing ? [say('app.empty-cells', { cells: missingCells })] : []),
     ...(badCells > 0 ? [say('app.cells-no-numbers', { cells: badCells, where })] : []),
     ...(extraCells > 0 ? [say('app.cells-beyond', { cells: extraCells })] : []),
     ...(backwardRows > 0 ? [say('app.rows-without-moment', { rows: backwardRows })] : []),
@@ -122,7 +129,10 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
   switch (question.name) {
     case 'open':
       file = question.ask.file;
-      return openFile(file, { headerRows: question.ask.headerRows });
+      return openFile(file, { headerRows: question.ask.headerRows }).then((opened) => {
+        if (opened.ok && opened.value.kind === 'table') file = opened.value.joined ?? file;
+        return opened;
+      });
     case 'read':
       return read(question.ask);
     case 'fetch': {
