@@ -3,12 +3,14 @@ import { indexAfter, indexAt } from './recording.ts';
 
 /**
  * Lowest and highest of a channel in columns of equal time, whatever the moments of its samples. A column between two samples
- * has what a line between them has there; before the first, after the last and beside a gap it has nothing.
+ * has what a line between them has there, or what stands until the next one where only the changes were written down; before the first,
+ * after the last and beside a gap it has nothing.
  */
 export function envelopeInTime(
   seconds: Float64Array,
   pyramid: MinMaxPyramid,
   { fromSeconds, toSeconds, columns }: { fromSeconds: number; toSeconds: number; columns: number },
+  isOfChanges = false,
 ): Envelope {
   const lowest = new Float64Array(columns);
   const highest = new Float64Array(columns);
@@ -19,11 +21,18 @@ export function envelopeInTime(
     // The last column takes the end of the view as well.
     const end = column === columns - 1 ? indexAfter(seconds, toSeconds) : indexAt(seconds, from + width);
     if (end > start) [lowest[column], highest[column]] = pyramid.extremes(start, end);
-    else lowest[column] = highest[column] = lineAt(seconds, pyramid, start, from + width / 2);
+    else
+      lowest[column] = highest[column] = isOfChanges
+        ? standingAt(seconds, pyramid, start)
+        : lineAt(seconds, pyramid, start, from + width / 2);
     start = end;
   }
   return { lowest, highest };
 }
+
+/** What the sample before `next` says, until that one. */
+const standingAt = (seconds: Float64Array, pyramid: MinMaxPyramid, next: number): number =>
+  next <= 0 || next >= seconds.length ? NaN : pyramid.extremes(next - 1, next)[0];
 
 /** Between the sample before `next` and `next` itself. */
 function lineAt(seconds: Float64Array, pyramid: MinMaxPyramid, next: number, moment: number): number {

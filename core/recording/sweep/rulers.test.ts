@@ -67,3 +67,11 @@ test('one recording less another is what lies between them, as wide as a column 
     ...differenceOf(envelopeInTime(seconds, pyramid, gap), envelopeInTime(seconds, shifted, gap)).lowest,
   ]).toEqual([NaN, NaN]);
 });
+
+test('where only the changes were written down, the last one stands until the next', () => {
+  const pyramid = new MinMaxPyramid(Float64Array.from([1, 0, 1]));
+  const view = { fromSeconds: 0, toSeconds: 10, columns: 10 };
+  const changes = envelopeInTime(Float64Array.from([0, 4, 9]), pyramid, view, true);
+  expect([...changes.lowest]).toEqual([1, 1, 1, 1, 0, 0, 0, 0, 0, 1]);
+  expect([...changes.highest]).toEqual([...changes.lowest]);
+});

@@ -7,9 +7,12 @@ export {
   valueOfStep,
   type FastChannel,
 } from './fastChannels.ts';
+export { framePartsOf, type FramePart } from './frameParts.ts';
+export { isOnlyChanges } from './lineLevels.ts';
 export { lineEdges, type LineEdges } from './lineEdges.ts';
 export { serialMessages, type SerialMessage } from './serialMessages.ts';
 export {
+  NIBBLE_ZERO_TICKS,
   TELEGRAM_FAULTS,
   telegramsIn,
   type TelegramFault,

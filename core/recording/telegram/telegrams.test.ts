@@ -3,6 +3,7 @@ import {
   checksum4,
   fastChannelsOf,
   fastValues,
+  framePartsOf,
   serialMessages,
   telegramsIn,
   valueOfStep,
@@ -36,6 +37,25 @@ test.each(cases)('$name: every good frame is decoded, and no other', (one) => {
   expect(lostOf(found)).toBe(one.lost);
   expect(found.lostAtSeconds).toHaveLength(one.lost);
   if (!one.name.includes('drifts')) expect(found.tickSeconds * 1e6).toBeCloseTo(one.tickMicroseconds, 1);
+});
+
+test('the pulses of a frame lie where the edges were', () => {
+  const one = cases.find(({ lost, name }) => lost === 0 && !name.includes('drifts'))!;
+  const edges = edgesOf(one);
+  const found = telegramsIn(edges)!;
+  const nearest = (moment: number) =>
+    edges.reduce((least, edge) => Math.min(least, Math.abs(edge - moment)), Infinity);
+  for (const frame of found.status.keys()) {
+    const parts = framePartsOf(found, frame);
+    expect(parts.map(({ of }) => of)).toEqual([
+      'calibration',
+      'status',
+      ...Array.from({ length: one.nibbles }, () => 'data'),
+      'checksum',
+    ]);
+    for (const { untilSeconds } of parts.slice(0, -1))
+      expect(nearest(untilSeconds)).toBeLessThan(found.tickSeconds);
+  }
 });
 
 test('what is lost is told by its kind', () => {

@@ -4,8 +4,8 @@ import { checksum4, CHECKSUM_FORMS, type ChecksumForm } from './checksum.ts';
  * SAE J2716 (SENT), its figures from memory: a frame is a calibration pulse of 56 ticks, a status nibble, one to six data
  * nibbles, a checksum nibble, and perhaps a pause; a nibble of value v lasts 12 + v ticks from falling edge to falling edge.
  */
-const CALIBRATION_TICKS = 56;
-const NIBBLE_ZERO_TICKS = 12;
+export const CALIBRATION_TICKS = 56;
+export const NIBBLE_ZERO_TICKS = 12;
 const MOST_PAUSE_TICKS = 768;
 const MOST_NIBBLES = 6;
 /** 3 to 90 µs, each by a fifth off, and a little for the capture's own clock. */

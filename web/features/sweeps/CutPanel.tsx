@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { SaidProblem } from '../../ui/Said.tsx';
 import { said, t } from '../../ui/words.ts';
 import { fixed, say, verbatim } from '@lettura/core/measure/message';
+import { inMs, timeShown } from './timeWords.ts';
 import { ambientOf } from './ambientOf.ts';
 import { marksWithin } from './marksWithin.ts';
 import { useKeepSweep } from './useKeepSweep.ts';
@@ -32,7 +33,11 @@ export function CutPanel({ recording, sheet, view }: CutPanelProps) {
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<Problem>();
   const { fromSeconds, toSeconds } = view;
-  const stretch = { from: fixed(fromSeconds, 2), to: fixed(toSeconds, 2, 's') };
+  const length = toSeconds - fromSeconds;
+  const stretch = {
+    from: fixed(fromSeconds * (inMs(length) ? 1000 : 1), 2),
+    to: timeShown(toSeconds, 2, length),
+  };
   const usual = t('ui-sweeps.cut-name', { name: recording.name, ...stretch }).slice(0, MOST_LETTERS);
   const cut = async (): Promise<Problem | undefined> => {
     const fetched = await ask('fetch', { id: recording.id });

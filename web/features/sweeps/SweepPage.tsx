@@ -28,6 +28,8 @@ import { CutPanel } from './CutPanel.tsx';
 import { SweepPlots } from './SweepPlots.tsx';
 import { SweepExports } from './SweepExports.tsx';
 import type { LaidRulers, Rulers } from './rulers.ts';
+import { inMs, timeShown } from './timeWords.ts';
+import { useTelegrams } from './useTelegrams.ts';
 import { useSweepWorker, type AskSweep } from './useSweepWorker.ts';
 import { useRevise } from './useRevise.ts';
 import { useView } from './useView.ts';
@@ -90,11 +92,6 @@ const LINE_FINDINGS: ReadonlySet<SweepFinding['kind']> = new Set([
   'line-held',
 ]);
 
-/** In milliseconds where the stretch is so short that seconds would show nothing of it. */
-const inMs = (stretchSeconds: number): boolean => stretchSeconds < 0.1;
-const timeShown = (seconds: number, decimals: number, stretchSeconds: number) =>
-  inMs(stretchSeconds) ? fixed(1000 * seconds, decimals, 'ms') : fixed(seconds, decimals, 's');
-
 interface LoadedSweepProps {
   recording: RecordingInfo;
   ask: AskSweep;
@@ -142,7 +139,7 @@ function LoadedSweep({ recording, ask, looks, laid, onRevised }: LoadedSweepProp
   };
   const inPart = toSeconds - fromSeconds < durationSeconds;
   const isLine = findings.some(({ kind }) => LINE_FINDINGS.has(kind));
-  const carriesTelegrams = findings.some(({ kind }) => kind === 'telegrams');
+  const telegrams = useTelegrams(ask, findings.some(({ kind }) => kind === 'telegrams') ? signal : -1);
   return (
     <Box sx={{ minHeight: '100vh' }}>
       <PageHeader title={name}>
@@ -186,7 +183,10 @@ function LoadedSweep({ recording, ask, looks, laid, onRevised }: LoadedSweepProp
               {t('ui-sweeps.all')}
             </Button>
           </Box>
-          <SweepPlots {...{ recording, sheet, ask, looks, laid, marked, plot, revise }} />
+          <SweepPlots
+            {...{ recording, sheet, ask, looks, laid, marked, plot, revise }}
+            telegrams={telegrams?.telegrams}
+          />
           {band && !isLine && <AgainstPlot ask={ask} band={band} channels={channels} />}
           <SweepExports recording={recording} ask={ask} plot={plot} view={inPart ? view : undefined} />
           {sheet && inPart && <CutPanel recording={recording} sheet={sheet} view={view} />}
@@ -201,14 +201,13 @@ function LoadedSweep({ recording, ask, looks, laid, onRevised }: LoadedSweepProp
               onShow={to.show}
             />
           )}
-          {sheet && signal >= 0 && carriesTelegrams && (
+          {sheet && telegrams && (
             <TelegramPanel
-              ask={ask}
-              channel={signal}
+              read={telegrams}
               profile={sheet.sensor.profile}
               pressureUnit={units.absolute}
               name={name}
-              onShow={to.show}
+              onShow={to.fill}
             />
           )}
         </Box>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { JobSheet, RecordingInfo } from '@lettura/contract';
 import { differenceOf, type Envelope, type SweepFinding } from '@lettura/core/recording/sweep';
+import type { Telegrams } from '@lettura/core/recording/telegram';
 import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { t } from '../../ui/words.ts';
 import { BesideChoice, NOTHING_BESIDE } from './BesideChoice.tsx';
@@ -29,10 +30,13 @@ export interface SweepPlotsProps {
   /** What is drawn, for the picture of it. */
   plot: RefObject<HTMLDivElement | null>;
   revise: Revise;
+  /** What the signal says, where it says it in telegrams. */
+  telegrams: Telegrams | undefined;
 }
 
 /** Every channel over time, in the stretch that is looked at; read off by rulers, and beside another recording. */
-export function SweepPlots({ recording, sheet, ask, looks, laid, marked, plot, revise }: SweepPlotsProps) {
+export function SweepPlots(props: SweepPlotsProps) {
+  const { recording, sheet, ask, looks, laid, marked, plot, revise, telegrams } = props;
   const { channels, durationSeconds, findings, marks } = recording;
   const { view, put, zoom } = looks;
   const { fromSeconds, toSeconds } = view;
@@ -115,6 +119,7 @@ export function SweepPlots({ recording, sheet, ask, looks, laid, marked, plot, r
                 envelope={isLess ? differenceOf(envelope, other) : envelope}
                 other={isLess ? undefined : other}
                 isDifference={!!isLess}
+                telegrams={i === signal && !isLess ? telegrams : undefined}
                 {...shown}
                 findings={findings.filter(({ channel }) => channel === i)}
                 marked={marked?.channel === i ? marked : undefined}

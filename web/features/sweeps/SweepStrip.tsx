@@ -1,3 +1,4 @@
+import type { Telegrams } from '@lettura/core/recording/telegram';
 import type { Envelope, SweepFinding, SweepMark } from '@lettura/core/recording/sweep';
 import {
   extremesOf,
@@ -16,6 +17,7 @@ import {
   type Ink,
   type Surface,
 } from '../../ui/plot/index.ts';
+import { framesFit, paintFrames } from './paintFrames.ts';
 import { RULER_NAMES, type Rulers } from './rulers.ts';
 import { t } from '../../ui/words.ts';
 
@@ -32,6 +34,8 @@ export interface SweepStripProps {
   marks: readonly SweepMark[];
   /** Whether it is one recording less another: faults belong to neither of them alone. */
   isDifference: boolean;
+  /** Whose frames are drawn over the line, as soon as there is room for them. */
+  telegrams?: Telegrams | undefined;
   rulers: Rulers;
   heightPx: number;
   /** The lowest strip carries the scale of time. */
@@ -40,6 +44,7 @@ export interface SweepStripProps {
 
 const TIME_TICKS = 8;
 const BELOW_PX = 38;
+const FRAMES_SHARE = 0.16;
 /** Less than this of the view, and a finding is drawn as wide as one can see. */
 const HAIR_SHARE = 0.004;
 
@@ -65,7 +70,11 @@ export function SweepStrip(props: SweepStripProps) {
 function paintStrip(surface: Surface, props: SweepStripProps, ink: Ink): void {
   const { unit, envelope, other, fromSeconds, toSeconds, findings, marked, marks, last } = props;
   const range = [fromSeconds, toSeconds] as const;
-  const domain = roomyDomain(...extremesOf(envelope, ...(other ? [other] : [])), unit);
+  const lines = roomyDomain(...extremesOf(envelope, ...(other ? [other] : [])), unit);
+  const telegrams =
+    props.telegrams && framesFit(props.telegrams, range, surface.width) ? props.telegrams : undefined;
+  // Frames stand above their line.
+  const domain = telegrams ? ([lines[0], lines[1] + FRAMES_SHARE * (lines[1] - lines[0])] as const) : lines;
   const frame = frameOf(surface, range, domain, last ? BELOW_PX : MARGIN.top);
   paintAcross(surface, frame, range, {
     ticks: TIME_TICKS,
@@ -84,6 +93,7 @@ function paintStrip(surface: Surface, props: SweepStripProps, ink: Ink): void {
     marks.map(({ atSeconds }) => atSeconds),
     ink,
   );
+  if (telegrams) paintFrames(surface, frame, range, telegrams, ink);
   paintRulers(surface, frame, props.rulers, RULER_NAMES, ink);
 }
 

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quantity';
 import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { fastChannelsOf, fastValues, valueOfStep } from '@lettura/core/recording/telegram';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import { downloadText } from '../../ui/downloadText.ts';
 import { fileName } from '../../ui/fileName.ts';
@@ -20,12 +20,10 @@ import { t } from '../../ui/words.ts';
 import type { ReadTelegrams } from './sweepMessages.ts';
 import { SerialMessages } from './SerialMessages.tsx';
 import { telegramsCsv } from './telegramsCsv.ts';
-import type { AskSweep } from './useSweepWorker.ts';
 import type { View } from './useView.ts';
 
 export interface TelegramPanelProps {
-  ask: AskSweep;
-  channel: number;
+  read: ReadTelegrams;
   profile: SensorProfile;
   pressureUnit: PressureUnit;
   /** Of the recording. */
@@ -36,24 +34,13 @@ export interface TelegramPanelProps {
 const ROWS = 12;
 
 /** The frames of a line that carries telegrams, one a row, and the messages that they spell bit by bit. */
-export function TelegramPanel({ ask, channel, profile, pressureUnit, name, onShow }: TelegramPanelProps) {
-  const [read, setRead] = useState<ReadTelegrams>();
+export function TelegramPanel({ read, profile, pressureUnit, name, onShow }: TelegramPanelProps) {
   const [page, setPage] = useState(0);
-  useEffect(() => {
-    let current = true;
-    void ask('telegrams', { channel }).then((answer) => {
-      if (current && answer.ok) setRead(answer.value);
-    });
-    return () => {
-      current = false;
-    };
-  }, [ask, channel]);
-  const telegrams = read?.telegrams;
+  const { telegrams } = read;
   const channels = useMemo(
-    () => (telegrams ? fastChannelsOf(telegrams).map((one) => fastValues(telegrams, one)) : []),
+    () => fastChannelsOf(telegrams).map((one) => fastValues(telegrams, one)),
     [telegrams],
   );
-  if (!read || !telegrams) return null;
   const { layout, startSeconds, status, tickSeconds } = telegrams;
   const frames = status.length;
   const frameSeconds = (FRAME_TICKS + 27 * layout.nibbles) * tickSeconds;

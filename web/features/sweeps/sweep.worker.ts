@@ -19,7 +19,7 @@ import {
   stretchOf,
   type Recording,
 } from '@lettura/core/recording/sweep';
-import { lineEdges, serialMessages, telegramsIn } from '@lettura/core/recording/telegram';
+import { isOnlyChanges, lineEdges, serialMessages, telegramsIn } from '@lettura/core/recording/telegram';
 import { openFile } from './openFile.ts';
 import { unpacked } from './packRecording.ts';
 import { fetchRecording, sendRecording } from './sendRecording.ts';
@@ -29,12 +29,15 @@ import type { Held, Question, Reply, SweepQuestions } from './sweepMessages.ts';
 let file: Blob | undefined;
 let recording: Recording | undefined;
 let pyramids: MinMaxPyramid[] = [];
+/** Of each channel, whether it is a logic capture that writes down the changes alone. */
+let ofChanges: boolean[] = [];
 
 const PROGRESS_BYTES = 4 * 1024 * 1024;
 
 function hold(held: Recording, remarks: Message[] = []): Held {
   recording = held;
   pyramids = held.channels.map(({ values }) => new MinMaxPyramid(values));
+  ofChanges = held.channels.map(({ values }) => isOnlyChanges(values) && new Set(values).size === 2);
   return {
     samples: held.seconds.length,
     durationSeconds: held.seconds.at(-1) ?? 0,
@@ -153,7 +156,11 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       if (!recording) return nothingHeld();
       const { seconds } = recording;
       const { channels, ...view } = question.ask;
-      return ok(channels.map((channel) => envelopeInTime(seconds, pyramidOf(channel), view)));
+      return ok(
+        channels.map((channel) =>
+          envelopeInTime(seconds, pyramidOf(channel), view, ofChanges[channel] ?? false),
+        ),
+      );
     }
     case 'rulers': {
       if (!recording) return nothingHeld();

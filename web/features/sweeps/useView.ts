@@ -44,6 +44,11 @@ export function useView(durationSeconds: number) {
     earlier: () => move(-1),
     later: () => move(1),
     all: () => setChosen(undefined),
+    /** With little beside it: of what lies side by side, one is looked at. */
+    fill: ({ fromSeconds, toSeconds }: View) => {
+      const room = (toSeconds - fromSeconds) / 4;
+      put(fromSeconds - room, toSeconds + room);
+    },
     show: ({ fromSeconds, toSeconds }: View) => {
       const length = toSeconds - fromSeconds;
       const room = (length === 0 ? MARK_ROOM_SECONDS : Math.max(LEAST_ROOM_SECONDS, length * ROOM)) / 2;
