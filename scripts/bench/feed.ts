@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
 import { feedEvent } from '@lettura/contract';
 import express from 'express';
@@ -7,15 +8,18 @@ import { MeterFeed } from '../../server/feeds/meterFeed.ts';
 import { simulatedInstrument } from '../../server/feeds/simulatedInstrument.ts';
 import { streamFeed } from '../../server/feeds/streamFeed.ts';
 
+/** As long as a run of all figures can wait; ten minutes, `node --import tsx scripts/bench/feed.ts 600`, show what a shorter time does not. */
 const SECONDS = 20;
 const SAMPLES_PER_SECOND = 200;
 
 /** Four channels at 200 samples a second, from an instrument over a socket through the server to a listener, on loopback. */
-export async function feedFigures(): Promise<{
+export async function feedFigures(seconds = SECONDS): Promise<{
   samples: number;
   lost: number;
   p95Ms: number;
   aSecond: number;
+  /** Of this process, at a tenth of the time and at its end. */
+  heapMegabytes: readonly [early: number, late: number];
 }> {
   const instrument = await simulatedInstrument();
   const feed = new MeterFeed({
@@ -33,7 +37,14 @@ export async function feedFigures(): Promise<{
   const response = await fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}/stream`);
   const numbers: number[] = [];
   const latenciesMs: number[] = [];
-  const end = Date.now() + SECONDS * 1000;
+  const end = Date.now() + seconds * 1000;
+  const heapMegabytes: [number, number] = [NaN, NaN];
+  const heap = () => {
+    globalThis.gc?.();
+    // What was measured is kept here, and not by the server.
+    return (process.memoryUsage().heapUsed - 16 * numbers.length) / 2 ** 20;
+  };
+  setTimeout(() => (heapMegabytes[0] = heap()), seconds * 100);
   let text = '';
   for await (const piece of response.body!.pipeThrough(new TextDecoderStream())) {
     text += piece;
@@ -50,6 +61,7 @@ export async function feedFigures(): Promise<{
     }
     if (Date.now() > end) break;
   }
+  heapMegabytes[1] = heap();
   stopping.abort();
   await feed.stop();
   await instrument.close();
@@ -60,6 +72,10 @@ export async function feedFigures(): Promise<{
     samples: numbers.length,
     lost,
     p95Ms: latenciesMs[Math.floor(0.95 * latenciesMs.length)]!,
-    aSecond: numbers.length / SECONDS,
+    aSecond: numbers.length / seconds,
+    heapMegabytes,
   };
 }
+
+if (process.argv[1] === fileURLToPath(import.meta.url))
+  console.log(await feedFigures(Number(process.argv[2] ?? SECONDS)));
