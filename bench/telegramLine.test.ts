@@ -125,7 +125,7 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
     ],
   });
   const [told] = inWords(analyseSweep(at(200_000, 500, 0.3), { profile, uses: ['signal'] }));
-  expect(told!.sentence).toMatch(/steady 500\.0 Hz, up for 30\.0 % of the time/u);
+  expect(told!.sentence).toMatch(/steady 500\.0 Hz between 100 mV and 4\.80 V, up for 30\.0 % of the time/u);
   // A contact that opens now and then in a fast capture is no line that toggles: its dropouts are looked for.
   const seconds = Float64Array.from({ length: 60_000 }, (_, i) => i / 30_000);
   const loose = Float64Array.from(seconds, (_, i) => ((i * i) % 911 < 90 && i % 1200 < 70 ? 0.02 : 2.5));

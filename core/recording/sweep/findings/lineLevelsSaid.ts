@@ -1,4 +1,12 @@
-import { fixed, measured, plain, say, volts, type Message } from '../../../measure/message/index.ts';
+import {
+  fixed,
+  measured,
+  NOTHING_TO_SAY,
+  plain,
+  say,
+  volts,
+  type Message,
+} from '../../../measure/message/index.ts';
 import { RECEIVED_VOLTS } from '../../../machine/limits/index.ts';
 import {
   fastChannelsOf,
@@ -81,6 +89,11 @@ export function unread(line: Toggling, name: Message): Message {
       name,
       frequency: fixed(1 / mean, 1, 'Hz'),
       duty: fixed(100 * upShare, 1, '%'),
+      // Levels that a logic capture calls 0 and 1 are no voltages.
+      levels:
+        line.isLogic && line.lowVolts === 0 && line.highVolts === 1
+          ? NOTHING_TO_SAY
+          : say('sweep.between-levels', { low: volts(line.lowVolts), high: volts(line.highVolts) }),
     });
   if (sampleSeconds > 0 && shortest < FEWEST_SAMPLES_A_PULSE * sampleSeconds)
     return say('sweep.capture-too-slow', {
