@@ -74,4 +74,7 @@ test('where only the changes were written down, the last one stands until the ne
   const changes = envelopeInTime(Float64Array.from([0, 4, 9]), pyramid, view, true);
   expect([...changes.lowest]).toEqual([1, 1, 1, 1, 0, 0, 0, 0, 0, 1]);
   expect([...changes.highest]).toEqual([...changes.lowest]);
+  // Up from 2 to 4, down to 8: a third of the time.
+  const read = atRulers(Float64Array.from([0, 4, 9]), Float64Array.from([1, 0, 1]), pyramid, [2, 8], true);
+  expect(read).toEqual({ at: [1, 0], between: { lowest: 0, highest: 1, mean: 1 / 3 } });
 });

@@ -166,7 +166,9 @@ async function answer(question: Question): Promise<Result<unknown, string>> {
       if (!recording) return nothingHeld();
       const { seconds, channels } = recording;
       const { moments } = question.ask;
-      return ok(channels.map(({ values }, i) => atRulers(seconds, values, pyramidOf(i), moments)));
+      return ok(
+        channels.map(({ values }, i) => atRulers(seconds, values, pyramidOf(i), moments, ofChanges[i])),
+      );
     }
     case 'cut': {
       if (!recording) return nothingHeld();
