@@ -7,15 +7,17 @@ import { engineSaid, isSteady, running, sameDrive } from '@lettura/core/machine/
 import type { EngineFlowReading } from '@lettura/core/record/evidence';
 import { fromKpa, toKelvin, toKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import { speedDensityFlow, type CaseFile } from '@lettura/core/judge/checks';
-import { useState } from 'react';
+import { useStored } from '../../app/useStored.ts';
 import { fieldNumber } from '../../ui/fieldNumber.ts';
 import type { Units } from '../../ui/units.ts';
 import { said, t } from '../../ui/words.ts';
 import { verbatim } from '@lettura/core/measure/message';
+import { airflowDraftOf, type AirflowDraft } from './airflowDraft.ts';
 import { AirflowAgainst, AirflowByRule } from './AirflowAgainst.tsx';
 import type { EntryActions, RecordedState } from './useEntry.ts';
 
 export interface AirflowCheckProps {
+  jobId: string;
   caseFile: CaseFile;
   state: RecordedState;
   units: Units;
@@ -30,7 +32,7 @@ const onRecord = ({ isolation }: CaseFile, state: RecordedState): EngineFlowRead
   );
 
 /** As it was put on record, so that a figure can be mended; else empty. */
-const textOf = (kept: EngineFlowReading | undefined, { absolute }: Units) =>
+const textOf = (kept: EngineFlowReading | undefined, { absolute }: Units): AirflowDraft =>
   kept
     ? {
         litres: String(kept.displacementLitres),
@@ -46,8 +48,9 @@ const inUnit = (kpa: number, unit: PressureUnit): string =>
 const DIGITS = 5;
 
 /** A flow meter beside what speed, pressure and temperature call for, and beside the litres rule at idle. */
-export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: AirflowCheckProps) {
-  const [text, setText] = useState(() => textOf(onRecord(caseFile, state), units));
+export function AirflowCheck({ jobId, caseFile, state, units, simulated, onKeep }: AirflowCheckProps) {
+  const [draft, setText, forget] = useStored(airflowDraftOf(jobId, state.engine), undefined);
+  const text = draft ?? textOf(onRecord(caseFile, state), units);
   const litresText = text.litres || String(caseFile.displacementLitres ?? '');
   const airText = text.air || String(caseFile.ambient?.airCelsius ?? '');
   const read = {
@@ -131,7 +134,7 @@ export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: Airf
             <Button
               variant="contained"
               sx={{ my: 1 }}
-              onClick={() =>
+              onClick={() => {
                 onKeep(
                   figures,
                   state,
@@ -142,8 +145,9 @@ export function AirflowCheck({ caseFile, state, units, simulated, onKeep }: Airf
                     air: verbatim(`${airText} °C`),
                     filling: verbatim(text.efficiency),
                   }),
-                )
-              }
+                );
+                forget();
+              }}
             >
               {t('ui-sheet.keep-engine-flow')}
             </Button>

@@ -32,6 +32,7 @@ import { budgetRows, type UncertaintyTerm } from '@lettura/core/measure/uncertai
 import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface ComparePanelProps {
+  jobId: string;
   caseFile: CaseFile;
   state: RecordedState;
   units: Units;
@@ -41,7 +42,8 @@ export interface ComparePanelProps {
 }
 
 /** Everything that tells the same quantity, on one basis, with the doubt of each; and what was read again later. */
-export function ComparePanel({ caseFile, state, units, simulated, onEngineFlow }: ComparePanelProps) {
+export function ComparePanel(props: ComparePanelProps) {
+  const { jobId, caseFile, state, units, simulated, onEngineFlow } = props;
   const { sources, pairs, noSensor } = comparisonsIn(caseFile, state);
   const tracks = trackPairIn(caseFile, state);
   const { ambient, profile } = caseFile;
@@ -149,7 +151,7 @@ export function ComparePanel({ caseFile, state, units, simulated, onEngineFlow }
         <AirflowCheck
           // Of another state other figures are read.
           key={state.engine}
-          {...{ caseFile, state, units, simulated }}
+          {...{ jobId, caseFile, state, units, simulated }}
           onKeep={onEngineFlow}
         />
       )}

@@ -161,6 +161,7 @@ export function SheetSection({
     case 'compare':
       return (
         <ComparePanel
+          jobId={sheet.job.id}
           {...{ caseFile, state, units }}
           simulated={sheet.bench && machineOf(sheet.bench)}
           onEngineFlow={entry.enterEngineFlow}
