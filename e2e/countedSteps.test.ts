@@ -79,6 +79,12 @@ test('by the digits of the meter alone the same table takes three a point, and n
   await page.keyboard.press('Enter');
   await page.getByRole('alert').getByText('Type all digits, 123 for 1.23, or the point as well.').waitFor();
   expect(await fields.nth(3).inputValue()).toBe('12');
+  // It outlives a look elsewhere.
+  await tap(tab('Record'));
+  await tap(tab('Pump & sweep'));
+  expect(await fields.nth(3).inputValue()).toBe('12');
+  await fields.nth(3).focus();
+  await page.keyboard.press('End');
   await page.keyboard.type('6');
   await table.getByText('1.260').waitFor();
   await page.getByRole('button', { name: 'As typed' }).click();

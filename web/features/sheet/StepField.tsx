@@ -1,7 +1,11 @@
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useRef, useState } from 'react';
+import { useParams } from 'react-router';
+import { z } from 'zod';
+import { ownDraft } from '../../app/stored.ts';
 import { NUMERALS } from '../../app/theme.ts';
+import { useStored } from '../../app/useStored.ts';
 import { t } from '../../ui/words.ts';
 import { formExample, isHalfAFigure, wholeFigure, type FigureForm } from './figureDigits.ts';
 
@@ -19,6 +23,9 @@ export interface StepFieldProps {
   onEnter: (text: string) => boolean;
 }
 
+const stepDraft = (jobId: string, label: string) =>
+  ownDraft(`lettura.step-draft.${jobId}.${label}`, z.string(), '');
+
 /** One field of a table that is filled row by row: Enter goes to the next one, and what was refused stays under the hand. */
 export function StepField({
   label,
@@ -30,13 +37,16 @@ export function StepField({
   onType,
   onEnter,
 }: StepFieldProps) {
-  const [text, setText] = useState('');
+  const { jobId = '' } = useParams();
+  // Half a figure, and what was refused, outlive a change of section and a reload.
+  const [text, setText, forget] = useStored(stepDraft(jobId, label), '');
   const [isHalf, setIsHalf] = useState(false);
   // Going to the next field leaves this one before it is drawn anew: what is recorded already is not recorded again.
-  const typed = useRef('');
+  const typed = useRef(text);
   const change = (to: string) => {
     typed.current = to;
-    setText(to);
+    if (to === '') forget();
+    else setText(to);
     setIsHalf(false);
     onType?.(to);
   };
