@@ -30,6 +30,17 @@ test('rows that say which item they are of become a column for each, which stand
   ]);
 });
 
+test('values of one item that share a moment keep a row each', () => {
+  const rows = rowsOf('1,A,5\n1,B,6\n1,A,7\n1,A,8\n2,B,9');
+  expect(asTable(rows, { headerRows: 0, time: 0, name: 1, value: 2, unit: undefined })).toEqual([
+    ['time', 'A', 'B'],
+    ['1', '5', '6'],
+    ['1', '7', '6'],
+    ['1', '8', '6'],
+    ['2', '8', '9'],
+  ]);
+});
+
 test.each([
   ['a clock and decimal commas', ';', (i: number) => `09:00:${10 + i},5;${i % 2 ? 'A' : 'B'};${i},25`],
   ['the name before the moment', ',', (i: number) => `${i % 2 ? 'A' : 'B'},${i},${30 - i}`],

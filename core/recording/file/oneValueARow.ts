@@ -82,6 +82,8 @@ export function asTable(
   const table: string[][] = [header];
   const standing: string[] = [];
   let last: string[] | undefined;
+  /** Items of which the last row has a value of its own, and not one that stands. */
+  const own = new Set<number>();
   for (const row of rows.slice(headerRows)) {
     const [moment = '', item = '', reads = ''] = [row[time], row[name], row[value]].map((text) =>
       text?.trim(),
@@ -95,8 +97,13 @@ export function asTable(
       header.push(said === '' ? item : `${item} [${said}]`);
     }
     standing[at] = reads;
-    if (last?.[0] === moment) last[at + 1] = reads;
-    else table.push((last = [moment, ...standing]));
+    // A clock of whole seconds gives several values of one item the same moment: each has its row.
+    if (last?.[0] === moment && !own.has(at)) last[at + 1] = reads;
+    else {
+      own.clear();
+      table.push((last = [moment, ...standing]));
+    }
+    own.add(at);
   }
   for (const row of table) for (let i = 0; i < header.length; i++) row[i] ??= '';
   return table;
