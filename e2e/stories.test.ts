@@ -35,6 +35,17 @@ async function look(question: RegExp, answer: string): Promise<void> {
   await saved();
 }
 
+/** A look alone clears no contact: what the sensor says by itself. */
+async function fedPastItsPlug(volts: string): Promise<void> {
+  await section(page, 'Isolate');
+  await choose(page, 'Sensor’s own pins');
+  const alone = page.getByRole('region', { name: 'Powered by itself' });
+  await alone.getByRole('textbox', { name: 'Signal pin, V' }).fill(volts);
+  await alone.getByRole('button', { name: 'Save Signal pin, V' }).click();
+  await alone.getByText(/^Read: /u).waitFor();
+  await section(page, 'Reading');
+}
+
 /** The verdict that the readings prove is put on record. */
 async function decided(title: string): Promise<void> {
   await weighed(page);
@@ -101,6 +112,7 @@ test('boost that sticks under load: cleaned it is still bad, replaced it is prov
   await section(page, 'Reading');
   await look(/^Is the hose to the sensor on/u, 'Sound and clear');
   await look(/^Are the terminals of the sensor plug/u, 'Clean and tight');
+  await fedPastItsPlug('1.27');
   await decided('Sensor');
 
   const pumped = /^Read again: Signal at the sensor plug, key on, engine off, with the hand pump on/u;
@@ -154,6 +166,7 @@ test('a filter sensor that reads too high: its hoses are sound; the new one is r
   await look(/^Is the hose to the sensor on/u, 'Sound and clear');
   await look(/^Is each hose on its own port/u, 'Each on its own');
   await look(/^Are the terminals of the sensor plug/u, 'Clean and tight');
+  await fedPastItsPlug('1.60');
   await decided('Sensor');
   await choose(page, 'Plug off');
   await section(page, 'Isolate');

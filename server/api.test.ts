@@ -1,5 +1,6 @@
 import journal from './db/migrations/meta/_journal.json' with { type: 'json' };
 import { problemDetails } from '@lettura/contract';
+import { poweredByItself } from '@lettura/core/judge/isolation';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { migrateToLatest } from './db/connect.ts';
@@ -16,6 +17,7 @@ afterAll(() => server.close());
 
 const now = () => new Date().toISOString();
 const corvel = SHIPPED_SENSORS.find(({ name }) => name.startsWith('Corvel MS-3'))!;
+const { family, profile } = corvel;
 
 const openJob = (sensorId: string = corvel.id) => openTestJob(server, sensorId);
 const record = (reading: { jobId: string; [field: string]: unknown }) =>
@@ -214,6 +216,18 @@ test('no verdict on a sensor before its supply and return are proven; “not pro
   expect(alone.status).toBe(422);
   expect(alone.body.detail).toMatch(/^Not proven yet/u);
   await record(wire(job.id, { volts: 2.2 }));
+  // Its contacts were looked at and no more.
+  const looked = await server.call('POST', path, proven);
+  expect(looked.body.detail).toContain('fed past its plug');
+  await record({
+    id: v7(),
+    jobId: job.id,
+    kind: 'between',
+    takenAt: now(),
+    enteredText: '2.2',
+    ...poweredByItself({ family, profile, wires: ['reference', 'signal', 'return'] }),
+    volts: 2.2,
+  });
   expect((await server.call('POST', path, proven)).status).toBe(201);
   expect((await server.call('POST', path, proven)).status).toBe(200);
 });

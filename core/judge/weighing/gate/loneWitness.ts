@@ -1,19 +1,23 @@
 import { say } from '../../../measure/message/index.ts';
+import { isLinked } from '../../../machine/family/index.ts';
 import { spotOf, type Lane } from '../../../machine/places/index.ts';
 import { isForetold, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
+import { byItselfVolts, poweredByItself } from '../../isolation/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
 import { notGoingWith } from './misfits.ts';
 import { type Posterior } from '../posterior/posterior.ts';
 import { sharesWithout } from '../posterior/sharesWithout.ts';
-import type { WeighedCase } from '../hypotheses/weighedCase.ts';
+import type { WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 
 /** Parts that are thrown away, and looms that are opened: what condemns them is read twice. */
 const CONDEMNED: readonly Decision['class'][] = ['sensor', 'wrong-part', 'control-unit', 'wire'];
 /** A reading without which the class of the leading decision would stand at less than this is its only witness. */
 const STANDS_WITHOUT = 0.5;
+/** A sensor that would stand at less than this without a look at its contacts is cleared of them by that look alone. */
+const CLEARED_WITHOUT_LOOK = 0.9;
 
 /** All that must be on record before a verdict on a decision that leads clearly: at last, what it hangs on or fails by alone. */
 export function wholeGate(
@@ -29,6 +33,7 @@ export function wholeGate(
     ? [
         ...items,
         ...loneWitnesses(decision, weighed, known, decisions, caseFile),
+        ...pastItsContacts(decision, weighed, known, decisions, caseFile, wires),
         ...contradictions(decision, weighed, known, caseFile),
       ]
     : items;
@@ -58,12 +63,48 @@ function loneWitnesses(
   return weighed.readings.flatMap((witness) => {
     const { id } = witness;
     const one = taken.find((reading) => reading.id === id);
-    if (!one) return [];
-    const shares = classShares(decisions, decisionShares(decisions, sharesWithout(witness, known, weighed)));
-    if ((shares.find((of) => of.class === sort)?.share ?? 0) >= STANDS_WITHOUT) return [];
+    if (!one || shareWithout(witness, sort, weighed, known, decisions) >= STANDS_WITHOUT) return [];
     return readAgain(one, caseFile);
   });
 }
+
+/** A contact that fails looks good once in seven times: past its plug a sensor shows by itself what is its own. */
+function pastItsContacts(
+  { class: sort }: Decision,
+  weighed: WeighedCase,
+  known: Posterior,
+  decisions: Decisions,
+  { family, profile, companion, observations, readings, isolation }: CaseFile,
+  wires: readonly Lane[],
+): GateItem[] {
+  const by = isLinked(family) ? undefined : poweredByItself({ family, profile, companion, wires });
+  if (sort !== 'sensor' || !by) return [];
+  const looks = observations.filter(({ observation, holds }) => observation === 'plug-contacts' && holds);
+  const hangsOnLook = weighed.readings
+    .filter(({ id }) => looks.some((look) => look.id === id))
+    .some((look) => shareWithout(look, sort, weighed, known, decisions) < CLEARED_WITHOUT_LOOK);
+  if (!hangsOnLook) return [];
+  const wasFed = byItselfVolts(by, [...readings, ...isolation]) !== undefined;
+  return [
+    {
+      label: say('gate.past-its-contacts'),
+      state: wasFed ? 'proven' : 'missing',
+      reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
+    },
+  ];
+}
+
+/** The share of a class as it would be without one of the readings. */
+const shareWithout = (
+  reading: WeighedReading,
+  sort: Decision['class'],
+  weighed: WeighedCase,
+  known: Posterior,
+  decisions: Decisions,
+): number =>
+  classShares(decisions, decisionShares(decisions, sharesWithout(reading, known, weighed))).find(
+    (of) => of.class === sort,
+  )?.share ?? 0;
 
 /** Of a reading that stands alone: that it is taken a second time. */
 function readAgain(one: AnyEvidence, { readings, isolation }: CaseFile): GateItem[] {
