@@ -197,6 +197,14 @@ test.each([
     'a polynomial that turns round',
     { form: 'polynomial', coefficients: [0, 0, 1], fromVolts: -1, toVolts: 2, ratiometric: false },
   ],
+  [
+    'telegrams without a second step',
+    { form: 'telegrams', low: { step: 193, value: 0 }, high: { step: 193, value: 250 } },
+  ],
+  [
+    'a step that is none of the values',
+    { form: 'telegrams', low: { step: 0, value: 0 }, high: { step: 3896, value: 250 } },
+  ],
   ['a hot element without heat', { form: 'hot-element', a: 1, b: 0, n: 0.5 }],
   ['an exponent that describes no element', { form: 'hot-element', a: 1, b: 1, n: 3 }],
 ] as const)('%s is refused', (_what, transfer) => {

@@ -14,6 +14,8 @@ const volts = z.number().min(-1).max(16);
 /** In the unit of what is measured: kPa, %, ° or g/s. */
 const value = z.number().min(-1000).max(400_000);
 const width = z.number().positive().max(200_000);
+/** Of the twelve bits of a telegram those that are a value (SAE J2716, from memory). */
+const stepPoint = z.strictObject({ step: z.number().int().min(1).max(4088), value });
 const curvePoint = z.strictObject({ volts, value });
 
 export const MOST_TABLE_POINTS = 10_000;
@@ -60,6 +62,11 @@ const transfer = z.discriminatedUnion('form', [
         path: ['coefficients'],
       },
     ),
+  z
+    .strictObject({ form: z.literal('telegrams'), low: stepPoint, high: stepPoint })
+    .refine(({ low, high }) => low.value < high.value && low.step !== high.step, {
+      error: refusal(say('refusal.two-points-must-differ-in')),
+    }),
   z.strictObject({
     form: z.literal('hot-element'),
     a: z.number().min(0).max(256),

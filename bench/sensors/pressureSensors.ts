@@ -150,6 +150,25 @@ export const PRESSURE_SENSORS = {
       differenceThatMatters: 6000,
     }),
   },
+  27: {
+    name: 'Tolland FR-180T fuel rail pressure, telegrams',
+    family: 'fuel-rail-pressure',
+    source: INVENTED,
+    notes:
+      'Sends telegrams (SAE J2716); its ends are those of the standard. Looks like the FR-180 but for the letter. Never open the rail to tee a gauge in: compare with live data.',
+    profile: profileOf({
+      measures: 'gauge-pressure',
+      transfer: {
+        form: 'telegrams',
+        low: { step: 193, value: 0 },
+        high: { step: 3896, value: 180_000 },
+      },
+      lowest: 0,
+      highest: 180_000,
+      tolerance: { form: 'of-span', percent: 2 },
+      differenceThatMatters: 6000,
+    }),
+  },
   23: {
     name: 'Corvel MT-4 manifold pressure and air temperature',
     family: 'manifold-pressure',

@@ -108,7 +108,7 @@ test('a gauge and a hand pump are nothing for a pedal, and a recording was looke
   expect((await say(pumped.id, { sensorId: pedal.id, revision: 1 })).body.detail).toContain('2 readings');
   expect((await say(pumped.id, { sensorId: sibling.id, revision: 1 })).status).toBe(200);
   const recorded = await openJob();
-  const sent = await server.call('POST', `/jobs/${recorded.id}/recordings`, {
+  const recording = (findings: readonly object[]) => ({
     id: v7(),
     jobId: recorded.id,
     name: 'idle',
@@ -117,13 +117,30 @@ test('a gauge and a hand pump are nothing for a pedal, and a recording was looke
     samples: 2,
     durationSeconds: 1,
     channels: [{ name: 'Signal', unit: 'V', use: 'signal' }],
-    findings: [],
+    findings,
     marks: [],
     note: '',
     data: deflateRawSync(Buffer.from(Float64Array.of(0, 1, 2.5, 2.6).buffer)).toString('base64'),
   });
-  expect(sent.status).toBe(201);
-  expect((await say(recorded.id, { sensorId: sibling.id, revision: 1 })).body.detail).toContain(
+  const send = (findings: readonly object[]) =>
+    server.call('POST', `/jobs/${recorded.id}/recordings`, recording(findings));
+  const told = (kind: string, sentence: object) => ({
+    kind,
+    weight: 'note',
+    sentence,
+    channel: 0,
+    fromSeconds: 0,
+    untilSeconds: 1,
+  });
+  // A line that stands, stands whatever is on it.
+  const name = { code: 'sweep.the-signal' };
+  expect(
+    (await send([told('line-held', { code: 'sweep.looked-for-telegrams', values: { name } })])).status,
+  ).toBe(201);
+  expect((await say(recorded.id, { sensorId: sibling.id, revision: 1 })).status).toBe(200);
+  expect((await say(recorded.id, { sensorId: first.id, revision: 2 })).status).toBe(200);
+  expect((await send([told('travel', name)])).status).toBe(201);
+  expect((await say(recorded.id, { sensorId: sibling.id, revision: 3 })).body.detail).toContain(
     'a recording',
   );
 });

@@ -8,6 +8,7 @@ import {
 } from '@lettura/contract';
 import { list, say, verbatim } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
+import { hangsOnSensor } from '@lettura/core/recording/sweep';
 import { and, eq, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
@@ -73,7 +74,7 @@ export async function changeSubject(
 /** What is on record would be judged by a sensor that it was not read on. */
 async function whyNot(
   db: Database,
-  { id: jobId, bench, pins }: JobRow,
+  { id: jobId, bench, pins, sensorId }: JobRow,
   chosen: Sensor,
 ): Promise<Result<never, 'sensor-does-not-fit'> | undefined> {
   if (bench)
@@ -101,10 +102,15 @@ async function whyNot(
       }),
       say('server.take-them-back-or-new-job'),
     );
-  if (recordings.length > 0)
+  const former = await sensorStore(db).find(sensorId);
+  // A capture tells of its line, whichever sensor is on it.
+  const hanging = recordings.filter(
+    ({ findings }) => !former || hangsOnSensor(findings, former.profile, chosen.profile),
+  );
+  if (hanging.length > 0)
     return fail(
       'sensor-does-not-fit',
-      say('server.recordings-of-former-sensor', { count: recordings.length }),
+      say('server.recordings-of-former-sensor', { count: hanging.length }),
       say('server.open-new-job-for-sensor'),
     );
   return undefined;

@@ -1,5 +1,6 @@
 import { createServer, type AddressInfo, type Socket } from 'node:net';
-import { BRILL_P4, liveData, practiceMachine, type SimulatedMachine } from '@lettura/bench';
+import { BRILL_P4, CASE_LETTERS, liveData, practiceMachine, type SimulatedMachine } from '@lettura/bench';
+import type { FamilyId } from '@lettura/core/machine/family';
 import { liveBytes, liveItemOf, type LiveItemId } from '@lettura/core/machine/live';
 import type { MachineState } from '@lettura/core/machine/places';
 import {
@@ -71,6 +72,9 @@ const EVERY_MONITOR = [
 const SLOW_MONITORS: readonly (typeof EVERY_MONITOR)[number][] = ['catalyst', 'evaporative'];
 
 const faulty = (): SimulatedMachine => practiceMachine(BRILL_P4, 'A', SEED);
+/** The same machine with nothing wrong. */
+const sound = ({ machine }: SimulatedMachine): SimulatedMachine =>
+  practiceMachine(machine, CASE_LETTERS.find((letter) => machine.cases[letter].length === 0)!, SEED);
 const codesOf = (machine: SimulatedMachine): readonly string[] => liveData(machine, IDLE)?.codes ?? [];
 
 /** What an idling engine with a pedal that somebody moves answers beside its manifold. */
@@ -85,14 +89,15 @@ const OTHERS: Partial<Record<LiveItemId, (seconds: number) => number>> = {
 };
 const OTHER_IDS = Object.keys(OTHERS).map(Number) as LiveItemId[];
 const MANIFOLD = 0x0b;
-const ENGINE_ITEMS = [READINESS, MANIFOLD, ...OTHER_IDS, 0x20, 0x40];
+/** What it tells of the sensor under test. */
+const OWN_ITEM: Partial<Record<FamilyId, LiveItemId>> = { 'fuel-rail-pressure': 0x23 };
 const GEARBOX_ITEMS = [READINESS, 0x0c];
 
 /** One unit: what it says to a request; undefined where it says nothing. */
 type Unit = (request: readonly number[]) => number[] | undefined;
 
 /**
- * A stand-in for a vehicle behind an adapter: a TCP server on loopback with two control units. The manifold sensor is that of a
+ * A stand-in for a vehicle behind an adapter: a TCP server on loopback with two control units. The sensor under test is that of a
  * simulated machine, whose fault sets the codes.
  */
 export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Promise<SimulatedVehicle> {
@@ -103,6 +108,8 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
   let now = machine;
   let driven = false;
   const kept = { stored: codesOf(machine), pending: codesOf(machine), permanent: codesOf(machine) };
+  const own = OWN_ITEM[machine.machine.sensor.family] ?? MANIFOLD;
+  const engineItems = [READINESS, own, ...OTHER_IDS, 0x20, 0x40];
   const units: Unit[] = [engineUnit(), gearbox];
 
   function engineUnit(): Unit {
@@ -128,10 +135,10 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
       };
     };
     const item = (id: number): number[] | undefined => {
-      if (SUPPORTED_LISTS.includes(id)) return supportedBytes(id, ENGINE_ITEMS);
+      if (SUPPORTED_LISTS.includes(id)) return supportedBytes(id, engineItems);
       if (id === READINESS) return readinessBytes(readiness());
       const value =
-        id === MANIFOLD ? liveData(now, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
+        id === own ? liveData(now, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
       return value === undefined ? undefined : liveBytes(liveItemOf(id as LiveItemId), value);
     };
     return (request) => {
@@ -189,7 +196,7 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
   return {
     port: (server.address() as AddressInfo).port,
     behave: (other) => (manner = other),
-    mend: () => (now = practiceMachine(BRILL_P4, 'B', SEED)),
+    mend: () => (now = sound(machine)),
     drive() {
       driven = true;
       // That the fault is gone is proven, and only then the unit forgets it.

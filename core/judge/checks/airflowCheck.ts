@@ -14,6 +14,7 @@ import {
   type Comparison,
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
+import type { NoValue } from '../../measure/transfer/index.ts';
 import { fitOf, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { sensorValue } from './sensorValue.ts';
@@ -42,7 +43,7 @@ export function speedDensityFlow(given: AirflowInputs): MeasuredValue {
   ]);
 }
 
-type NoFlow = 'no-signal-reading' | 'reference-missing' | 'not-a-number' | 'not-a-flow-meter';
+type NoFlow = 'no-signal-reading' | NoValue | 'not-a-flow-meter';
 
 /** The flow meter's own value at idle beside the litres rule, which is a rule of thumb and no limit. */
 export function flowByRule(

@@ -1,5 +1,6 @@
 import { say } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
+import type { NoValue } from '../../measure/transfer/index.ts';
 import { expectedReading, type Expectation } from '../expectation/index.ts';
 import { fail, type Result } from '../../measure/problem/index.ts';
 import {
@@ -22,12 +23,7 @@ export interface PumpPoint {
   expected: Expectation | undefined;
   reading: WireReading | undefined;
   /** Sensor less pump, in the measurand's unit and basis; or why there is none. */
-  judged:
-    | Result<
-        Comparison & { matters: boolean },
-        'reference-missing' | 'not-a-number' | 'circuit-low' | 'circuit-high'
-      >
-    | undefined;
+  judged: Result<Comparison & { matters: boolean }, NoValue | 'circuit-low' | 'circuit-high'> | undefined;
 }
 
 /** Whether a step disagrees with the pump by as much as matters. */

@@ -6,6 +6,7 @@ import {
   curveOf,
   valueFromSignal,
   type Converted,
+  type NoValue,
   type SensorProfile,
   type ValueStretch,
   type WireVolts,
@@ -41,7 +42,7 @@ export interface SensorValue {
 export function sensorValue(
   caseFile: CaseFile,
   drive: Drive,
-): Result<SensorValue, 'no-signal-reading' | 'reference-missing' | 'not-a-number'> {
+): Result<SensorValue, 'no-signal-reading' | NoValue> {
   const signal = signalAtPlug(caseFile.readings, drive);
   if (!signal)
     return fail(
@@ -57,10 +58,7 @@ export const signalAtPlug = (readings: readonly Evidence[], drive: Drive): WireR
   latestWire(readings, 'signal', 'plug', (state) => state.plug === 'connected' && sameDrive(state, drive));
 
 /** The same for one signal reading, with the reference and return that belong to it. */
-export function valueOfSignal(
-  caseFile: CaseFile,
-  signal: WireReading,
-): Result<SensorValue, 'reference-missing' | 'not-a-number'> {
+export function valueOfSignal(caseFile: CaseFile, signal: WireReading): Result<SensorValue, NoValue> {
   const { profile } = caseFile;
   const reference = supplyOf(caseFile, 'reference', signal.state);
   const returned = supplyOf(caseFile, 'return', signal.state);

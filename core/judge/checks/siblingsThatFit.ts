@@ -1,10 +1,12 @@
 import { list, say, verbatim } from '../../measure/message/index.ts';
 import type { WireReading } from '../../record/evidence/index.ts';
 import { keyOn } from '../../machine/places/index.ts';
+import { sendsTelegrams } from '../../measure/transfer/index.ts';
 import { isOffBand } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
 import { fitOfReading } from './fitOfReading.ts';
+import { lineSeen } from './lineSeen.ts';
 import { supplyIsGood } from './supplyIsGood.ts';
 
 /** Another part of the library, as far as its signal goes. */
@@ -21,6 +23,11 @@ const MOST_NAMED = 3;
  * @param library without the part under test
  */
 export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[]): Remark[] {
+  if (sendsTelegrams(caseFile.profile)) return [];
+  const inFamily = library.filter(
+    ({ family, profile }) => family === caseFile.family && profile.measures === caseFile.profile.measures,
+  );
+  if (lineSeen(caseFile) === 'telegrams') return thatSend(inFamily);
   const wires = caseFile.readings.filter(
     (one): one is WireReading =>
       one.kind === 'wire' && one.place === 'plug' && one.state.plug === 'connected' && keyOn(one.state),
@@ -29,8 +36,9 @@ export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[])
   const signals = wires.filter(({ lane }) => lane === 'signal');
   const off = signals.filter((one) => isOffBand(fitOfReading(one, caseFile).fit));
   if (off.length === 0) return [];
-  const fitting = library.filter(({ family, profile, companion }) => {
-    if (family !== caseFile.family || profile.measures !== caseFile.profile.measures) return false;
+  const fitting = inFamily.filter(({ profile, companion }) => {
+    // An average fits any of those that send telegrams.
+    if (sendsTelegrams(profile)) return false;
     const other: CaseFile = { ...caseFile, profile, companion };
     const fits = (one: WireReading) => fitOfReading(one, other).fit;
     return signals.every((one) => !isOffBand(fits(one))) && off.every((one) => fits(one) === 'as-expected');
@@ -40,12 +48,22 @@ export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[])
     {
       sentence: say('checks.fits-another-part', {
         signals: signals.length,
-        names: list(
-          fitting.slice(0, MOST_NAMED).map(({ name }) => say('sweep.named', { name: verbatim(name) })),
-        ),
-        more: Math.max(0, fitting.length - MOST_NAMED),
+        ...named(fitting),
       }),
       readingIds: signals.map(({ id }) => id),
     },
   ];
 }
+
+/** Telegrams arrive, and the part under test is said to give a voltage. */
+function thatSend(library: readonly Sibling[]): Remark[] {
+  const senders = library.filter(({ profile }) => sendsTelegrams(profile));
+  return senders.length === 0
+    ? []
+    : [{ sentence: say('checks.sends-as-another-part', named(senders)), readingIds: [] }];
+}
+
+const named = (parts: readonly Sibling[]) => ({
+  names: list(parts.slice(0, MOST_NAMED).map(({ name }) => say('sweep.named', { name: verbatim(name) }))),
+  more: Math.max(0, parts.length - MOST_NAMED),
+});

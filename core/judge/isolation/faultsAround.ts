@@ -1,6 +1,6 @@
 import { keyOn, type MachineState } from '../../machine/places/index.ts';
 import { FAULT_KINDS, faultOf, type Fault, type Situation } from '../../machine/fault/index.ts';
-import { valueAtNominal } from '../../measure/transfer/index.ts';
+import { sendsTelegrams, valueAtNominal } from '../../measure/transfer/index.ts';
 import { type Wiring } from '../../machine/wiring/index.ts';
 import { type IsolatedSensor } from './isolatedSensor.ts';
 
@@ -21,9 +21,10 @@ export function situationOf(
   expected: VoltBand | undefined,
 ): Situation {
   const { lowest, highest } = profile;
-  const middle = expected
-    ? valueAtNominal((expected.lowest + expected.highest) / 2, profile)
-    : (lowest + highest) / 2;
+  const middle =
+    expected && !sendsTelegrams(profile)
+      ? valueAtNominal((expected.lowest + expected.highest) / 2, profile)
+      : (lowest + highest) / 2;
   return {
     keyOn: keyOn(state),
     plugged: state.plug === 'connected',

@@ -1,7 +1,12 @@
 import { type MachineState, type Target } from '../../machine/places/index.ts';
 import { effectsOf, isInPlug, type Fault } from '../../machine/fault/index.ts';
 import { Rig } from '../../machine/rig/index.ts';
-import { signalBand, valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
+import {
+  sendsTelegrams,
+  signalBand,
+  valueAtNominal,
+  type SensorProfile,
+} from '../../measure/transfer/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './isolationAnswers.ts';
 import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
@@ -60,7 +65,10 @@ export function isolationTests(sensor: IsolatedSensor, expectedSignal?: VoltBand
           outcomes,
           plugged && lane === 'signal' ? halfOf(expectedSignal) : 0,
         ),
-        ...(about === 'signal' ? { live: { value: liveValueAt(soundInput, sensor.profile) } } : {}),
+        // What a sender says no voltage tells.
+        ...(about === 'signal' && !sendsTelegrams(sensor.profile)
+          ? { live: { value: liveValueAt(soundInput, sensor.profile) } }
+          : {}),
       };
     });
 }

@@ -12,7 +12,7 @@ export {
   type FaultSubject,
   type SizeRange,
 } from './faultKind.ts';
-export { effectsOf, situate, type SensorElement, type Situation } from './situate.ts';
+export { effectsOf, elementDrive, situate, type SensorElement, type Situation } from './situate.ts';
 export { valueMet } from './valueMet.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';

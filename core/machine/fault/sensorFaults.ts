@@ -14,6 +14,7 @@ const onTrack = (
 ): FaultSite =>
   faultSite({ in: 'track', part, track, tracks: sensor.kind === 'two-tracks' ? 2 : 1 }, effects);
 const isStage = ({ sensor }: WiringSpec): boolean => sensor.kind === 'stage';
+const isAnalogueStage = ({ sensor }: WiringSpec): boolean => sensor.kind === 'stage' && !sensor.sends;
 const inSensor = (effects: FaultSite['effects']): FaultSite => faultSite({ in: 'element' }, effects);
 
 const STUCK: FaultSpec = {
@@ -245,7 +246,7 @@ const DIGITAL: FaultSpec = {
   hides: say('faults.parts-look-alike-but-letter'),
   size: { unit: 'share', lowest: 0.35, highest: 0.7, spread: 'even' },
   sites: ({ wiring }) =>
-    isStage(wiring) ? [inSensor((highShare) => [{ on: 'element', does: 'digital', highShare }])] : [],
+    isAnalogueStage(wiring) ? [inSensor((highShare) => [{ on: 'element', does: 'digital', highShare }])] : [],
 };
 
 export const SENSOR_FAULTS = {

@@ -1,4 +1,5 @@
 import type { SensorProfile } from '../../measure/transfer/index.ts';
+import { UP_SHARE } from '../limits/index.ts';
 import { driveFor, secondShareBeside, type Drive, type Wiring, type WiringSpec } from '../wiring/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
 import type { Effect } from './effect.ts';
@@ -40,13 +41,48 @@ export function situate(
   wiring.setKey(keyOn);
   const met = valueMet(trueValue, restingValue, effects, element.profile);
   const sound = driveFor(met, celsius, element);
-  const resting = driveFor(restingValue, celsius, element);
-  wiring.drive(
-    effects.reduce((drive, effect) => driven(drive, resting, effect, { spec: wiring.spec, element }), sound),
-  );
+  const drive = elementDrive(wiring.spec, element, effects, { trueValue, restingValue, celsius });
+  wiring.drive(isSender(wiring.spec, effects) ? averaged(drive, wiring.spec.sensor, USUAL_UP_SHARE) : drive);
   for (const effect of effects) applyToNetwork(wiring, effect, sound);
   wiring.setPlug(plugged);
 }
+
+/**
+ * What the element makes of the quantity, with all that is wrong with it; of a sender what it puts into its telegrams, as its share of
+ * all steps.
+ */
+export function elementDrive(
+  spec: WiringSpec,
+  element: SensorElement,
+  effects: readonly Effect[],
+  { trueValue, restingValue, celsius }: Pick<Situation, 'trueValue' | 'restingValue' | 'celsius'>,
+): Drive {
+  const resting = driveFor(restingValue, celsius, element);
+  return effects.reduce(
+    (drive, effect) => driven(drive, resting, effect, { spec, element }),
+    driveFor(valueMet(trueValue, restingValue, effects, element.profile), celsius, element),
+  );
+}
+
+/** Whether the line goes to and fro without anybody having said how long it stays up. */
+const isSender = ({ sensor }: WiringSpec, effects: readonly Effect[]): boolean =>
+  sensor.kind === 'stage' &&
+  sensor.sends !== undefined &&
+  !effects.some((effect) => effect.on === 'element' && effect.does === 'digital');
+const USUAL_UP_SHARE = (UP_SHARE.lowest + UP_SHARE.highest) / 2;
+
+/**
+ * A meter averages what goes to and fro, and between its rails the network is linear: the average of both voltages is the voltage of
+ * the average.
+ */
+const averaged = (drive: Drive, sensor: WiringSpec['sensor'], highShare: number): Drive =>
+  sensor.kind === 'stage'
+    ? {
+        ...drive,
+        share: sensor.lowestShare + highShare * (sensor.highestShare - sensor.lowestShare),
+        offsetVolts: 0,
+      }
+    : drive;
 
 function driven(
   drive: Drive,
@@ -84,15 +120,7 @@ function driven(
         offsetVolts: drive.offsetVolts * effect.factor + effect.volts,
       };
     case 'digital':
-      // A meter averages what goes to and fro, and between its rails the network is linear: the average of both
-      // voltages is the voltage of the average.
-      return sensor.kind === 'stage'
-        ? {
-            ...drive,
-            share: sensor.lowestShare + effect.highShare * (sensor.highestShare - sensor.lowestShare),
-            offsetVolts: 0,
-          }
-        : drive;
+      return averaged(drive, sensor, effect.highShare);
     case 'dead-spot':
       return drive;
   }

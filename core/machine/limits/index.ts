@@ -15,5 +15,6 @@ export {
   soundReturnVolts,
   soundSupply,
   UNFED_VOLTS,
+  UP_SHARE,
   type VoltBand,
 } from './soundWires.ts';

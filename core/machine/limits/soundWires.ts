@@ -41,6 +41,11 @@ export const soundReturnVolts = (measures: Measurand): number =>
 
 /** What the receiver of a digital line takes for down, and for up (SAE J2716, from memory). */
 export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
+/**
+ * For what share of the time such a line is up: a pulse lasts 12 to 27 ticks, of which it is down for a few, and a pause between telegrams
+ * is up or there is none (SAE J2716, from memory; widened for senders that stay down longer).
+ */
+export const UP_SHARE = { lowest: 0.35, highest: 0.9 } as const;
 
 /** A stretch of wire with two contacts, leads of the meter included. */
 export const SOUND_STRETCH_OHMS = 2;

@@ -63,6 +63,7 @@ export const isTrack = ({ profile: { measures }, companion }: Element): boolean 
 function followsSupply({ transfer }: SensorProfile): boolean {
   switch (transfer.form) {
     case 'ratiometric':
+    case 'telegrams':
       return true;
     case 'table':
     case 'polynomial':

@@ -1,7 +1,7 @@
 import type { Companion } from '../../measure/companion/index.ts';
 import type { Lane } from '../places/index.ts';
 import { isTrack } from './driveFor.ts';
-import type { Bias, SensorProfile } from '../../measure/transfer/index.ts';
+import { sendsTelegrams, type Bias, type SensorProfile } from '../../measure/transfer/index.ts';
 import type { SensorModel, UnitEnd, WireSpec, WiringSpec } from './wiringSpec.ts';
 
 /** What decides how a body is wired: what it measures, what else is in it, and the wires of its plug. */
@@ -82,5 +82,10 @@ function sensorModel({ profile, companion, wires }: WiredSensor): SensorModel {
         lowestShare: 0,
         highestShare: HEATED_HIGHEST_SHARE,
       }
-    : { kind: 'stage', feed: 'reference', ...STAGE };
+    : {
+        kind: 'stage',
+        feed: 'reference',
+        ...STAGE,
+        ...(sendsTelegrams(profile) && { sends: 'telegrams' as const }),
+      };
 }

@@ -35,6 +35,8 @@ export type SensorModel =
       outputOhms: number;
       lowestShare: number;
       highestShare: number;
+      /** What its line carries is no voltage. */
+      sends?: 'telegrams';
     }
   | { kind: 'track'; trackOhms: number; wiperOhms: number }
   /** Two tracks moved by one shaft; with feeds of their own where the plug has them. */

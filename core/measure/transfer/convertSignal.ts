@@ -3,6 +3,7 @@ import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
 import { boundOf, type Bound } from './rangeEnd.ts';
 import type { SensorProfile } from './sensorProfile.ts';
+import { sendsTelegrams } from './sendsTelegrams.ts';
 
 /** Three wires against battery negative, in volts, at one place and in one state. */
 export interface WireVolts {
@@ -13,6 +14,9 @@ export interface WireVolts {
 
 /** Below this a share of the reference is mostly noise, and the sensor's own stage does not work. */
 export const LOWEST_USABLE_REFERENCE_VOLTS = 3;
+
+/** Why a signal gives no value. */
+export type NoValue = 'reference-missing' | 'not-a-number' | 'sent-in-telegrams';
 
 /** A value out of a signal, with what keeps it from being a plain number. */
 export interface Converted {
@@ -29,12 +33,20 @@ export interface Converted {
 /**
  * The value from the signal as the sensor makes it: against its own return, in its own supply.
  *
- * Fails with `reference-missing` when there is no supply to take a share of, and with `not-a-number` for volts that are none.
+ * Fails with `reference-missing` when there is no supply to take a share of, with `not-a-number` for volts that are none, and with
+ * `sent-in-telegrams` where no voltage is a value.
  */
 export function valueFromSignal(
   { signalVolts, referenceVolts, returnVolts }: WireVolts,
   profile: SensorProfile,
-): Result<Converted, 'reference-missing' | 'not-a-number'> {
+): Result<Converted, NoValue> {
+  if (sendsTelegrams(profile)) {
+    return fail(
+      'sent-in-telegrams',
+      say('transfer.value-is-sent-in-telegrams'),
+      say('transfer.capture-the-line'),
+    );
+  }
   if (![signalVolts, referenceVolts, returnVolts].every(Number.isFinite)) {
     return fail(
       'not-a-number',

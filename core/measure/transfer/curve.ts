@@ -1,6 +1,9 @@
 import type { PolynomialTransfer, SensorProfile, TableTransfer } from './sensorProfile.ts';
 import { type Curve, hotElement, type OwnCurve, built, tableCurve, polynomialCurve } from './ownCurves.ts';
 
+/** Of twelve bits, from none to all. */
+export const SENT_STEPS = 4095;
+
 /** Thousands of values in a row are asked for at one supply. */
 const lastAsked = new WeakMap<object, { supplyVolts: number; nominalVolts: number; curve: Curve }>();
 
@@ -36,6 +39,16 @@ function curveAt(
     }
     case 'hot-element':
       return scaled(hotElement(transfer), undefined, supplyVolts);
+    case 'telegrams': {
+      // A step as its share of all steps: what a digital sender makes of its quantity, whatever its line stands at.
+      const { low, high } = transfer;
+      const voltsPerUnit = (((high.step - low.step) / SENT_STEPS) * supplyVolts) / (high.value - low.value);
+      return straight(
+        voltsPerUnit,
+        (low.step / SENT_STEPS) * supplyVolts - voltsPerUnit * low.value,
+        supplyVolts,
+      );
+    }
   }
 }
 

@@ -15,7 +15,14 @@ export interface CurveFit {
   turns?: boolean;
 }
 
-export type FitFault = 'too-few-points' | 'flat-line' | 'not-monotone' | 'not-a-curve' | 'no-such-law';
+export type FitFault =
+  | 'too-few-points'
+  | 'flat-line'
+  | 'not-monotone'
+  | 'not-a-curve'
+  | 'no-such-law'
+  | 'not-two-points'
+  | 'no-step';
 
 /** Numbers nearer than this, in volts or in the measurand's unit, are one: no instrument here tells them apart. */
 const LEAST_APART = 1e-6;

@@ -24,6 +24,7 @@ export {
   valuesFromSignals,
   signalFromValue,
   type Converted,
+  type NoValue,
   type WireVolts,
 } from './convertSignal.ts';
 export {
@@ -37,7 +38,9 @@ export {
   type SensorProfile,
   type Tolerance,
   type TableTransfer,
+  type TelegramTransfer,
   type TransferFunction,
 } from './sensorProfile.ts';
+export { sendsTelegrams, valueLimitVolts } from './sendsTelegrams.ts';
 export { SHAPES, transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
 export { signalBand, validBandVolts, type SignalBand } from './signalBand.ts';

@@ -49,8 +49,23 @@ export interface HotElementTransfer {
   n: number;
 }
 
+/**
+ * The value is sent in telegrams (SAE J2716): two steps of a straight line, of the 4,096 that twelve bits have. The volts of the line
+ * say nothing of it.
+ */
+export interface TelegramTransfer {
+  form: 'telegrams';
+  low: { step: number; value: number };
+  high: { step: number; value: number };
+}
+
 export type TransferFunction =
-  LinearTransfer | RatiometricTransfer | TableTransfer | PolynomialTransfer | HotElementTransfer;
+  | LinearTransfer
+  | RatiometricTransfer
+  | TableTransfer
+  | PolynomialTransfer
+  | HotElementTransfer
+  | TelegramTransfer;
 
 /** The maker's limits, plus and minus. */
 export type Tolerance =

@@ -36,3 +36,29 @@ test.each([
   const transfer = transferFromPoints(given, { ...choice, form });
   expect(transfer).toMatchObject({ ok: false, problem: { code } });
 });
+
+const steps = (...pairs: [value: number, step: number][]): CurvePoint[] =>
+  pairs.map(([value, step]) => ({ value, volts: step }));
+const sent = (of: readonly CurvePoint[]) =>
+  transferFromPoints(of, { form: 'telegrams', degree: 3, ratiometric: false, referenceVolts: 5 });
+
+test('two ends and their steps are what is sent, in whichever order they are given', () => {
+  const transfer = {
+    form: 'telegrams',
+    low: { step: 193, value: 0 },
+    high: { step: 3896, value: 180_000 },
+  };
+  expect(sent(steps([0, 193], [180_000, 3896]))).toMatchObject({ ok: true, value: { transfer } });
+  expect(sent(steps([180_000, 3896], [0, 193]))).toMatchObject({ ok: true, value: { transfer } });
+});
+
+test.each([
+  ['one end alone', steps([0, 193]), 'not-two-points'],
+  ['a third point', steps([0, 193], [90, 2044], [180, 3896]), 'not-two-points'],
+  ['one value twice', steps([5, 193], [5, 3896]), 'not-two-points'],
+  ['volts instead of steps', steps([0, 0.5], [180, 4.5]), 'no-step'],
+  ['a step that tells what is wrong', steps([0, 193], [180, 4090]), 'no-step'],
+  ['one step for both', steps([0, 193], [180, 193]), 'flat-line'],
+] as const)('%s is refused', (_what, points, code) => {
+  expect(sent(points)).toMatchObject({ ok: false, problem: { code } });
+});

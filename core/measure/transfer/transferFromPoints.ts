@@ -7,7 +7,7 @@ import { fitPolynomial } from './fitPolynomial.ts';
 import { isCurve, isMonotone } from './isMonotone.ts';
 import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
 
-export const SHAPES = ['line', 'table', 'polynomial', 'hot-element'] as const;
+export const SHAPES = ['line', 'table', 'polynomial', 'hot-element', 'telegrams'] as const;
 
 export interface ShapeChoice {
   form: (typeof SHAPES)[number];
@@ -43,6 +43,8 @@ function fitted(points: readonly CurvePoint[], choice: ShapeChoice): Result<Curv
       return fitPolynomial(points, choice.degree, choice.ratiometric);
     case 'hot-element':
       return fitHotElement(points);
+    case 'telegrams':
+      return sentSteps(points);
   }
 }
 
@@ -67,6 +69,49 @@ function throughEvery(
     turns: !isMonotone(points),
   });
 }
+
+/** What the first and the last step of the range stand for, where a point is a value and its step. */
+function sentSteps(
+  points: readonly CurvePoint[],
+): Result<CurveFit, 'not-two-points' | 'no-step' | 'flat-line'> {
+  const [one, other] = points;
+  if (!one || !other || points.length > 2 || one.value === other.value) {
+    return fail(
+      'not-two-points',
+      say('transfer.telegrams-need-two-points'),
+      say('transfer.enter-both-ends-and-their-steps'),
+    );
+  }
+  const strange = points.find(({ volts: step }) => !Number.isInteger(step) || step < 1 || step > LAST_STEP);
+  if (strange) {
+    return fail(
+      'no-step',
+      say('transfer.no-step', { step: plain(strange.volts), last: LAST_STEP }),
+      say('transfer.enter-both-ends-and-their-steps'),
+    );
+  }
+  if (one.volts === other.volts) {
+    return fail(
+      'flat-line',
+      say('transfer.one-step-for-two-values'),
+      say('transfer.enter-both-ends-and-their-steps'),
+    );
+  }
+  const [low, high] = one.value < other.value ? [one, other] : [other, one];
+  return ok({
+    transfer: {
+      form: 'telegrams',
+      low: { step: low.volts, value: low.value },
+      high: { step: high.volts, value: high.value },
+    },
+    residualVolts: [0, 0],
+    scatterVolts: 0,
+    standardUncertaintyVoltsAt: () => 0,
+    doubtful: undefined,
+  });
+}
+/** Above it a sender says what is wrong with it (SAE J2716, from memory). */
+const LAST_STEP = 4088;
 
 function whyNoCurve(points: readonly CurvePoint[]): [message: Message, next: Message] {
   const seen = new Set<number>();

@@ -30,7 +30,7 @@ test.each([
   const read = coded(parsePoints(text, 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'bad-line' } });
   expect(!read.ok && read.problem.message).toContain(
-    `entry.line-not-voltage{line: ${line}, text: “${told}”, isOfPressure: true}`,
+    `entry.line-not-voltage{line: ${line}, text: “${told}”, isOfPressure: true, isOfSteps: false}`,
   );
 });
 
@@ -53,4 +53,17 @@ test('a flow column has its own unit, whatever pressures are shown in', () => {
   expect(parsePoints('5.6 1.6', 'air-flow', 'psi')).toMatchObject({
     value: [{ value: 5.6, volts: 1.6 }],
   });
+});
+
+test('steps stand where volts do, and a line that has none is told as that', () => {
+  expect(parsePoints('0 193\n180 3896', 'gauge-pressure', 'MPa', 'steps')).toMatchObject({
+    ok: true,
+    value: [
+      { value: 0, volts: 193 },
+      { value: 180_000, volts: 3896 },
+    ],
+  });
+  const refused = parsePoints('0 one', 'gauge-pressure', 'MPa', 'steps');
+  if (refused.ok) throw new Error('A word is no step.');
+  expect(coded(refused.problem.message)).toContain('isOfSteps: true');
 });

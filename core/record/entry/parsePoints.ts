@@ -17,12 +17,14 @@ const NUMBER = /^[+\-−]?(\d{1,6}([.,]\d{0,9})?|[.,]\d{1,9})$/u;
  * bars, so that a decimal comma stays whole; empty lines and lines that start with # are passed over.
  *
  * @param measures what the first column is; a pressure is in `pressureUnit`
+ * @param second   what the second column is; steps of a telegram stand where volts do
  * Fails with the number of the first line that cannot be read, and where decimal signs are mixed.
  */
 export function parsePoints(
   text: string,
   measures: Measurand,
   pressureUnit: PressureUnit,
+  second: 'volts' | 'steps' = 'volts',
 ): Result<CurvePoint[], 'bad-line' | 'mixed-decimals' | 'too-many-points'> {
   let decimal: { sign: string; line: number } | undefined;
   const unit = shownUnit(measures, pressureUnit);
@@ -40,8 +42,13 @@ export function parsePoints(
           line: i + 1,
           text: verbatim(trimmed.slice(0, 40)),
           isOfPressure,
+          isOfSteps: second === 'steps',
         }),
-        say('entry.write-space-volts-example-60', { isOfPressure, unit: verbatim(unit) }),
+        say('entry.write-space-volts-example-60', {
+          isOfPressure,
+          isOfSteps: second === 'steps',
+          unit: verbatim(unit),
+        }),
       );
     }
     for (const sign of `${value}${volts}`.match(/[.,]/gu) ?? []) {

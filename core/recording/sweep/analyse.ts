@@ -1,4 +1,5 @@
 import { asMeasured } from './asMeasured.ts';
+import { averageOfTelegrams } from './findings/averageOfTelegrams.ts';
 import { brokenPairs } from './findings/brokenPairs.ts';
 import { figuresAgainstStimulus } from './findings/figuresAgainstStimulus.ts';
 import type { SweepContext, SweepFinding } from './findings/finding.ts';
@@ -41,9 +42,16 @@ export function analyseSweep(given: Recording, asGiven: SweepContext): SweepFind
   // A voltage between down and up means nothing of itself: nothing else is looked at.
   const line = telegramsOnLine(recording, context);
   if (line) return [...line, ...questions];
+  const average = averageOfTelegrams(recording, context);
+  const voltages = average.length === 0 ? context : withoutSignal(context);
   const rank = ({ weight }: SweepFinding) => (weight === 'fault' ? 0 : 1);
-  const found = LOOKS.flatMap((look) => look(recording, context)).sort(
+  const found = LOOKS.flatMap((look) => look(recording, voltages)).sort(
     (a, b) => rank(a) - rank(b) || a.fromSeconds - b.fromSeconds,
   );
-  return [...found, ...questions, lookedAt(recording, context)];
+  return [...average, ...found, ...questions, lookedAt(recording, voltages)];
 }
+
+const withoutSignal = (context: SweepContext): SweepContext => ({
+  ...context,
+  uses: context.uses.map((use) => (use === 'signal' ? 'other' : use)),
+});

@@ -1,3 +1,4 @@
+export { hangsOnSensor } from './findings/hangsOnSensor.ts';
 export { analyseSweep } from './analyse.ts';
 export {
   CHANNEL_USES,

@@ -1,6 +1,6 @@
 import { pairLimitPercent } from '../../measure/companion/index.ts';
 import { pairDeviation } from '../../measure/positionPair/index.ts';
-import { signalFromValue, toleranceAt } from '../../measure/transfer/index.ts';
+import { sendsTelegrams, signalFromValue, toleranceAt } from '../../measure/transfer/index.ts';
 import type { SweepContext } from './findings/finding.ts';
 
 /** What one channel should be at a value of another, and what may be on either side of it. */
@@ -20,6 +20,8 @@ export function sweepBand({ profile, companion, uses }: SweepContext): SweepBand
     uses.indexOf('stimulus'),
   ];
   const reference = profile.nominalReferenceVolts;
+  // No voltage of a line that carries telegrams is a value.
+  if (sendsTelegrams(profile)) return undefined;
   if (signal >= 0 && stimulus >= 0)
     return {
       along: stimulus,

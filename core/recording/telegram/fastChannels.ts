@@ -25,11 +25,19 @@ export function fastValues(
   });
 }
 
-/** What a step stands for in the measurand's own unit; NaN where it is none of the values. */
+/**
+ * What a step stands for in the measurand's own unit: by the profile's own steps, and by those of the standard where it has none.
+ *
+ * @returns NaN where it is none of the values
+ */
 export function valueOfStep(
   step: number,
-  { lowest, highest }: Pick<SensorProfile, 'lowest' | 'highest'>,
+  { lowest, highest, transfer }: Pick<SensorProfile, 'lowest' | 'highest' | 'transfer'>,
 ): number {
   if (step < VALUE_STEPS[0] || step > VALUE_STEPS[1]) return NaN;
-  return lowest + ((step - RANGE_STEPS[0]) / (RANGE_STEPS[1] - RANGE_STEPS[0])) * (highest - lowest);
+  const { low, high } =
+    transfer.form === 'telegrams'
+      ? transfer
+      : { low: { step: RANGE_STEPS[0], value: lowest }, high: { step: RANGE_STEPS[1], value: highest } };
+  return low.value + ((step - low.step) / (high.step - low.step)) * (high.value - low.value);
 }

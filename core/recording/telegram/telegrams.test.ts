@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { MPX4250A } from '../../measure/transfer/index.ts';
 import {
   checksum4,
   fastChannelsOf,
@@ -100,8 +101,11 @@ test('two values of twelve bits are read as they are sent, and stand for what th
   expect([...fastValues(telegrams as Telegrams, 1)]).toEqual([0xabc]);
   // The second one is sent lowest nibble first.
   expect([...fastValues(telegrams as Telegrams, 2)]).toEqual([0x321]);
-  const range = { lowest: 0, highest: 200_000 };
+  const range = { lowest: 0, highest: 200_000, transfer: MPX4250A.transfer };
   expect(valueOfStep(193, range)).toBe(0);
   expect(valueOfStep(3896, range)).toBe(200_000);
   expect(valueOfStep(4090, range)).toBeNaN();
+  // A maker's own ends count before those of the standard.
+  const own = { form: 'telegrams', low: { step: 100, value: 0 }, high: { step: 4000, value: 39 } } as const;
+  expect(valueOfStep(1100, { ...range, transfer: own })).toBeCloseTo(10, 9);
 });

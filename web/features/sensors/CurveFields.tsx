@@ -25,6 +25,8 @@ export function CurveFields(props: FieldsProps) {
   // Points are read as they are typed: a slip in line 3 is told while line 4 is being written.
   const problem = text.points.trim() === '' ? problems.points : live.points;
   const { measures } = FAMILIES[text.family];
+  const isSent = text.form === 'telegrams';
+  const unit = unitInWords(text.measures, text.unit);
   const choose = async (file: File) => {
     const read = pointsFromCsv(await file.text());
     setCsv(read);
@@ -47,13 +49,22 @@ export function CurveFields(props: FieldsProps) {
         </TextField>
       )}
       <TextField
-        label={t('ui-sensors.points-volts-one-pair-line', { unit: unitInWords(text.measures, text.unit) })}
+        label={
+          isSent
+            ? t('ui-sensors.points-steps-one-pair-line', { unit })
+            : t('ui-sensors.points-volts-one-pair-line', { unit })
+        }
         value={text.points}
         onChange={(event) => change({ points: event.target.value })}
         multiline
-        placeholder={'20 0.50\n60 1.95\n100 3.30'}
+        placeholder={isSent ? '0 193\n180 3896' : '20 0.50\n60 1.95\n100 3.30'}
         error={problem !== undefined}
-        helperText={problem ?? t('ui-sensors.points', { mostpointswords: MOST_POINTS_WORDS })}
+        helperText={
+          problem ??
+          (isSent
+            ? t('ui-sensors.two-ends-of-the-range')
+            : t('ui-sensors.points', { mostpointswords: MOST_POINTS_WORDS }))
+        }
         slotProps={{
           // A field that measures its own height measures all ten thousand lines at every letter.
           input: { inputComponent: 'textarea' },
@@ -75,7 +86,10 @@ export function CurveFields(props: FieldsProps) {
         value={text.form}
         onChange={(event) => {
           const form = event.target.value as SensorText['form'];
-          change({ form, ...(form === 'hot-element' ? { ratiometric: false } : {}) });
+          change({
+            form,
+            ...(form === 'hot-element' || form === 'telegrams' ? { ratiometric: false } : {}),
+          });
         }}
       >
         {Object.entries(SHAPE_WORDS).map(([form, words]) => (
@@ -98,7 +112,7 @@ export function CurveFields(props: FieldsProps) {
           ))}
         </TextField>
       )}
-      {text.form !== 'hot-element' && (
+      {text.form !== 'hot-element' && !isSent && (
         <FormControlLabel
           control={
             <Switch

@@ -2,7 +2,13 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { formatValue, shownUnit, toShown, type PressureUnit } from '@lettura/core/measure/quantity';
-import { curveOf, type CurveFit, type CurvePoint, type SensorProfile } from '@lettura/core/measure/transfer';
+import {
+  curveOf,
+  sendsTelegrams,
+  type CurveFit,
+  type CurvePoint,
+  type SensorProfile,
+} from '@lettura/core/measure/transfer';
 import { lazy, Suspense } from 'react';
 import { Loading } from '../../ui/Centred.tsx';
 import type { SensorText } from './sensorText.ts';
@@ -16,6 +22,7 @@ const NOUNS: Record<SensorText['form'], string> = {
   table: t('ui-sensors.curve'),
   polynomial: t('ui-sensors.polynomial'),
   'hot-element': t('ui-sensors.law'),
+  telegrams: t('ui-sensors.line'),
 };
 
 /** Points that lie on the curve to a tenth of a millivolt have no residuals worth a drawing. */
@@ -32,6 +39,7 @@ export interface FitViewProps {
 /** The curve with its points and tolerance, what the points miss it by, and how well it is known. */
 export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
   const { measures } = profile;
+  if (sendsTelegrams(profile)) return <Typography variant="body2">{lawInWords(profile, unit)}</Typography>;
   const noun = NOUNS[form];
   const middle = points.reduce((sum, { value }) => sum + value, 0) / points.length;
   const curve = curveOf(profile, profile.nominalReferenceVolts);
@@ -58,7 +66,7 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
       {fit && form !== 'table' && points.length > 2 && (
         <Typography variant="body2">
           {t('ui-sensors.points-scatter-about-mv-middle', {
-            law: lawInWords(profile),
+            law: lawInWords(profile, unit),
             noun,
             scatterVolts: (fit.scatterVolts * 1000).toFixed(0),
             scatterVolts2: formatValue(
@@ -91,7 +99,7 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
 }
 
 /** The formula, where it is short enough to be worth reading. */
-export function lawInWords({ transfer }: SensorProfile): string {
+export function lawInWords({ transfer, measures }: SensorProfile, unit: PressureUnit): string {
   switch (transfer.form) {
     case 'hot-element':
       return t('ui-sensors.hot-element-law', {
@@ -101,6 +109,15 @@ export function lawInWords({ transfer }: SensorProfile): string {
       });
     case 'polynomial':
       return t('ui-sensors.polynomial-degree-volts', { length: transfer.coefficients.length - 1 });
+    case 'telegrams': {
+      const show = (value: number) => formatValue(value, measures, unit);
+      return t('ui-sensors.telegram-law', {
+        lowStep: transfer.low.step,
+        low: show(transfer.low.value),
+        highStep: transfer.high.step,
+        high: show(transfer.high.value),
+      });
+    }
     case 'linear':
     case 'ratiometric':
     case 'table':

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { sensorFileOf, type Sensor } from '@lettura/contract';
 import { FAMILIES } from '@lettura/core/machine/family';
+import { sendsTelegrams } from '@lettura/core/measure/transfer';
 import { formatValue, formatWithBasis } from '@lettura/core/measure/quantity';
 import { Suspense } from 'react';
 import { useSelector } from 'react-redux';
@@ -51,6 +52,12 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
   const follows =
     profile.transfer.form === 'ratiometric' ||
     ('ratiometric' in profile.transfer && profile.transfer.ratiometric);
+  const isSent = sendsTelegrams(profile);
+  const which = isSent
+    ? t('ui-sensors.goes-to-and-fro')
+    : follows
+      ? t('ui-sensors.follows-reference')
+      : t('ui-sensors.does-not-follow-reference');
   const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return (
     <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
@@ -93,30 +100,34 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         >
           {t('ui-sensors.export-json')}
         </Button>
-        <Button
-          variant="outlined"
-          color="inherit"
-          onClick={() => downloadText(`${file}.csv`, 'text/csv', pointsToCsv(profile, units.absolute))}
-        >
-          {t('ui-sensors.curve-csv')}
-        </Button>
+        {!isSent && (
+          <Button
+            variant="outlined"
+            color="inherit"
+            onClick={() => downloadText(`${file}.csv`, 'text/csv', pointsToCsv(profile, units.absolute))}
+          >
+            {t('ui-sensors.curve-csv')}
+          </Button>
+        )}
       </Box>
-      <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
-        <CurveChart
-          profile={profile}
-          unit={units.absolute}
-          points={profile.transfer.form === 'table' ? profile.transfer.points : []}
-          sensorCelsius={surroundings.sensorCelsius}
-        />
-      </Suspense>
+      {!isSent && (
+        <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
+          <CurveChart
+            profile={profile}
+            unit={units.absolute}
+            points={profile.transfer.form === 'table' ? profile.transfer.points : []}
+            sensorCelsius={surroundings.sensorCelsius}
+          />
+        </Suspense>
+      )}
       <Typography variant="body2">
         {t('ui-sensors.range-reference-v-output-circuit', {
-          law: lawInWords(profile),
+          law: lawInWords(profile, units.absolute),
           lowest: show(profile.lowest),
           highest: formatWithBasis(profile.highest, profile.measures, units.absolute),
           tolerance: toleranceInWords(profile, units),
           nominalReferenceVolts: profile.nominalReferenceVolts.toFixed(2),
-          which: follows ? t('ui-sensors.follows-reference') : t('ui-sensors.does-not-follow-reference'),
+          which,
           circuitLowVolts: profile.circuitLowVolts.toFixed(2),
           circuitHighVolts: profile.circuitHighVolts.toFixed(2),
           biaswords: BIAS_WORDS[profile.bias],
@@ -125,7 +136,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         })}
       </Typography>
       {fields}
-      <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />
+      {!isSent && <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />}
       <ExpectedStates sensor={sensor} surroundings={surroundings} units={units} />
       {companion && <CompanionFacts companion={companion} profile={profile} />}
       {pins.length > 0 && (

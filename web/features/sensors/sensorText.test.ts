@@ -100,6 +100,15 @@ const PROFILES: Record<string, SensorProfile> = {
     highest: 95,
     tolerance: { form: 'of-span', percent: 2 },
   },
+  telegram: {
+    ...MPX4250A,
+    measures: 'gauge-pressure',
+    transfer: { form: 'telegrams', low: { step: 193, value: 0 }, high: { step: 3896, value: 180_000 } },
+    lowest: 0,
+    highest: 180_000,
+    tolerance: { form: 'of-span', percent: 2 },
+    differenceThatMatters: 6000,
+  },
 };
 
 test.each(Object.entries(PROFILES))(

@@ -114,7 +114,7 @@ const NO_ID = '01935a00-0000-7000-8000-000000000000';
 export function readSensorText(text: SensorText, original?: Original): SensorReading {
   const { unit } = text;
   const problems: SensorReading['problems'] = {};
-  const read = parsePoints(text.points, text.measures, unit);
+  const read = parsePoints(text.points, text.measures, unit, text.form === 'telegrams' ? 'steps' : 'volts');
   const points = read.ok ? read.value : [];
   const referenceVolts = numberIn(text.reference);
   const fit = transferFromPoints(points, {
@@ -177,7 +177,7 @@ function profileFrom(
       }
     : {
         transfer: fit.transfer,
-        ...(fit.transfer.form === 'table'
+        ...(fit.transfer.form === 'table' || fit.transfer.form === 'telegrams'
           ? {}
           : {
               fittedTo: points,

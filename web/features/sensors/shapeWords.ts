@@ -6,4 +6,5 @@ export const SHAPE_WORDS: Record<SensorText['form'], string> = {
   table: t('ui-sensors.through-every-point'),
   polynomial: t('ui-sensors.polynomial-fitted'),
   'hot-element': t('ui-sensors.hot-element-v-b-flow'),
+  telegrams: t('ui-sensors.sent-in-telegrams'),
 };

@@ -59,6 +59,8 @@ function shapeOf(transfer: SensorProfile['transfer']): Pick<SensorText, 'form' |
         ratiometric: transfer.ratiometric,
       };
     }
+    case 'telegrams':
+      return { form: 'telegrams', degree: '3', ratiometric: false };
     case 'hot-element':
       return { form: 'hot-element', degree: '3', ratiometric: false };
   }
@@ -69,6 +71,8 @@ const POINTS_ON = { linear: 2, ratiometric: 2, polynomial: 9, 'hot-element': 9 }
 function pointsOn(profile: SensorProfile): readonly CurvePoint[] {
   const { transfer, lowest, highest, nominalReferenceVolts } = profile;
   if (transfer.form === 'table') return transfer.points;
+  if (transfer.form === 'telegrams')
+    return [transfer.low, transfer.high].map(({ step, value }) => ({ value, volts: step }));
   if (profile.fittedTo) return profile.fittedTo;
   const curve = curveOf(profile, nominalReferenceVolts);
   const count = POINTS_ON[transfer.form];

@@ -1,7 +1,7 @@
 import { say, verbatim, type Message } from '../../../measure/message/index.ts';
 import { complaintSaid } from '../../../record/code/index.ts';
 import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
-import type { CaseFile } from '../../checks/index.ts';
+import { lineSeen, type CaseFile } from '../../checks/index.ts';
 import { beforehandOf, type Beforehand } from '../outlook/beforehand.ts';
 import { codesThatTell } from '../likelihood/codeEvidence.ts';
 import type { Decisions } from '../posterior/decisions.ts';
@@ -13,7 +13,8 @@ import { type Posterior } from '../posterior/posterior.ts';
 import { sharesWithout } from '../posterior/sharesWithout.ts';
 import { observationSaid, readingSaid, shownBy, shownOn } from './readingSaid.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
-import { lineSeen, TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
+import { sendsTelegrams } from '../../../measure/transfer/index.ts';
+import { TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
 import type { WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
@@ -120,9 +121,11 @@ export class Explainer {
       );
     if (drive === TELEGRAM_DRIVE)
       return says(
-        lineSeen(this.#caseFile) === 'telegrams'
-          ? say('weighing.telegrams-arrive')
-          : say('weighing.line-stands'),
+        lineSeen(this.#caseFile) !== 'telegrams'
+          ? say('weighing.line-stands')
+          : sendsTelegrams(this.#caseFile.profile)
+            ? say('weighing.telegrams-arrive-as-sent')
+            : say('weighing.telegrams-arrive'),
       );
     const made = this.#caseFile.observations.find((one) => one.id === id);
     if (made) return says(observationSaid(made));

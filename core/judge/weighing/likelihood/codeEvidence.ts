@@ -5,6 +5,7 @@ import {
   type Complaint,
   type Watched,
 } from '../../../record/code/index.ts';
+import { sendsTelegrams, valueLimitVolts } from '../../../measure/transfer/index.ts';
 import type { Lane, MachineState } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
@@ -52,16 +53,20 @@ export function isWatched(about: Watched, companion: CaseFile['companion'], wire
 
 /** Of the codes that a job came with those that say something of this sensor, with what they say. */
 export function codesThatTell(
-  { codes, family, companion }: Pick<CaseFile, 'codes' | 'family' | 'companion'>,
+  { codes, family, companion, profile }: Pick<CaseFile, 'codes' | 'family' | 'companion' | 'profile'>,
   wires: readonly Lane[],
 ): { id: string; code: string; complaint: Complaint }[] {
   return [...new Set(codes)].flatMap((code) => {
     const complaint = standardCode(code, family);
     return complaint && isWatched(complaint.about, companion, wires)
-      ? [{ id: codeId(code), code, complaint }]
+      ? [{ id: codeId(code), code, complaint: asWatched(complaint, profile) }]
       : [];
   });
 }
+
+/** Telegrams arrive or do not: a unit that misses them may say so with either side of its circuit. */
+const asWatched = (complaint: Complaint, profile: CaseFile['profile']): Complaint =>
+  complaint.about === 'signal' && sendsTelegrams(profile) ? { ...complaint, reads: 'off' } : complaint;
 
 /** What the code of a job goes by among its readings. */
 export const codeId = (code: string): string => `code:${code}`;
@@ -73,7 +78,8 @@ export function reasonFor(
   complaint: Complaint,
   { profile, companion }: Pick<CaseFile, 'profile' | 'companion'>,
 ): (seen: number, spread: number) => number {
-  const limits = limitsOf(complaint.about, profile, companion);
+  const limits =
+    complaint.about === 'signal' ? valueLimitVolts(profile) : limitsOf(complaint.about, profile, companion);
   const [low, high] = limits;
   const own =
     complaint.about === 'pair' ? PAIR_SIGMA_PERCENT : LIMIT_SIGMA_SHARE * profile.nominalReferenceVolts;

@@ -1,5 +1,5 @@
 import type { GaugeReading, ScanReading } from '../../../record/evidence/index.ts';
-import { valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
+import { valueAtNominal, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
 export const MISTAKEN_SHARE = 0.03;
@@ -103,8 +103,8 @@ export function scanLikelihood(
 ): number {
   const range = profile.highest - profile.lowest;
   const anything = 1 / (SUBSTITUTED_SPAN * range);
-  if (inputVolts < profile.circuitLowVolts || inputVolts > profile.circuitHighVolts)
-    return shownBefore ? SAME_AGAIN / step : anything;
+  const [low, high] = valueLimitVolts(profile);
+  if (inputVolts < low || inputVolts > high) return shownBefore ? SAME_AGAIN / step : anything;
   const believed = valueAtNominal(inputVolts, profile);
   const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
   const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));

@@ -2,9 +2,9 @@ import { expect, test } from 'vitest';
 import { coded } from '../../../measure/message/coded.ts';
 import type { SweepFinding } from '../../../recording/sweep/index.ts';
 import { exampleCase } from '../../checks/exampleCase.ts';
+import { lineSeen } from '../../checks/index.ts';
 import { goodSupply, IDLE, wire, WIRES } from '../exampleWeighing.ts';
 import { judge, weigherFor, weighJob } from '../index.ts';
-import { lineSeen } from './telegramLikelihood.ts';
 
 const capture = (kind: SweepFinding['kind'], channel = 0) => ({
   name: 'Fast',

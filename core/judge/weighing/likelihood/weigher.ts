@@ -1,4 +1,5 @@
 import type { Companion } from '../../../measure/companion/index.ts';
+import { sendsTelegrams } from '../../../measure/transfer/index.ts';
 import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
 import { lanesIn, type AnyEvidence, type WireReading } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
@@ -6,7 +7,7 @@ import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import { CODE_LOOKS, isCodeLook } from '../../../record/observation/index.ts';
 import type { Complaint } from '../../../record/code/index.ts';
 import { liveDataStep } from '../../../machine/family/index.ts';
-import { expectationContext, type CaseFile } from '../../checks/index.ts';
+import { expectationContext, lineSeen, type CaseFile, type LineSeen } from '../../checks/index.ts';
 import { isUsual, usualPriors } from '../../priors/index.ts';
 import { wiringFor } from '../../../machine/wiring/index.ts';
 import { toldBy, isOnSecondSignal, isRepeat, mayBeOnPinOfAnother, type Spoken } from './aboutReadings.ts';
@@ -29,7 +30,7 @@ import { type ShownSteps } from '../prediction/shownSteps.ts';
 import { stepsOfAnswers } from '../prediction/stepsOfAnswers.ts';
 import { stepsBesideCircuit } from '../prediction/stepsBesideCircuit.ts';
 import { SWEEP_DRIVE, sweepOutcome, sweepReading } from './sweepLikelihood.ts';
-import { lineReading, lineSeen, TELEGRAM_DRIVE } from './telegramLikelihood.ts';
+import { lineLikelihood, lineReading, sentLikelihood, TELEGRAM_DRIVE } from './telegramLikelihood.ts';
 import type { ProductsKept, WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 
 type Lists = Pick<WeighedReading, 'lists' | 'listOf' | 'floor'>;
@@ -127,8 +128,7 @@ export class Weigher {
     const seen = sweepOutcome(caseFile);
     if (seen) readings.push(sweepReading(seen, this.answers.sized));
     const line = lineSeen(caseFile);
-    if (line)
-      readings.push(lineReading(line, this.answers.sized, (h) => this.hypotheses[h]!.unlisted === 'sensor'));
+    if (line) readings.push(this.#lineSeen(line, profile));
     return {
       hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,
@@ -138,6 +138,17 @@ export class Weigher {
       readings,
       kept: this.#products,
     };
+  }
+
+  #lineSeen(seen: LineSeen, profile: CaseFile['profile']): WeighedReading {
+    const { sized } = this.answers;
+    const unlisted = (hypothesis: number) => this.hypotheses[hypothesis]!.unlisted;
+    if (!sendsTelegrams(profile))
+      return lineReading(sized, (one) => lineLikelihood(seen, one, unlisted(one.hypothesis) === 'sensor'));
+    const { rows, rowOf } = this.answers.at({ kind: 'telegrams' }, CODES_READ_IN);
+    return lineReading(sized, ({ hypothesis }, s) =>
+      sentLikelihood(seen, rows[rowOf[s]!]!.reads[0] === 1, unlisted(hypothesis) !== undefined),
+    );
   }
 
   #hypothesesUnder({ family, starting }: CaseFile): readonly Hypothesis[] {

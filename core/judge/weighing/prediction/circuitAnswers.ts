@@ -1,13 +1,15 @@
 import { isOnSensor, keyOn, type HarnessWork, type MachineState } from '../../../machine/places/index.ts';
-import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
+import { effectsOf, elementDrive, type Effect } from '../../../machine/fault/index.ts';
+import { UP_SHARE } from '../../../machine/limits/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
-import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
+import { sendsTelegrams, signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
 import { wiringFor, type WiringSpec } from '../../../machine/wiring/index.ts';
 import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
+import { averageOf, isReceived, upFor } from './sentLine.ts';
 import { distance, hashOf, isAlike, isSame, mixed, NO_TOLERANCE, rounded, type Row } from './rows.ts';
 import { BENT_VOLTS, fillRow, QUANTITY_NODES, REST_NODE } from './fillRow.ts';
 import { differenceAt, type MakersDifference } from './makersDifference.ts';
@@ -62,6 +64,8 @@ export class Answers {
   readonly #solvedSizes: readonly SolvedSize[];
   readonly #ranges: readonly { first: number; last: number }[];
   readonly #effects: readonly (readonly Effect[])[];
+  /** Its line goes to and fro, and what it says is no voltage. */
+  readonly #isSent: boolean;
   readonly #known = new Map<string, AnswerTable>();
   readonly #solvedKnown = new Map<string, readonly Row[]>();
 
@@ -69,6 +73,7 @@ export class Answers {
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
     this.#sensor = sensor;
     this.#restingValue = restingValue;
+    this.#isSent = sendsTelegrams(sensor.profile);
     this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
     this.#ranges = rangesOf(this.#solvedSizes);
     // What happens to the quantity before the sensor is no matter of the circuit.
@@ -105,7 +110,11 @@ export class Answers {
     const rowOf = new Int32Array(this.sized.length);
     const anything = new Map<Row, Row>();
     this.sized.forEach(({ solvedBelow, solvedAbove, past, isAnything }, s) => {
-      let row = mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
+      // Between a line that is read and one that is not, nothing lies.
+      let row =
+        this.#isSent && (spot.kind === 'scan' || spot.kind === 'telegrams')
+          ? solved[past < 0.5 ? solvedBelow : solvedAbove]!
+          : mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
       if (isAnything) {
         const wide = anything.get(row) ?? { ...row, doubt: row.reads.map(() => UNLISTED_VOLTS) };
         anything.set(row, wide);
@@ -197,7 +206,7 @@ export class Answers {
     sound: Row | undefined,
   ): Row {
     const rig = this.#rigs[bias];
-    const bring = (trueValue: number, celsius: number): void => {
+    const bring = (trueValue: number, celsius: number, all = effects): void => {
       const situation = {
         keyOn: keyOn(state),
         plugged: state.plug === 'connected',
@@ -205,8 +214,9 @@ export class Answers {
         restingValue: this.#restingValue,
         celsius,
       };
-      rig.bring(this.#sensor, effects, situation, modelled(state.harness));
+      rig.bring(this.#sensor, all, situation, modelled(state.harness));
     };
+    if (this.#isSent) return this.#solvedOfSender(rig, spot, effects, sound, bring);
     const read = (trueValue: number, celsius: number): number => {
       bring(trueValue, celsius);
       return readOn(rig, spot, effects, this.#sensor);
@@ -240,7 +250,66 @@ export class Answers {
       DOUBTED_NODES.map((node) => differs(values[node]!, ROOM_CELSIUS, row[node]!)),
     );
   }
+
+  /** What a sender puts into its telegrams, in the volts that its curve is laid out in. */
+  #sentVolts(trueValue: number, effects: readonly Effect[]): number {
+    const situation = { trueValue, restingValue: this.#restingValue, celsius: ROOM_CELSIUS };
+    const { spec } = this.#rigs['pull-up'].wiring;
+    const { share, offsetVolts } = elementDrive(spec, this.#sensor, effects, situation);
+    return share * this.#sensor.profile.nominalReferenceVolts + offsetVolts;
+  }
+
+  /** Of a sender: a meter shows the average of its line, and live data the value or nothing. */
+  #solvedOfSender(
+    rig: Rig,
+    spot: CircuitSpot,
+    effects: readonly Effect[],
+    sound: Row | undefined,
+    bring: (trueValue: number, celsius: number, all?: readonly Effect[]) => void,
+  ): Row {
+    const values = this.#nodeValues;
+    const at = (highShare: number): void =>
+      bring(values[REST_NODE]!, ROOM_CELSIUS, [...effects, upFor(highShare)]);
+    const received = (volts: () => number): boolean =>
+      isReceived((highShare) => {
+        at(highShare);
+        return volts();
+      });
+    if (spot.kind === 'scan') {
+      const isStuck = effects.some((effect) => effect.on === 'converter' && effect.wire === 'signal');
+      const arrive = !isStuck && received(() => rig.inputVolts('signal'));
+      const reads = Float64Array.from(values, (value) =>
+        arrive ? rounded(this.#sentVolts(value, effects)) : 0,
+      );
+      return sound && isAlike(reads, sound.reads) ? sound : { reads };
+    }
+    if (spot.kind === 'telegrams') {
+      const arrive = received(() => rig.volts({ lane: 'signal', place: 'plug' }, 'battery-negative'));
+      const reads = new Float64Array(QUANTITY_NODES).fill(arrive ? 1 : 0);
+      return sound && isAlike(reads, sound.reads) ? sound : { reads };
+    }
+    const { middle, half } = averageOf((highShare) => {
+      at(highShare);
+      return readOn(rig, spot, effects, this.#sensor);
+    });
+    const reads = rounded(middle);
+    if (sound?.reads[0] === reads) return sound;
+    const { doubt, ...others } = differenceAt(
+      rig,
+      () => at((UP_SHARE.lowest + UP_SHARE.highest) / 2),
+      reads,
+      spot,
+      [...effects, upFor((UP_SHARE.lowest + UP_SHARE.highest) / 2)],
+      this.#sensor,
+    );
+    return withDifferences(new Float64Array(QUANTITY_NODES).fill(reads), [
+      { ...others, doubt: Math.hypot(doubt, OF_HALF * half) },
+    ]);
+  }
 }
+
+/** A sender may hold its line up for longer or shorter: seldom as far as either end. */
+const OF_HALF = 0.6;
 
 /** A hot element takes anything from 50 mA to an ampere: makers are looked for to both sides of what lies in the middle. */
 const OFTEN_MET_HEATER_OHMS = 36;
@@ -287,6 +356,6 @@ const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
 
 function pointsOf(spot: CircuitSpot): unknown[] {
   if (spot.kind === 'wire') return [spot.lane, spot.place];
-  if (spot.kind === 'scan') return [];
+  if (spot.kind === 'scan' || spot.kind === 'telegrams') return [];
   return spot.kind === 'unit-sees' ? [spot.what] : [spot.from, spot.to];
 }

@@ -4,8 +4,8 @@ import type { Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import type { Rig } from '../../../machine/rig/index.ts';
 
-/** Spots that the circuit answers for; neither a gauge nor the engine is a part of it. What the unit watches is read by nobody but the unit. */
-export type CircuitSpot = Exclude<Spot, { kind: 'gauge' | 'engine-flow' }> | UnitSees;
+/** Spots that the circuit answers for, and whether telegrams arrive at the plug; neither a gauge nor the engine is a part of it. What the unit watches is read by nobody but the unit. */
+export type CircuitSpot = Exclude<Spot, { kind: 'gauge' | 'engine-flow' }> | UnitSees | { kind: 'telegrams' };
 interface UnitSees {
   kind: 'unit-sees';
   what: Exclude<Watched, 'signal'>;
@@ -27,6 +27,9 @@ export function readOn(
       return rig.ohms(spot.from, spot.to);
     case 'scan':
       return convertedVolts(rig, 'signal', effects);
+    // Only a line that goes to and fro carries any, and that one is read by itself.
+    case 'telegrams':
+      return 0;
     case 'unit-sees':
       return seenByUnit(rig, spot.what, effects, sensor);
   }

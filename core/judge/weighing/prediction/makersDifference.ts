@@ -117,7 +117,7 @@ function hangsOnOutput({ wiring }: Rig, moved: (change: () => void) => number): 
 }
 
 const ofSignal = (spot: CircuitSpot): boolean => {
-  if (spot.kind === 'scan') return true;
+  if (spot.kind === 'scan' || spot.kind === 'telegrams') return true;
   if (spot.kind === 'wire') return isSignal(spot.lane);
   if (spot.kind === 'unit-sees') return spot.what === 'second-signal';
   return [spot.from, spot.to].some((point) => typeof point === 'object' && isSignal(point.lane));

@@ -1,4 +1,4 @@
-import { valueAtNominal, type SensorProfile } from '../../../measure/transfer/index.ts';
+import { valueAtNominal, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
 import type { Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
 import type { Places } from './places.ts';
@@ -23,7 +23,7 @@ const CONVERTED_VOLTS = 0.001;
 
 /** What live data shows by the voltage, looked up: a curve takes many times as long, and some ten thousand voltages are asked for. */
 function liveSteps(profile: SensorProfile, scale: Scale): (volts: number) => number {
-  const { circuitLowVolts: low, circuitHighVolts: high } = profile;
+  const [low, high] = valueLimitVolts(profile);
   const stepAt = Int16Array.from({ length: Math.ceil((high - low) / CONVERTED_VOLTS) + 1 }, (_, i) =>
     scale.stepOf(valueAtNominal(Math.min(high, low + i * CONVERTED_VOLTS), profile)),
   );

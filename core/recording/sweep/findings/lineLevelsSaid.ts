@@ -8,6 +8,7 @@ import {
   type Message,
 } from '../../../measure/message/index.ts';
 import { RECEIVED_VOLTS } from '../../../machine/limits/index.ts';
+import { sendsTelegrams } from '../../../measure/transfer/index.ts';
 import {
   fastChannelsOf,
   fastValues,
@@ -52,16 +53,16 @@ export function levels(
   ];
 }
 
-/** The last value of each twelve bits, as steps; the first one also by the ends of range that the standard gives to pressures. */
+/** The last value of each twelve bits, as steps; the first one also by the profile, or by the ends of range that the standard gives to pressures. */
 export function values(telegrams: Telegrams, { profile }: SweepContext): Message[] {
   return fastChannelsOf(telegrams).map((channel) => {
     const step = fastValues(telegrams, channel).at(-1) ?? NaN;
     const value = valueOfStep(step, profile);
+    const said = { step: plain(step), value: measured(value, profile.measures, 'with-basis') };
     return channel === 1 && Number.isFinite(value)
-      ? say('sweep.telegram-value', {
-          step: plain(step),
-          value: measured(value, profile.measures, 'with-basis'),
-        })
+      ? sendsTelegrams(profile)
+        ? say('sweep.telegram-value-by-profile', said)
+        : say('sweep.telegram-value', said)
       : say('sweep.telegram-step', { channel, step: plain(step) });
   });
 }

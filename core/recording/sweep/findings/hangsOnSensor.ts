@@ -1,0 +1,27 @@
+import type { SensorProfile } from '../../../measure/transfer/index.ts';
+import type { SweepFinding } from './finding.ts';
+
+/** What a capture of telegrams tells of its line, whatever the sensor on it is said to measure. */
+const OF_THE_LINE: readonly SweepFinding['kind'][] = [
+  'telegrams',
+  'telegrams-lost',
+  'telegrams-unread',
+  'line-held',
+  'looked',
+];
+
+type Range = Pick<SensorProfile, 'measures' | 'lowest' | 'highest'>;
+
+/** Whether what a recording was found to show would be something else, had it been looked through for another sensor. */
+export function hangsOnSensor(findings: readonly SweepFinding[], was: Range, other: Range): boolean {
+  const isSameRange =
+    was.measures === other.measures && was.lowest === other.lowest && was.highest === other.highest;
+  return !findings.every(
+    ({ kind, sentence }) =>
+      OF_THE_LINE.includes(kind) &&
+      (sentence.code === 'sweep.telegram-value'
+        ? isSameRange
+        : // Of a part whose own steps the library has.
+          sentence.code !== 'sweep.telegram-value-by-profile'),
+  );
+}

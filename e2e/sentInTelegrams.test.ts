@@ -1,0 +1,182 @@
+import { writeFileSync } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { captureTelegrams, machineById, practiceMachine, type CaseLetter } from '@lettura/bench';
+import { afterAll, expect, test } from 'vitest';
+import { simulatedVehicle } from '../server/onBoard/simulatedVehicle.ts';
+import { opened } from './application.ts';
+import {
+  choose,
+  enter,
+  noAccessibilityFault,
+  openJob,
+  pad,
+  reportWeighed,
+  section,
+  standing,
+  weighed,
+} from './steps.ts';
+
+const rail = (letter: CaseLetter) => practiceMachine(machineById('larch-rail'), letter, 11);
+const standIn = await simulatedVehicle(rail('D'));
+const folder = await mkdtemp(join(tmpdir(), 'lettura-telegrams-'));
+const { app, page, complaints } = await opened({ liveData: `slcan://127.0.0.1:${standIn.port}` });
+afterAll(async () => {
+  await standIn.close();
+  await rm(folder, { recursive: true });
+});
+
+const vehicle = () => page.getByRole('region', { name: 'From the vehicle' });
+const engine = () => vehicle().getByRole('region', { name: 'Control unit 7E8' });
+const found = () => page.getByRole('region', { name: 'What was found' });
+
+/** A fast capture of the line, as a logger writes it. */
+function capture(name: string, letter: CaseLetter): string {
+  const { recording } = captureTelegrams(rail(letter), { engine: 'koeo', plug: 'connected' }, 5);
+  const volts = recording.channels[0]!.values;
+  const rows = Array.from(recording.seconds, (t, i) => `${(t * 1e6).toFixed(1)},${volts[i]!.toFixed(3)}`);
+  const path = join(folder, `${name}.csv`);
+  writeFileSync(path, `time (us),Signal (V)\n${rows.join('\n')}\n`);
+  return path;
+}
+
+async function imported(path: string): Promise<void> {
+  await section(page, 'Sweeps');
+  await page.getByRole('link', { name: 'Import a recording' }).click();
+  await page.getByRole('button', { name: 'Choose a file' }).waitFor();
+  await page.locator('input[type=file]').setInputFiles(path);
+  await page.getByRole('button', { name: 'Read and keep on the job' }).click();
+  await found().waitFor();
+}
+
+const toJob = () => page.getByRole('link', { name: 'To the job' }).click();
+
+test('live data shows a constant, the signal stands at nothing: the code and the constant go into the job', async () => {
+  await openJob(page, app.url, {
+    machine: 'Larch 1.6 crew van 9',
+    complaint: 'cranks long, no power',
+    sensor: 'Tolland FR-180 fuel rail pressure',
+  });
+  await section(page, 'Job');
+  await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
+  await engine().getByText('Stored P0190').waitFor();
+  await vehicle().getByRole('button', { name: 'Take into the job' }).click();
+  await section(page, 'Reading');
+  await choose(page, 'Idle');
+  await pad(page, 'Live data').click();
+  const meter = page.getByRole('region', { name: 'Live meter' });
+  await meter.getByText('Live data: Rail pressure').waitFor();
+  await meter.getByRole('button', { name: 'Take this reading' }).click();
+  await choose(page, 'Key on, engine off');
+  for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 0.02']) await enter(page, text);
+});
+
+test('by itself the sensor sends telegrams: the library names the part that does, and the job is put on it', async () => {
+  await imported(capture('fed past its plug', 'B'));
+  await found()
+    .getByText(/Telegrams arrive on “Signal”/u)
+    .waitFor();
+  await toJob();
+  await standing(page)
+    .getByText(/Telegrams arrive, and the part chosen.*Tolland FR-180T/u)
+    .waitFor();
+  await section(page, 'Job');
+  await page.getByText('Wrong machine or sensor chosen?').click();
+  await page.getByLabel('Sensor under test').fill('Tolland FR-180T');
+  await page.getByRole('option', { name: /FR-180T/u }).click();
+  await choose(page, 'Change it');
+  await page
+    .getByRole('list', { name: 'What this job was said to be of before' })
+    .getByText('the sensor was said to be Tolland FR-180 fuel rail pressure')
+    .waitFor();
+  await section(page, 'Sweeps');
+  await page
+    .getByRole('list', { name: 'Recordings' })
+    .getByRole('link', { name: 'fed past its plug' })
+    .click();
+  await found().getByText('The last one says 193: 0.0 kPa gauge').waitFor();
+  await toJob();
+});
+
+test('on the loom the line is held: a wire touches ground, and that is proven', async () => {
+  await imported(capture('on the loom', 'D'));
+  await found()
+    .getByText(/stands at \d+ mV: nothing toggles/u)
+    .waitFor();
+  await toJob();
+  await choose(page, 'Plug off');
+  await enter(page, 'sig plug 0.02');
+  await section(page, 'Isolate');
+  await choose(page, 'Wires');
+  await page
+    .getByRole('group', { name: 'Wire', exact: true })
+    .getByRole('button', { name: 'Signal' })
+    .click();
+  const toGround = page.getByRole('textbox', { name: 'Ohms, plug to battery negative' });
+  await toGround.fill('0.6');
+  await toGround.press('Enter');
+  await weighed(page);
+  await section(page, 'Reading');
+  await expect.poll(() => standing(page).textContent()).toContain('Standing: proven');
+});
+
+const proof = () => page.getByRole('region', { name: 'The same tests again' }).getByRole('status');
+
+async function again(where: string, text: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: `Read again: ${where}`, exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+  await expect.poll(() => field.inputValue()).toBe('');
+}
+
+test('mended, the line toggles again, codes stay away, every self-test finishes: proven', async () => {
+  await section(page, 'Verdict');
+  await page.getByRole('button', { name: 'Record verdict: Signal wire touches ground' }).click();
+  await page
+    .getByRole('list', { name: 'Recorded verdicts' })
+    .getByText('Signal wire touches ground')
+    .waitFor();
+  await section(page, 'Repair');
+  await page.getByRole('combobox', { name: 'What was done' }).click();
+  await page.getByRole('option', { name: /^Wire/u }).click();
+  await choose(page, 'Put it on record');
+  await page.getByRole('list', { name: 'Before and after' }).waitFor();
+  standIn.mend();
+  await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
+  await vehicle().getByRole('button', { name: 'Clear codes …' }).click();
+  await vehicle().getByRole('checkbox').check();
+  await vehicle().getByRole('button', { name: 'Clear them now' }).click();
+  await vehicle().getByText('Cleared by 7E8, 7E9.').waitFor();
+  await engine().getByText('Not finished: misfire').waitFor();
+  await choose(page, 'Put on record');
+  standIn.drive();
+  await vehicle().getByRole('button', { name: 'Ask again' }).click();
+  await engine().getByText('Every self-test has finished.').waitFor();
+  await choose(page, 'Put on record');
+  await imported(capture('after the repair', 'B'));
+  await found()
+    .getByText(/Telegrams arrive on “Signal”.*None was lost/u)
+    .waitFor();
+  await toJob();
+  await section(page, 'Repair');
+  await again('Signal at the sensor plug, key on, engine off', '2.84');
+  await again('Signal at the sensor plug, key on, engine off, plug off', '4.97');
+  await again('Reference at the sensor plug, key on, engine off', '4.99');
+  await again('Return at the sensor plug, key on, engine off', '11mV');
+  await again('Live data, idle', '33.1 MPa');
+  await expect.poll(() => proof().textContent()).toContain('Repair proven');
+  await noAccessibilityFault(page, { within: '[role=tabpanel]' });
+  await page.getByRole('link', { name: 'Report' }).click();
+  await reportWeighed(page);
+  const told = (await page.getByRole('main').textContent()) ?? '';
+  for (const text of [
+    'Signal wire touches ground',
+    'the sensor was said to be Tolland FR-180 fuel rail pressure',
+    'No code has come back',
+    'Every self-test of the control unit has finished.',
+    'Repair proven',
+  ])
+    expect(told).toContain(text);
+  expect(complaints).toEqual([]);
+});
