@@ -74,7 +74,11 @@ const SLOW_MONITORS: readonly (typeof EVERY_MONITOR)[number][] = ['catalyst', 'e
 const faulty = (): SimulatedMachine => practiceMachine(BRILL_P4, 'A', SEED);
 /** The same machine with nothing wrong. */
 const sound = ({ machine }: SimulatedMachine): SimulatedMachine =>
-  practiceMachine(machine, CASE_LETTERS.find((letter) => machine.cases[letter].length === 0)!, SEED);
+  practiceMachine(
+    machine,
+    CASE_LETTERS.find((letter) => machine.cases[letter].length === 0)!,
+    SEED,
+  );
 const codesOf = (machine: SimulatedMachine): readonly string[] => liveData(machine, IDLE)?.codes ?? [];
 
 /** What an idling engine with a pedal that somebody moves answers beside its manifold. */
@@ -137,8 +141,7 @@ export async function simulatedVehicle(machine: SimulatedMachine = faulty()): Pr
     const item = (id: number): number[] | undefined => {
       if (SUPPORTED_LISTS.includes(id)) return supportedBytes(id, engineItems);
       if (id === READINESS) return readinessBytes(readiness());
-      const value =
-        id === own ? liveData(now, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
+      const value = id === own ? liveData(now, IDLE)?.value : OTHERS[id as LiveItemId]?.(Date.now() / 1000);
       return value === undefined ? undefined : liveBytes(liveItemOf(id as LiveItemId), value);
     };
     return (request) => {
