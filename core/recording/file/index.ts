@@ -9,7 +9,7 @@ export {
   type LayoutFault,
   type TimeForm,
 } from './layout.ts';
-export { asTable, namedRows, standingValues, type NamedRows } from './oneValueARow.ts';
+export { asTable, itemsLeftOut, namedRows, standingValues, type NamedRows } from './oneValueARow.ts';
 export { NumberScanner, type BadCell, type ScanResult } from './numberScanner.ts';
 export { RECORDING_EXPORT_IDS, RECORDING_EXPORTS, type RecordingExport } from './exports.ts';
 export { csvMetadata, csvOf } from './writeCsv.ts';

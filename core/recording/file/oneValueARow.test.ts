@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { asTable, namedRows, standingValues } from './index.ts';
+import { asTable, itemsLeftOut, namedRows, standingValues } from './index.ts';
 
 const rowsOf = (text: string, delimiter = ','): string[][] =>
   text.split('\n').map((line) => line.split(delimiter));
@@ -107,4 +107,12 @@ test('columns of which each row fills one stand until their next value; fuller r
       channels: [channel('A', [1, 2, 3, NaN, 5, 6]), channel('B', [1, 1, NaN, 1, 1, 1])],
     }),
   ).toBeUndefined();
+});
+
+test('items beyond the channels that a recording has are named', () => {
+  const rows = Array.from({ length: 140 }, (_, i) => [String(i), `Item ${i % 70}`, '1']);
+  const named = { headerRows: 0, time: 0, name: 1, value: 2, unit: undefined };
+  expect(itemsLeftOut(rows, named)).toEqual(Array.from({ length: 7 }, (_, i) => `Item ${63 + i}`));
+  expect(asTable(rows, named)[0]).toHaveLength(64);
+  expect(itemsLeftOut(rows.slice(0, 63), named)).toEqual([]);
 });

@@ -72,6 +72,16 @@ export function namedRows(rows: readonly (readonly string[])[]): NamedRows | und
   return { headerRows, time, name, value, unit };
 }
 
+/** The items for which such a table has no column: a recording has so many channels and no more. */
+export function itemsLeftOut(
+  rows: readonly (readonly string[])[],
+  { headerRows, name }: Pick<NamedRows, 'headerRows' | 'name'>,
+): string[] {
+  const items = new Set(rows.slice(headerRows).map((row) => row[name]?.trim() ?? ''));
+  items.delete('');
+  return [...items].slice(MOST_COLUMNS - 1);
+}
+
 /** The same as a table with a column for each item and a row for each moment, its header first. */
 export function asTable(
   rows: readonly (readonly string[])[],

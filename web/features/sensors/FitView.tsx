@@ -112,9 +112,9 @@ export function lawInWords({ transfer, measures }: SensorProfile, unit: Pressure
     case 'telegrams': {
       const show = (value: number) => formatValue(value, measures, unit);
       return t('ui-sensors.telegram-law', {
-        lowStep: transfer.low.step,
+        lowStep: String(transfer.low.step),
         low: show(transfer.low.value),
-        highStep: transfer.high.step,
+        highStep: String(transfer.high.step),
         high: show(transfer.high.value),
       });
     }

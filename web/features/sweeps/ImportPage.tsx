@@ -38,6 +38,8 @@ export default function ImportPage() {
   return data ? <ImportForm sheet={data} /> : <Loading what={t('ui-sweeps.the-job')} />;
 }
 
+/** Of items that are left out: more names are no hint any more. */
+const MOST_NAMED = 5;
 const RATE = { lowest: 0.001, highest: 1_000_000, unit: t('ui-sweeps.samples-second') };
 
 interface Chosen {
@@ -163,6 +165,15 @@ function ImportForm({ sheet }: { sheet: JobSheet }) {
               )}
               {chosen.opened.kind === 'table' && chosen.opened.joined && (
                 <Typography>{t('ui-sweeps.log-one-value-a-row')}</Typography>
+              )}
+              {chosen.opened.kind === 'table' && (chosen.opened.leftOut?.length ?? 0) > 0 && (
+                <Alert severity="warning">
+                  {t('ui-sweeps.items-left-out', {
+                    count: chosen.opened.leftOut?.length ?? 0,
+                    names: (chosen.opened.leftOut ?? []).slice(0, MOST_NAMED).join(', '),
+                    more: Math.max(0, (chosen.opened.leftOut?.length ?? 0) - MOST_NAMED),
+                  })}
+                </Alert>
               )}
               {chosen.opened.kind === 'table' && (
                 <ColumnTable

@@ -2,6 +2,7 @@ import { fixed, say } from '@lettura/core/measure/message';
 import { fail, ok, type Result } from '@lettura/core/measure/problem';
 import {
   asTable,
+  itemsLeftOut,
   layoutOf,
   looksBinary,
   looksLikeCandump,
@@ -28,6 +29,8 @@ export type Opened =
       firstRows: string[][];
       /** Written anew, since each of its rows said which item it is of. */
       joined?: Blob;
+      /** Items of such a file for which there was no channel left. */
+      leftOut?: readonly string[];
     };
 
 /**
@@ -94,5 +97,7 @@ async function joinedFrom(file: Blob, named: NamedRows, delimiter: string): Prom
   // A tab stands in no number, whichever sign its decimals have.
   const joined = new Blob([Papa.unparse(asTable(data, named), { delimiter: '\t', newline: '\n' })]);
   const opened = await openFile(joined);
-  return opened.ok && opened.value.kind === 'table' ? ok({ ...opened.value, joined }) : opened;
+  return opened.ok && opened.value.kind === 'table'
+    ? ok({ ...opened.value, joined, leftOut: itemsLeftOut(data, named) })
+    : opened;
 }
