@@ -1,4 +1,4 @@
-import { analyseSweep } from '@lettura/core/recording/sweep';
+import { analyseSweep, hangsOnSensor } from '@lettura/core/recording/sweep';
 import {
   fastValues,
   lineEdges,
@@ -9,7 +9,7 @@ import {
 import type { MachineState } from '@lettura/core/machine/places';
 import { inWords } from '@lettura/words';
 import { expect, test } from 'vitest';
-import { captureTelegrams, MACHINES, practiceMachine, type SenderIll } from './index.ts';
+import { captureTelegrams, MACHINES, practiceMachine, PRESSURE_SENSORS, type SenderIll } from './index.ts';
 
 const STATE: MachineState = { engine: 'idle', plug: 'connected' };
 const machineOf = (id: string, letter: 'A' | 'B' | 'D') =>
@@ -150,4 +150,33 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
   expect(two).toContain('reference');
   const kinds = analyseSweep(at(200, 3, 0.5, 2000), { profile, uses: ['signal'] }).map(({ kind }) => kind);
   expect(kinds.some((kind) => kind.startsWith('telegrams') || kind === 'line-held')).toBe(false);
+});
+
+test('of a sensor that sends telegrams a slow recording is an average and no value, and a capture is of its line', () => {
+  const { profile } = PRESSURE_SENSORS[27];
+  const slow = {
+    seconds: Float64Array.from({ length: 400 }, (_, i) => i / 100),
+    channels: [
+      {
+        name: 'Signal',
+        unit: 'V',
+        values: Float64Array.from({ length: 400 }, (_, i) => (i < 200 ? 2.7 : 0.9)),
+      },
+    ],
+  };
+  const uses = ['signal'] as const;
+  const told = analyseSweep(slow, { profile, uses });
+  expect(told[0]!.sentence.code).toBe('sweep.average-of-telegrams');
+  expect(told.some(({ weight }) => weight === 'fault')).toBe(false);
+  // For one that gives a voltage all of it would have been looked through.
+  expect(hangsOnSensor(told, profile, rail.machine.sensor.profile)).toBe(true);
+  const { recording } = captureTelegrams(rail, STATE, 3);
+  const wider = { ...profile, highest: 250_000 };
+  const asVoltage = analyseSweep(recording, { profile: rail.machine.sensor.profile, uses });
+  // The value was told by the range of the part that it was said to be.
+  expect(hangsOnSensor(asVoltage, rail.machine.sensor.profile, profile)).toBe(false);
+  expect(hangsOnSensor(asVoltage, rail.machine.sensor.profile, wider)).toBe(true);
+  const asSent = analyseSweep(recording, { profile, uses });
+  expect(asSent.map(({ sentence }) => sentence.code)).toContain('sweep.telegram-value-by-profile');
+  expect(hangsOnSensor(asSent, profile, wider)).toBe(true);
 });

@@ -109,3 +109,25 @@ test('settings on record stay in the table when the steps change, each once', ()
   expect(pumpSettings({ readings }, [0, -20, -40])).toEqual([0, -16.931945, -20, -40]);
   expect(pumpSettings({ readings: [] }, [0, -20])).toEqual([0, -20]);
 });
+
+test('of a sensor that sends telegrams no step is judged by the average that a meter shows', () => {
+  const profile: SensorProfile = {
+    ...tenthPerInHg,
+    transfer: { form: 'telegrams', low: { step: 193, value: 13 }, high: { step: 3896, value: 119 } },
+  };
+  const read = (volts: number) => {
+    const reading = {
+      kind: 'wire',
+      id: 'r',
+      lane: 'signal',
+      place: 'plug',
+      volts,
+      state: pumpState(-30),
+    } as const;
+    return pumpPoint(exampleCase([reading], { profile }), -30, COMMON_VACUUM_GAUGE);
+  };
+  expect(read(2.8).reading).toBeDefined();
+  expect(read(2.8).judged).toBeUndefined();
+  // Where the line stands at an end nothing can be sent.
+  expect(read(0.02).judged).toMatchObject({ ok: false, problem: { code: 'circuit-low' } });
+});

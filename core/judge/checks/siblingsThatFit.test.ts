@@ -65,3 +65,36 @@ test('three are named, and how many more there are', () => {
     'checks.fits-another-part{signals: 1, names: [sweep.named{name: “variant 1”}, sweep.named{name: “variant 2”}, sweep.named{name: “variant 3”}], more: 2}',
   );
 });
+
+const SENDER: Sibling = {
+  name: 'sends telegrams',
+  family,
+  profile: {
+    ...orifice(0.5),
+    transfer: { form: 'telegrams', low: { step: 193, value: 0 }, high: { step: 3896, value: 20 } },
+  },
+};
+
+test('telegrams that arrive name the parts that send them; a voltage never does', () => {
+  const finding = {
+    kind: 'telegrams',
+    weight: 'note',
+    sentence: { code: 'sweep.the-signal' },
+    channel: 0,
+    fromSeconds: 0,
+    untilSeconds: 0.03,
+  } as const;
+  const sweeps = [{ name: 'Fast', uses: ['signal'], findings: [finding] }] as const;
+  const captured = (profile: SensorProfile, library: readonly Sibling[]) =>
+    siblingsThatFit(exampleCase([], { family, profile, sweeps }), library).map(({ sentence }) =>
+      coded(sentence),
+    );
+  const [one] = captured(orifice(1), [...LIBRARY, SENDER]);
+  expect(one).toContain('checks.sends-as-another-part');
+  expect(one).toContain('sends telegrams');
+  expect(one).not.toContain(HALF.name);
+  expect(captured(orifice(1), LIBRARY)).toEqual([]);
+  expect(captured(SENDER.profile, [...LIBRARY, SENDER])).toEqual([]);
+  // Half a volt at rest is no average of telegrams, and two and a half are one of any sender.
+  expect(told([plug('signal', 2.5)], [SENDER])).toEqual([]);
+});

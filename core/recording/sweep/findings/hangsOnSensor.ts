@@ -10,6 +10,9 @@ const OF_THE_LINE: readonly SweepFinding['kind'][] = [
   'looked',
 ];
 
+/** What is said only of a part whose own steps the library has. */
+const OF_A_SENDER: readonly string[] = ['sweep.telegram-value-by-profile', 'sweep.average-of-telegrams'];
+
 type Range = Pick<SensorProfile, 'measures' | 'lowest' | 'highest'>;
 
 /** Whether what a recording was found to show would be something else, had it been looked through for another sensor. */
@@ -19,9 +22,6 @@ export function hangsOnSensor(findings: readonly SweepFinding[], was: Range, oth
   return !findings.every(
     ({ kind, sentence }) =>
       OF_THE_LINE.includes(kind) &&
-      (sentence.code === 'sweep.telegram-value'
-        ? isSameRange
-        : // Of a part whose own steps the library has.
-          sentence.code !== 'sweep.telegram-value-by-profile'),
+      (sentence.code === 'sweep.telegram-value' ? isSameRange : !OF_A_SENDER.includes(sentence.code)),
   );
 }
