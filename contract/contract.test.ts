@@ -6,6 +6,7 @@ import { wiringFor } from '@lettura/core/machine/wiring';
 import { SHARED } from './testRecord.ts';
 import { expect, test } from 'vitest';
 import {
+  newSensor,
   caseFileOf,
   endpoints,
   newJob,
@@ -209,6 +210,28 @@ test.each([
   ['an exponent that describes no element', { form: 'hot-element', a: 1, b: 1, n: 3 }],
 ] as const)('%s is refused', (_what, transfer) => {
   expect(sensorProfile.safeParse({ ...profile, transfer }).success).toBe(false);
+});
+
+test('a sensor that sends telegrams has no second track, and may tell the air temperature', () => {
+  const transfer = {
+    form: 'telegrams',
+    low: { step: 193, value: 20 },
+    high: { step: 3896, value: 250 },
+  } as const;
+  const sensor = {
+    id: '01935a00-0000-7000-8000-000000000001',
+    name: 'Sends',
+    family: 'other',
+    source: 'test',
+    profile: { ...profile, transfer },
+  };
+  const track = { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false };
+  const refused = newSensor.safeParse({ ...sensor, companion: track });
+  expect(refused.error?.issues[0]?.message).toContain('telegrams-beside-second-track');
+  expect(newSensor.safeParse({ ...sensor, profile, companion: track }).success).toBe(true);
+  const thermistor = { law: 'beta', ohmsAt25Celsius: 2040, betaKelvin: 3400 };
+  const companion = { kind: 'temperature', thermistor, pullUpOhms: 2200 };
+  expect(newSensor.safeParse({ ...sensor, companion }).success).toBe(true);
 });
 
 test('temperatures of a tolerance band must rise', () => {

@@ -1,4 +1,6 @@
 import { say } from '@lettura/core/measure/message';
+import type { Companion } from '@lettura/core/measure/companion';
+import type { SensorProfile } from '@lettura/core/measure/transfer';
 import { FAMILY_IDS } from '@lettura/core/machine/family';
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
@@ -21,10 +23,21 @@ const described = {
 };
 /** Whoever writes a sensor may leave these out; whoever reads one gets them. */
 const written = { ...described, notes: described.notes.default(''), pins: pins.default([]) };
-export const fileSensor = z.strictObject({ id, ...written });
+/** Two tracks are told apart by their volts, and a line that carries telegrams has none that tell anything. */
+const sendsOneValue = ({
+  profile: { transfer },
+  companion: other,
+}: {
+  profile: SensorProfile;
+  companion?: Companion | undefined;
+}): boolean => transfer.form !== 'telegrams' || other?.kind !== 'second-track';
+const ONE_VALUE = { error: refusal(say('refusal.telegrams-beside-second-track')), path: ['companion'] };
+export const fileSensor = z.strictObject({ id, ...written }).refine(sendsOneValue, ONE_VALUE);
 
 /** A changed sensor is a new one that replaces the old: jobs keep the version they were done with. */
-export const newSensor = z.strictObject({ id, ...written, replaces: id.optional() });
+export const newSensor = z
+  .strictObject({ id, ...written, replaces: id.optional() })
+  .refine(sendsOneValue, ONE_VALUE);
 export const sensor = z.strictObject({
   id,
   ...described,

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { exampleCase, EXAMPLE_PROFILE } from '../checks/exampleCase.ts';
 import { expectationContext, sensorValue, type CaseFile } from '../checks/index.ts';
 import { expectedReading } from '../expectation/index.ts';
+import { wiringFor } from '../../machine/wiring/index.ts';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
 import { goodSupply, IDLE, KOEO, PLUG_OFF, wire, WIRES } from './exampleWeighing.ts';
@@ -111,4 +112,33 @@ test('what a meter is to show at the plug is the average of the line, and no val
   expect(expected.highest).toBeGreaterThan(4.2);
   expect(expected.highest).toBeLessThan(4.8);
   expect(sensorValue(caseFile, KOEO)).toMatchObject({ ok: false, problem: { code: 'sent-in-telegrams' } });
+});
+
+test('an air temperature in the same body is a voltage as ever, and a position that is sent comes from no track', () => {
+  const wires = [...WIRES, 'second-signal'] as const;
+  const companion = {
+    kind: 'temperature',
+    thermistor: { law: 'beta', ohmsAt25Celsius: 2040, betaKelvin: 3400 },
+    pullUpOhms: 2200,
+  } as const;
+  const at = (volts: number) => {
+    const readings = [...goodSupply(), wire('signal', 'plug', 2.8), wire('second-signal', 'plug', volts)];
+    const caseFile = exampleCase(readings, { profile, companion, family: 'fuel-rail-pressure' });
+    const { ranked, posterior } = judge(weigherFor(caseFile, wires), caseFile, wires);
+    expect([...posterior.shares].every(Number.isFinite)).toBe(true);
+    return ranked.find(({ decision }) => decision.id === 'sensor')!.share;
+  };
+  // 2.4 V is some 25 °C; 4.9 V is a thermistor that is open, or its wire.
+  expect(at(4.95)).not.toBeCloseTo(at(2.4), 2);
+  const position: SensorProfile = {
+    ...profile,
+    measures: 'position',
+    transfer: { form: 'telegrams', low: { step: 193, value: 0 }, high: { step: 3896, value: 100 } },
+    highest: 100,
+    differenceThatMatters: 5,
+  };
+  expect(wiringFor({ profile: position, wires: WIRES }).sensor).toMatchObject({
+    kind: 'stage',
+    sends: 'telegrams',
+  });
 });

@@ -41,7 +41,7 @@ export function situate(
   wiring.setKey(keyOn);
   const met = valueMet(trueValue, restingValue, effects, element.profile);
   const sound = driveFor(met, celsius, element);
-  const drive = elementDrive(wiring.spec, element, effects, { trueValue, restingValue, celsius });
+  const drive = withWrong(sound, wiring.spec, element, effects, { restingValue, celsius });
   wiring.drive(isSender(wiring.spec, effects) ? averaged(drive, wiring.spec.sensor, USUAL_UP_SHARE) : drive);
   for (const effect of effects) applyToNetwork(wiring, effect, sound);
   wiring.setPlug(plugged);
@@ -57,11 +57,19 @@ export function elementDrive(
   effects: readonly Effect[],
   { trueValue, restingValue, celsius }: Pick<Situation, 'trueValue' | 'restingValue' | 'celsius'>,
 ): Drive {
+  const met = valueMet(trueValue, restingValue, effects, element.profile);
+  return withWrong(driveFor(met, celsius, element), spec, element, effects, { restingValue, celsius });
+}
+
+function withWrong(
+  sound: Drive,
+  spec: WiringSpec,
+  element: SensorElement,
+  effects: readonly Effect[],
+  { restingValue, celsius }: Pick<Situation, 'restingValue' | 'celsius'>,
+): Drive {
   const resting = driveFor(restingValue, celsius, element);
-  return effects.reduce(
-    (drive, effect) => driven(drive, resting, effect, { spec, element }),
-    driveFor(valueMet(trueValue, restingValue, effects, element.profile), celsius, element),
-  );
+  return effects.reduce((drive, effect) => driven(drive, resting, effect, { spec, element }), sound);
 }
 
 /** Whether the line goes to and fro without anybody having said how long it stays up. */

@@ -72,7 +72,9 @@ const biased = (bias: Bias): UnitEnd =>
 
 function sensorModel({ profile, companion, wires }: WiredSensor): SensorModel {
   if (companion?.kind === 'second-track') return { kind: 'two-tracks', ...TRACK };
-  if (isTrack({ profile, companion })) return { kind: 'track', ...TRACK };
+  const sends = sendsTelegrams(profile) ? ({ sends: 'telegrams' } as const) : {};
+  // What sends telegrams of a position has electronics, and no track.
+  if (isTrack({ profile, companion }) && !sendsTelegrams(profile)) return { kind: 'track', ...TRACK };
   return wires.includes('battery-feed')
     ? {
         kind: 'stage',
@@ -81,11 +83,7 @@ function sensorModel({ profile, companion, wires }: WiredSensor): SensorModel {
         supplyOhms: HEATED_OHMS,
         lowestShare: 0,
         highestShare: HEATED_HIGHEST_SHARE,
+        ...sends,
       }
-    : {
-        kind: 'stage',
-        feed: 'reference',
-        ...STAGE,
-        ...(sendsTelegrams(profile) && { sends: 'telegrams' as const }),
-      };
+    : { kind: 'stage', feed: 'reference', ...STAGE, ...sends };
 }

@@ -3,7 +3,7 @@ import { effectsOf, elementDrive, type Effect } from '../../../machine/fault/ind
 import { UP_SHARE } from '../../../machine/limits/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
-import { sendsTelegrams, signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
+import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
 import { wiringFor, type WiringSpec } from '../../../machine/wiring/index.ts';
 import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
@@ -73,7 +73,6 @@ export class Answers {
   constructor(sensor: IsolatedSensor, hypotheses: readonly Hypothesis[], restingValue: number) {
     this.#sensor = sensor;
     this.#restingValue = restingValue;
-    this.#isSent = sendsTelegrams(sensor.profile);
     this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
     this.#ranges = rangesOf(this.#solvedSizes);
     // What happens to the quantity before the sensor is no matter of the circuit.
@@ -84,6 +83,8 @@ export class Answers {
     const rigOn = (bias: KnownBias) =>
       new Rig(asOftenMet(wiringFor({ ...sensor, profile: { ...profile, bias } })));
     this.#rigs = { 'pull-up': rigOn('pull-up'), 'pull-down': rigOn('pull-down') };
+    const model = this.#rigs['pull-up'].wiring.spec.sensor;
+    this.#isSent = model.kind === 'stage' && model.sends !== undefined;
     const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
     this.#nodeVolts = [first, last];
     this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
@@ -216,7 +217,7 @@ export class Answers {
       };
       rig.bring(this.#sensor, all, situation, modelled(state.harness));
     };
-    if (this.#isSent) return this.#solvedOfSender(rig, spot, effects, sound, bring);
+    if (this.#isSent && axis === 'quantity') return this.#solvedOfSender(rig, spot, effects, sound, bring);
     const read = (trueValue: number, celsius: number): number => {
       bring(trueValue, celsius);
       return readOn(rig, spot, effects, this.#sensor);
