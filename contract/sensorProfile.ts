@@ -5,6 +5,7 @@ import {
   HOT_ELEMENT_EXPONENTS,
   isCurve,
   isMonotonePolynomial,
+  VALUE_STEPS,
   type SensorProfile,
 } from '@lettura/core/measure/transfer';
 import { z } from 'zod';
@@ -14,8 +15,7 @@ const volts = z.number().min(-1).max(16);
 /** In the unit of what is measured: kPa, %, ° or g/s. */
 const value = z.number().min(-1000).max(400_000);
 const width = z.number().positive().max(200_000);
-/** Of the twelve bits of a telegram those that are a value (SAE J2716, from memory). */
-const stepPoint = z.strictObject({ step: z.number().int().min(1).max(4088), value });
+const stepPoint = z.strictObject({ step: z.number().int().min(VALUE_STEPS[0]).max(VALUE_STEPS[1]), value });
 const curvePoint = z.strictObject({ volts, value });
 
 export const MOST_TABLE_POINTS = 10_000;
@@ -65,7 +65,7 @@ const transfer = z.discriminatedUnion('form', [
   z
     .strictObject({ form: z.literal('telegrams'), low: stepPoint, high: stepPoint })
     .refine(({ low, high }) => low.value < high.value && low.step !== high.step, {
-      error: refusal(say('refusal.two-points-must-differ-in')),
+      error: refusal(say('refusal.two-steps-must-differ')),
     }),
   z.strictObject({
     form: z.literal('hot-element'),

@@ -41,6 +41,6 @@ export {
   type TelegramTransfer,
   type TransferFunction,
 } from './sensorProfile.ts';
-export { sendsTelegrams, valueLimitVolts } from './sendsTelegrams.ts';
+export { sendsTelegrams, VALUE_STEPS, valueLimitVolts } from './sendsTelegrams.ts';
 export { SHAPES, transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
 export { signalBand, validBandVolts, type SignalBand } from './signalBand.ts';

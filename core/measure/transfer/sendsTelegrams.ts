@@ -1,6 +1,9 @@
 import { SENT_STEPS } from './curve.ts';
 import type { SensorProfile, TelegramTransfer } from './sensorProfile.ts';
 
+/** The lowest and highest of 4,096 steps that are a value; beneath the sender starts up, above it says what is wrong with it (SAE J2716, from memory). */
+export const VALUE_STEPS = [1, 4088] as const;
+
 /** Whether a sensor sends its value in telegrams: then no voltage of its line is a value, only an average of going to and fro. */
 export const sendsTelegrams = <Profile extends Pick<SensorProfile, 'transfer'>>(
   profile: Profile,

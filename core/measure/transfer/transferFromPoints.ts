@@ -5,6 +5,7 @@ import { fitHotElement } from './fitHotElement.ts';
 import { fitLine } from './fitLine.ts';
 import { fitPolynomial } from './fitPolynomial.ts';
 import { isCurve, isMonotone } from './isMonotone.ts';
+import { VALUE_STEPS } from './sendsTelegrams.ts';
 import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
 
 export const SHAPES = ['line', 'table', 'polynomial', 'hot-element', 'telegrams'] as const;
@@ -82,11 +83,12 @@ function sentSteps(
       say('transfer.enter-both-ends-and-their-steps'),
     );
   }
-  const strange = points.find(({ volts: step }) => !Number.isInteger(step) || step < 1 || step > LAST_STEP);
+  const [first, last] = VALUE_STEPS;
+  const strange = points.find(({ volts: step }) => !Number.isInteger(step) || step < first || step > last);
   if (strange) {
     return fail(
       'no-step',
-      say('transfer.no-step', { step: plain(strange.volts), last: LAST_STEP }),
+      say('transfer.no-step', { step: plain(strange.volts), last }),
       say('transfer.enter-both-ends-and-their-steps'),
     );
   }
@@ -110,9 +112,6 @@ function sentSteps(
     doubtful: undefined,
   });
 }
-/** Above it a sender says what is wrong with it (SAE J2716, from memory). */
-const LAST_STEP = 4088;
-
 function whyNoCurve(points: readonly CurvePoint[]): [message: Message, next: Message] {
   const seen = new Set<number>();
   const twice = points.find(({ value }) => seen.size === seen.add(value).size);

@@ -45,10 +45,10 @@ export function analyseSweep(given: Recording, asGiven: SweepContext): SweepFind
   const average = averageOfTelegrams(recording, context);
   const voltages = average.length === 0 ? context : withoutSignal(context);
   const rank = ({ weight }: SweepFinding) => (weight === 'fault' ? 0 : 1);
-  const found = LOOKS.flatMap((look) => look(recording, voltages)).sort(
+  const found = [...average, ...LOOKS.flatMap((look) => look(recording, voltages))].sort(
     (a, b) => rank(a) - rank(b) || a.fromSeconds - b.fromSeconds,
   );
-  return [...average, ...found, ...questions, lookedAt(recording, voltages)];
+  return [...found, ...questions, lookedAt(recording, voltages)];
 }
 
 const withoutSignal = (context: SweepContext): SweepContext => ({

@@ -1,11 +1,9 @@
-import type { SensorProfile } from '../../measure/transfer/index.ts';
+import { VALUE_STEPS, type SensorProfile } from '../../measure/transfer/index.ts';
 import type { Telegrams } from './telegrams.ts';
 
 /** Twelve bits: the first three nibbles, highest first; and the last three of six, lowest first (SAE J2716, from memory). */
 export type FastChannel = 1 | 2;
 
-/** The lowest and highest of 4,096 steps that are a value; beneath the sender starts up, above it says what is wrong with it. */
-export const VALUE_STEPS = [1, 4088] as const;
 /** Where a pressure sensor has the ends of its range, unless its maker says otherwise (SAE J2716, from memory). */
 export const RANGE_STEPS = [193, 3896] as const;
 

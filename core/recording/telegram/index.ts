@@ -3,7 +3,6 @@ export {
   fastChannelsOf,
   fastValues,
   RANGE_STEPS,
-  VALUE_STEPS,
   valueOfStep,
   type FastChannel,
 } from './fastChannels.ts';
