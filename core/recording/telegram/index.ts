@@ -1,11 +1,5 @@
 export { checksum4, checksum6, type ChecksumForm } from './checksum.ts';
-export {
-  fastChannelsOf,
-  fastValues,
-  RANGE_STEPS,
-  valueOfStep,
-  type FastChannel,
-} from './fastChannels.ts';
+export { fastChannelsOf, fastValues, RANGE_STEPS, valueOfStep, type FastChannel } from './fastChannels.ts';
 export { framePartsOf, type FramePart } from './frameParts.ts';
 export { isOnlyChanges } from './lineLevels.ts';
 export { lineEdges, type LineEdges } from './lineEdges.ts';
