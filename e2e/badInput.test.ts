@@ -77,7 +77,7 @@ test('a reading on a job that was deleted meanwhile is kept, and goes in once th
   await enter(page, 'sig conn 2.22');
   await page.getByText('Not recorded: “sig conn 2.22”. This job was deleted. Restore the job').waitFor();
   await page.unroute('**/api/jobs/*');
-  await page.getByRole('button', { name: 'Restore' }).click({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Restore' }).click();
   await page.getByRole('button', { name: 'Try again' }).click();
   await page.getByText('Not recorded').waitFor({ state: 'hidden' });
   await page.reload();

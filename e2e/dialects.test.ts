@@ -89,7 +89,7 @@ test('the same sweep as nine loggers write it: each is read as it is, and its de
     // Nothing of it had to be left out, and the marks are these alone.
     expect(await found().getByText('?').count(), name).toBe(0);
   }
-}, 120_000);
+});
 
 test('what a kept recording’s channels are is corrected, and it is withdrawn and brought back', async () => {
   const panel = page.getByRole('region', { name: 'What it is' });

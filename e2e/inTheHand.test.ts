@@ -1,6 +1,6 @@
 import type { Locator, Request } from 'playwright-core';
 import { expect, test } from 'vitest';
-import { opened } from './application.ts';
+import { opened, PATIENCE_MS } from './application.ts';
 import { go, noAccessibilityFault, section, weighed } from './steps.ts';
 
 const { app, browser } = await opened({ data: 'demo' });
@@ -9,7 +9,7 @@ const { app, browser } = await opened({ data: 'demo' });
 async function inTheHand(width: number, height: number) {
   const context = await browser.newContext({ viewport: { width, height }, hasTouch: true });
   const page = await context.newPage();
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(PATIENCE_MS);
   const inSight = async (what: Locator) => {
     const box = await what.boundingBox();
     expect(box, String(what)).not.toBeNull();

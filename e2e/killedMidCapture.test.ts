@@ -7,7 +7,7 @@ import { afterAll, beforeAll, expect, test, vi } from 'vitest';
 import { findChromium } from '../scripts/install.mjs';
 import { freePort } from '../scripts/postgres.mjs';
 import { startServer } from '../scripts/server.mjs';
-import { application, CHROMIUM_ARGUMENTS } from './application.ts';
+import { application, CHROMIUM_ARGUMENTS, PATIENCE_MS } from './application.ts';
 import { openJob, section } from './steps.ts';
 
 /** A browser of its own process, with a profile on the disk: it can be killed as a machine without power is. */
@@ -38,7 +38,7 @@ async function browserOn(profile: string): Promise<{ page: Page; process: ChildP
     .toBe(true);
   const [context] = (await chromium.connectOverCDP(`http://127.0.0.1:${port}`)).contexts();
   const page = await context!.newPage();
-  page.setDefaultTimeout(60_000);
+  page.setDefaultTimeout(PATIENCE_MS);
   return { page, process };
 }
 

@@ -69,7 +69,7 @@ test('a reading entered while the server is away waits, survives a restart, and 
   await page.getByText('One reading waits in this browser').waitFor();
   await pad(page, 'Signal at the sensor plug: 2.33 V').waitFor();
   await start();
-  await page.getByText('One reading waits in this browser').waitFor({ state: 'hidden', timeout: 20_000 });
+  await page.getByText('One reading waits in this browser').waitFor({ state: 'hidden' });
   await page.reload();
   await pad(page, 'Signal at the sensor plug: 2.33 V').waitFor();
 });
@@ -81,7 +81,7 @@ test('the same holds while only the database is away, and after both are killed 
   await server.stop('SIGKILL');
   await database.start({ onPort: database.port });
   await start();
-  await page.getByText('One reading waits in this browser').waitFor({ state: 'hidden', timeout: 20_000 });
+  await page.getByText('One reading waits in this browser').waitFor({ state: 'hidden' });
   const other = await browser.newContext();
   const second = await other.newPage();
   await second.goto(page.url());
@@ -101,7 +101,7 @@ test('a sheet that nobody touches says within seconds that the server is away', 
   const away = page.getByText('What stands here is as it was last');
   await away.waitFor({ timeout: 9000 });
   await start();
-  await away.waitFor({ state: 'hidden', timeout: 15_000 });
+  await away.waitFor({ state: 'hidden' });
 });
 
 test('a screen that could not be fetched says so, and comes by itself with the server', async () => {
@@ -109,7 +109,7 @@ test('a screen that could not be fetched says so, and comes by itself with the s
   await page.getByRole('link', { name: 'Reference', exact: true }).click();
   await page.getByText('This screen could not be loaded.').waitFor();
   await start();
-  await page.getByRole('tablist', { name: 'Calculators' }).waitFor({ timeout: 20_000 });
+  await page.getByRole('tablist', { name: 'Calculators' }).waitFor();
   await page.goBack();
   await pad(page, 'Reference at the sensor plug: 4.99 V').waitFor();
 });
@@ -128,7 +128,7 @@ test('a browser without room says loudly what it could not write down, and sends
   await alarm.getByText('“sig plug 2.34”').waitFor();
   await page.evaluate(() => (window as unknown as { roomAgain: () => void }).roomAgain());
   await start();
-  await alarm.waitFor({ state: 'hidden', timeout: 20_000 });
+  await alarm.waitFor({ state: 'hidden' });
   await pad(page, 'Signal at the sensor plug: 2.34 V').waitFor();
 });
 
