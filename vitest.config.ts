@@ -41,15 +41,15 @@ export default defineConfig({
         },
       },
       {
-        // After the others, so that no browser waits for a core; one more at a time than cores, since most of their time is waiting.
+        // After the others, so that no browser waits for a core.
         test: {
           name: 'e2e',
           include: ['e2e/**/*.test.ts'],
           testTimeout: 300_000,
           hookTimeout: 300_000,
-          maxWorkers: maxWorkers + 1,
+          maxWorkers,
           // A page answers when it can: being slow is no fault here (the same patience as with clicks, e2e/application.ts).
-          expect: { poll: { timeout: 60_000 } },
+          expect: { poll: { timeout: 90_000, interval: 200 } },
           sequence: { groupOrder: 1 },
         },
       },

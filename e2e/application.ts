@@ -80,7 +80,7 @@ export const launchBrowser = (): Promise<Browser> => {
 };
 
 /** How long a page is waited for, ms: what a busy machine with slow cores needs, since being slow is no fault here. */
-export const PATIENCE_MS = 60_000;
+export const PATIENCE_MS = 90_000;
 
 /** A page at the size of a workshop laptop; anything the browser complains of fails the test that looks. */
 export async function openPage(browser: Browser): Promise<{ page: Page; complaints: string[] }> {
