@@ -126,6 +126,24 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
   });
   const [told] = inWords(analyseSweep(at(200_000, 500, 0.3), { profile, uses: ['signal'] }));
   expect(told!.sentence).toMatch(/steady 500\.0 Hz between 100 mV and 4\.80 V, up for 30\.0 % of the time/u);
+  // By a profile of its own a frequency is a value, and so is a duty; past the range it is told.
+  const read = (hertz: number, duty: number, of: 28 | 29) =>
+    inWords(
+      analyseSweep(at(50_000, hertz, duty), { profile: PRESSURE_SENSORS[of].profile, uses: ['signal'] }),
+    );
+  expect(read(107, 0.5, 28).map(({ kind }) => kind)).toEqual(['pulses', 'pulses', 'looked']);
+  expect(read(107, 0.5, 28)[1]!.sentence).toBe(
+    'By the frequency of this sensor in the library that is 60.0 kPa abs.',
+  );
+  expect(read(100, 0.5, 29)[1]!.sentence).toMatch(/^By the duty .* that is 1500\.0 kPa gauge\.$/u);
+  expect(read(100, 0.97, 29)[1]!.sentence).toMatch(
+    /would be 3262\.5 kPa gauge, and its range is 0\.0 kPa to/u,
+  );
+  const slowly = analyseSweep(at(200, 3, 0.5, 2000), {
+    profile: PRESSURE_SENSORS[29].profile,
+    uses: ['signal'],
+  });
+  expect(slowly[0]!.sentence.code).toBe('sweep.average-of-pulses');
   // A contact that opens now and then in a fast capture is no line that toggles: its dropouts are looked for.
   const seconds = Float64Array.from({ length: 60_000 }, (_, i) => i / 30_000);
   const loose = Float64Array.from(seconds, (_, i) => ((i * i) % 911 < 90 && i % 1200 < 70 ? 0.02 : 2.5));

@@ -206,6 +206,14 @@ test.each([
     'a step that is none of the values',
     { form: 'telegrams', low: { step: 0, value: 0 }, high: { step: 3896, value: 250 } },
   ],
+  [
+    'a frequency that turns round',
+    { form: 'frequency', points: [80, 90, 85].map((hertz, value) => ({ hertz, value })) },
+  ],
+  [
+    'a duty of a line that stands',
+    { form: 'duty', points: [0, 90].map((upPercent, value) => ({ upPercent, value })) },
+  ],
   ['a hot element without heat', { form: 'hot-element', a: 1, b: 0, n: 0.5 }],
   ['an exponent that describes no element', { form: 'hot-element', a: 1, b: 1, n: 3 }],
 ] as const)('%s is refused', (_what, transfer) => {

@@ -5,6 +5,9 @@ import {
   HOT_ELEMENT_EXPONENTS,
   isCurve,
   isMonotonePolynomial,
+  isPulseCurve,
+  PULSE_HERTZ,
+  PULSE_PERCENT,
   VALUE_STEPS,
   type SensorProfile,
 } from '@lettura/core/measure/transfer';
@@ -17,6 +20,13 @@ const value = z.number().min(-1000).max(400_000);
 const width = z.number().positive().max(200_000);
 const stepPoint = z.strictObject({ step: z.number().int().min(VALUE_STEPS[0]).max(VALUE_STEPS[1]), value });
 const curvePoint = z.strictObject({ volts, value });
+
+const hertzPoint = z.strictObject({ hertz: z.number().min(PULSE_HERTZ[0]).max(PULSE_HERTZ[1]), value });
+const dutyPoint = z.strictObject({
+  upPercent: z.number().min(PULSE_PERCENT[0]).max(PULSE_PERCENT[1]),
+  value,
+});
+const TURNS = { error: refusal(say('refusal.pulses-must-rise-or-fall')), path: ['points'] };
 
 export const MOST_TABLE_POINTS = 10_000;
 
@@ -67,6 +77,18 @@ const transfer = z.discriminatedUnion('form', [
     .refine(({ low, high }) => low.value < high.value && low.step !== high.step, {
       error: refusal(say('refusal.two-steps-must-differ')),
     }),
+  z
+    .strictObject({
+      form: z.literal('frequency'),
+      points: z.array(hertzPoint).min(2).max(MOST_TABLE_POINTS).readonly(),
+    })
+    .refine(isPulseCurve, TURNS),
+  z
+    .strictObject({
+      form: z.literal('duty'),
+      points: z.array(dutyPoint).min(2).max(MOST_TABLE_POINTS).readonly(),
+    })
+    .refine(isPulseCurve, TURNS),
   z.strictObject({
     form: z.literal('hot-element'),
     a: z.number().min(0).max(256),

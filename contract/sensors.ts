@@ -1,6 +1,6 @@
 import { say } from '@lettura/core/measure/message';
 import type { Companion } from '@lettura/core/measure/companion';
-import type { SensorProfile } from '@lettura/core/measure/transfer';
+import { isSent, type SensorProfile } from '@lettura/core/measure/transfer';
 import { FAMILY_IDS } from '@lettura/core/machine/family';
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
@@ -23,14 +23,14 @@ const described = {
 };
 /** Whoever writes a sensor may leave these out; whoever reads one gets them. */
 const written = { ...described, notes: described.notes.default(''), pins: pins.default([]) };
-/** Two tracks are told apart by their volts, and a line that carries telegrams has none that tell anything. */
+/** Two tracks are told apart by their volts, and a line that a value is sent on has none that tell anything. */
 const sendsOneValue = ({
-  profile: { transfer },
+  profile,
   companion: other,
 }: {
   profile: SensorProfile;
   companion?: Companion | undefined;
-}): boolean => transfer.form !== 'telegrams' || other?.kind !== 'second-track';
+}): boolean => !isSent(profile) || other?.kind !== 'second-track';
 const ONE_VALUE = { error: refusal(say('refusal.telegrams-beside-second-track')), path: ['companion'] };
 export const fileSensor = z.strictObject({ id, ...written }).refine(sendsOneValue, ONE_VALUE);
 

@@ -169,6 +169,47 @@ export const PRESSURE_SENSORS = {
       differenceThatMatters: 6000,
     }),
   },
+  28: {
+    name: 'Corvel MS-3F manifold pressure, frequency',
+    family: 'manifold-pressure',
+    source: INVENTED,
+    notes: 'Toggles between ground and 5 V, half of the time each; the frequency is the pressure.',
+    profile: profileOf({
+      measures: 'absolute-pressure',
+      transfer: {
+        form: 'frequency',
+        points: [
+          { hertz: 80, value: 20 },
+          { hertz: 107, value: 60 },
+          { hertz: 138, value: 105 },
+        ],
+      },
+      lowest: 20,
+      highest: 105,
+      tolerance: { form: 'plus-minus', plusMinus: 1.7 },
+      differenceThatMatters: MANIFOLD_DIFFERENCE_THAT_MATTERS_KPA,
+    }),
+  },
+  29: {
+    name: 'Quill RP-34D refrigerant pressure, duty',
+    family: 'refrigerant-pressure',
+    source: INVENTED,
+    notes: 'About 100 pulses a second; for what share of the time the line is up is the pressure.',
+    profile: profileOf({
+      measures: 'gauge-pressure',
+      transfer: {
+        form: 'duty',
+        points: [
+          { upPercent: 10, value: 0 },
+          { upPercent: 90, value: 3000 },
+        ],
+      },
+      lowest: 0,
+      highest: 3000,
+      tolerance: { form: 'of-span', percent: 1.5 },
+      differenceThatMatters: 120,
+    }),
+  },
   23: {
     name: 'Corvel MT-4 manifold pressure and air temperature',
     family: 'manifold-pressure',

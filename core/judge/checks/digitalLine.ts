@@ -1,7 +1,7 @@
 import { measured, say, volts } from '../../measure/message/index.ts';
 import { latestWire, type ScanReading } from '../../record/evidence/index.ts';
 import { sameState } from '../../machine/places/index.ts';
-import { sendsTelegrams } from '../../measure/transfer/index.ts';
+import { isSent } from '../../measure/transfer/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
 import { signalAtRail } from './signalAtRail.ts';
@@ -15,7 +15,7 @@ const STAYS_VOLTS = 0.1;
  */
 export function digitalLine(caseFile: CaseFile): Remark[] {
   const { readings, profile } = caseFile;
-  if (sendsTelegrams(profile)) return [];
+  if (isSent(profile)) return [];
   const seen = readings
     .filter(
       (reading): reading is ScanReading => reading.kind === 'scan' && reading.measures === profile.measures,

@@ -1,18 +1,24 @@
-import { sendsTelegrams } from '../../measure/transfer/index.ts';
+import { isSent } from '../../measure/transfer/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
-/** What a capture fast enough for telegrams showed of the signal: that they arrive, or that the line stands at one voltage. */
-const LINE_SEEN = ['telegrams', 'line-held'] as const;
+/**
+ * What a fast capture showed of the signal: telegrams that can be read, a steady frequency, a line that goes to and fro and says
+ * nothing, or one that stands at one voltage.
+ */
+const LINE_SEEN = ['telegrams', 'pulses', 'garbled', 'line-held'] as const;
 export type LineSeen = (typeof LINE_SEEN)[number];
 
+/** What tells a part that sends from one that gives a voltage: noise alone may look garbled. */
+const TELLS_OF_PART: readonly LineSeen[] = ['telegrams', 'pulses', 'line-held'];
+
 /**
- * Of all captures together: once telegrams arrived, the part is one that sends them. Where that is known, the newest capture tells
- * whether they arrive now. Undefined where none was fast enough.
+ * Of all captures together: once something arrived, the part is one that sends it. Where that is known, the newest capture tells
+ * whether it arrives now. Undefined where none was fast enough.
  */
 export function lineSeen({ sweeps, profile }: Pick<CaseFile, 'sweeps' | 'profile'>): LineSeen | undefined {
   const shown = sweeps
     .filter(({ uses }) => uses.includes('signal'))
     .flatMap(({ findings, uses }) => findings.filter(({ channel }) => uses[channel] === 'signal'))
     .flatMap(({ kind }) => LINE_SEEN.find((seen) => seen === kind) ?? []);
-  return sendsTelegrams(profile) ? shown.at(-1) : LINE_SEEN.find((seen) => shown.includes(seen));
+  return isSent(profile) ? shown.at(-1) : TELLS_OF_PART.find((seen) => shown.includes(seen));
 }

@@ -1,6 +1,6 @@
 import { say } from '../../measure/message/index.ts';
 import { latestWire, type WireReading } from '../../record/evidence/index.ts';
-import { sendsTelegrams, type NoValue } from '../../measure/transfer/index.ts';
+import { isSent, type NoValue } from '../../measure/transfer/index.ts';
 import { expectedReading, type Expectation } from '../expectation/index.ts';
 import { fail, type Result } from '../../measure/problem/index.ts';
 import {
@@ -88,7 +88,7 @@ function judge(
   if (rail)
     return fail(`circuit-${rail}`, railSaid(reading, caseFile), say('checks.follow-signal-wire-first'));
   // What is sent no voltage tells: there is nothing to set beside the pump.
-  if (sendsTelegrams(profile)) return undefined;
+  if (isSent(profile)) return undefined;
   const sensor = valueOfSignal(caseFile, reading);
   if (!sensor.ok) return sensor;
   const absolute = profile.measures === 'absolute-pressure';

@@ -1,7 +1,7 @@
 import { list, say, verbatim } from '../../measure/message/index.ts';
 import type { WireReading } from '../../record/evidence/index.ts';
 import { keyOn } from '../../machine/places/index.ts';
-import { sendsTelegrams } from '../../measure/transfer/index.ts';
+import { isSent, sentIn, type SentIn } from '../../measure/transfer/index.ts';
 import { isOffBand } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import type { Remark } from './finding.ts';
@@ -23,11 +23,13 @@ const MOST_NAMED = 3;
  * @param library without the part under test
  */
 export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[]): Remark[] {
-  if (sendsTelegrams(caseFile.profile)) return [];
+  const seen = lineSeen(caseFile);
   const inFamily = library.filter(
     ({ family, profile }) => family === caseFile.family && profile.measures === caseFile.profile.measures,
   );
-  if (lineSeen(caseFile) === 'telegrams') return thatSend(inFamily);
+  if (seen === 'telegrams' || seen === 'pulses')
+    return seen === sentIn(caseFile.profile) ? [] : thatSend(seen, inFamily);
+  if (isSent(caseFile.profile)) return [];
   const wires = caseFile.readings.filter(
     (one): one is WireReading =>
       one.kind === 'wire' && one.place === 'plug' && one.state.plug === 'connected' && keyOn(one.state),
@@ -37,8 +39,8 @@ export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[])
   const off = signals.filter((one) => isOffBand(fitOfReading(one, caseFile).fit));
   if (off.length === 0) return [];
   const fitting = inFamily.filter(({ profile, companion }) => {
-    // An average fits any of those that send telegrams.
-    if (sendsTelegrams(profile)) return false;
+    // An average fits any of those that send their value.
+    if (isSent(profile)) return false;
     const other: CaseFile = { ...caseFile, profile, companion };
     const fits = (one: WireReading) => fitOfReading(one, other).fit;
     return signals.every((one) => !isOffBand(fits(one))) && off.every((one) => fits(one) === 'as-expected');
@@ -55,12 +57,12 @@ export function siblingsThatFit(caseFile: CaseFile, library: readonly Sibling[])
   ];
 }
 
-/** Telegrams arrive, and the part under test is said to give a voltage. */
-function thatSend(library: readonly Sibling[]): Remark[] {
-  const senders = library.filter(({ profile }) => sendsTelegrams(profile));
-  return senders.length === 0
-    ? []
-    : [{ sentence: say('checks.sends-as-another-part', named(senders)), readingIds: [] }];
+/** Something arrives that the part under test is not said to send. */
+function thatSend(what: SentIn, library: readonly Sibling[]): Remark[] {
+  const senders = library.filter(({ profile }) => sentIn(profile) === what);
+  if (senders.length === 0) return [];
+  const said = { ...named(senders), areTelegrams: what === 'telegrams' };
+  return [{ sentence: say('checks.sends-as-another-part', said), readingIds: [] }];
 }
 
 const named = (parts: readonly Sibling[]) => ({

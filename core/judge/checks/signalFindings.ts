@@ -10,7 +10,7 @@ import {
 } from '../../machine/family/index.ts';
 import { ok, problemSaid, type Result } from '../../measure/problem/index.ts';
 import { isPressure, measurandSaid } from '../../measure/quantity/index.ts';
-import { sendsTelegrams } from '../../measure/transfer/index.ts';
+import { isSent } from '../../measure/transfer/index.ts';
 import {
   boundSaid,
   compareValues,
@@ -163,7 +163,7 @@ function follows(caseFile: CaseFile): Partial<Found> {
         state.stimulus?.kind === drive.stimulus?.kind,
     );
   // An average that stays says nothing of what is sent.
-  if (!stopped || !driven || sendsTelegrams(caseFile.profile)) return {};
+  if (!stopped || !driven || isSent(caseFile.profile)) return {};
   const stuck = Math.abs(stopped.volts - driven.volts) < STUCK_VOLTS;
   const { engine, stimulus } = driven.state;
   const where = stimulus ? stimulusKindSaid(stimulus.kind) : say('checks.at', { engine: engineSaid(engine) });

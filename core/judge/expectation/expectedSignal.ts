@@ -3,7 +3,7 @@ import { type MachineState } from '../../machine/places/index.ts';
 import { expectedValue, withTolerance } from '../../machine/family/index.ts';
 import { OPEN_INPUT_VOLTS, UP_SHARE, type VoltBand } from '../../machine/limits/index.ts';
 import { expectedSecondTrack, expectedTemperatureSignal } from './secondSignal.ts';
-import { sendsTelegrams, signalFromValue, type SensorProfile } from '../../measure/transfer/index.ts';
+import { sentIn, signalFromValue, type SensorProfile, type SentIn } from '../../measure/transfer/index.ts';
 import { type ExpectationContext, type Expectation } from './expectation.ts';
 
 /** What the second signal should read; undefined where the body has none, or too little is known. */
@@ -57,7 +57,8 @@ export function unpluggedSignal({ bias, nominalReferenceVolts }: SensorProfile):
 
 /** What the signal should read with the plug on; undefined where the quantity is not known. */
 export function connectedSignal(state: MachineState, context: ExpectationContext): Expectation | undefined {
-  if (sendsTelegrams(context.profile)) return averageOfLine(context);
+  const sends = sentIn(context.profile);
+  if (sends) return averageOfLine(sends, context);
   const value = expectedValue(state, context);
   if (!value.ok) return undefined;
   const { lowest, highest, atMost, reason } = withTolerance(value.value, context);
@@ -78,13 +79,16 @@ export function connectedSignal(state: MachineState, context: ExpectationContext
 }
 
 /** A line that goes to and fro shows its average, whatever it says. */
-const averageOfLine = ({ referenceVolts, referenceDoubtVolts: doubt = 0 }: ExpectationContext): Expectation =>
+const averageOfLine = (
+  sends: SentIn,
+  { referenceVolts, referenceDoubtVolts: doubt = 0 }: ExpectationContext,
+): Expectation =>
   volts(
     {
-      lowest: UP_SHARE.lowest * (referenceVolts - doubt),
-      highest: UP_SHARE.highest * (referenceVolts + doubt),
+      lowest: UP_SHARE[sends].lowest * (referenceVolts - doubt),
+      highest: UP_SHARE[sends].highest * (referenceVolts + doubt),
     },
-    say('expectation.average-of-telegrams'),
+    sends === 'telegrams' ? say('expectation.average-of-telegrams') : say('expectation.average-of-pulses'),
   );
 
 /** No sensor gives more than its supply or less than its return, nor more than its electronics can. */

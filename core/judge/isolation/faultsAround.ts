@@ -1,6 +1,6 @@
 import { keyOn, type MachineState } from '../../machine/places/index.ts';
 import { FAULT_KINDS, faultOf, type Fault, type Situation } from '../../machine/fault/index.ts';
-import { sendsTelegrams, valueAtNominal } from '../../measure/transfer/index.ts';
+import { isSent, valueAtNominal } from '../../measure/transfer/index.ts';
 import { type Wiring } from '../../machine/wiring/index.ts';
 import { type IsolatedSensor } from './isolatedSensor.ts';
 
@@ -22,7 +22,7 @@ export function situationOf(
 ): Situation {
   const { lowest, highest } = profile;
   const middle =
-    expected && !sendsTelegrams(profile)
+    expected && !isSent(profile)
       ? valueAtNominal((expected.lowest + expected.highest) / 2, profile)
       : (lowest + highest) / 2;
   return {

@@ -1,12 +1,7 @@
 import { type MachineState, type Target } from '../../machine/places/index.ts';
 import { effectsOf, isInPlug, type Fault } from '../../machine/fault/index.ts';
 import { Rig } from '../../machine/rig/index.ts';
-import {
-  sendsTelegrams,
-  signalBand,
-  valueAtNominal,
-  type SensorProfile,
-} from '../../measure/transfer/index.ts';
+import { isSent, signalBand, valueAtNominal, type SensorProfile } from '../../measure/transfer/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import { answersAround, type IsolationAnswer } from './isolationAnswers.ts';
 import { RECIPES, type Recipe, type RecipeId } from './recipes.ts';
@@ -66,7 +61,7 @@ export function isolationTests(sensor: IsolatedSensor, expectedSignal?: VoltBand
           plugged && lane === 'signal' ? halfOf(expectedSignal) : 0,
         ),
         // What a sender says no voltage tells.
-        ...(about === 'signal' && !sendsTelegrams(sensor.profile)
+        ...(about === 'signal' && !isSent(sensor.profile)
           ? { live: { value: liveValueAt(soundInput, sensor.profile) } }
           : {}),
       };

@@ -1,6 +1,6 @@
 import type { Lane } from '../../machine/places/index.ts';
 import { situate } from '../../machine/fault/index.ts';
-import { sendsTelegrams, valueAtNominal } from '../../measure/transfer/index.ts';
+import { isSent, valueAtNominal } from '../../measure/transfer/index.ts';
 import { Wiring, wiringFor } from '../../machine/wiring/index.ts';
 import type { IsolatedSensor } from './isolatedSensor.ts';
 
@@ -53,7 +53,7 @@ export function shiftByOhms(
     milliamps: found.amps * 1000,
     dropVolts: Number.isFinite(ohms) ? found.amps * ohms : NaN,
     // What is sent in telegrams arrives as it was sent, or not at all.
-    shift: sendsTelegrams(sensor.profile) ? 0 : found.value - sound.value,
+    shift: isSent(sensor.profile) ? 0 : found.value - sound.value,
     atValue,
   };
 }

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { exampleCase, EXAMPLE_PROFILE } from '../checks/exampleCase.ts';
-import { expectationContext, sensorValue, type CaseFile } from '../checks/index.ts';
+import { expectationContext, sensorValue, siblingsThatFit, type CaseFile } from '../checks/index.ts';
 import { expectedReading } from '../expectation/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
@@ -26,7 +26,7 @@ const scan = (value: number, state = KOEO): Evidence => ({
   value,
   state,
 });
-const capture = (kind: 'telegrams' | 'line-held'): CaseFile['sweeps'][number] => ({
+const capture = (kind: 'telegrams' | 'pulses' | 'garbled' | 'line-held'): CaseFile['sweeps'][number] => ({
   name: 'Fast',
   uses: ['signal'],
   findings: [
@@ -111,7 +111,7 @@ test('what a meter is to show at the plug is the average of the line, and no val
   expect(expected.lowest).toBeLessThan(2);
   expect(expected.highest).toBeGreaterThan(4.2);
   expect(expected.highest).toBeLessThan(4.8);
-  expect(sensorValue(caseFile, KOEO)).toMatchObject({ ok: false, problem: { code: 'sent-in-telegrams' } });
+  expect(sensorValue(caseFile, KOEO)).toMatchObject({ ok: false, problem: { code: 'value-is-sent' } });
 });
 
 test('an air temperature in the same body is a voltage as ever, and a position that is sent comes from no track', () => {
@@ -142,3 +142,64 @@ test('an air temperature in the same body is a voltage as ever, and a position t
     sends: 'telegrams',
   });
 });
+
+test('what arrives in another way than the part should send is another part, and the library names those that do', () => {
+  const readings = [...goodSupply(), wire('signal', 'plug', 2.8)];
+  const other = judged(readings, [capture('pulses')]);
+  expect(other.ranked[0]!.decision.id).toBe('wrong-part');
+  const sends = { name: 'Fits', family: 'fuel-rail-pressure', companion: undefined } as const;
+  const pulses: SensorProfile = { ...profile, transfer: FREQUENCY };
+  const caseFile = exampleCase(readings, {
+    family: 'fuel-rail-pressure',
+    profile,
+    sweeps: [capture('pulses')],
+  });
+  const library = [
+    { ...sends, profile: pulses },
+    { ...sends, profile },
+  ];
+  expect(siblingsThatFit(caseFile, library)).toMatchObject([{ sentence: { values: { more: 0 } } }]);
+  expect(siblingsThatFit({ ...caseFile, profile: pulses }, library)).toEqual([]);
+});
+
+test('what goes to and fro and cannot be read is the part’s, and no wire’s', () => {
+  const found = judged([...goodSupply(), wire('signal', 'plug', 2.8)], [capture('garbled')]);
+  expect(shareOf(found, 'wire') + shareOf(found, 'control-unit')).toBeLessThan(0.2);
+  expect(shareOf(found, 'sensor') + shareOf(found, 'wrong-part')).toBeGreaterThan(0.6);
+});
+
+const FREQUENCY = {
+  form: 'frequency',
+  points: [
+    { hertz: 80, value: 0 },
+    { hertz: 120, value: 90_000 },
+    { hertz: 160, value: 180_000 },
+  ],
+} as const;
+const DUTY = {
+  form: 'duty',
+  points: [
+    { upPercent: 90, value: 0 },
+    { upPercent: 10, value: 180_000 },
+  ],
+} as const;
+
+test.each([FREQUENCY, DUTY])(
+  'a sensor that sends its value as a $form is weighed by what arrives',
+  (transfer) => {
+    const sent = { profile: { ...profile, transfer } };
+    // An average tells of no value, wherever it stands between the ends.
+    const [low, high] = [0.6, 4.3].map((volts) =>
+      shareOf(judged([...goodSupply(), wire('signal', 'plug', volts), scan(0)], [], sent), 'sensor'),
+    );
+    expect(Math.abs(low! - high!)).toBeLessThan(0.05);
+    const readings = [...goodSupply(), wire('signal', 'plug', 2.5), scan(0), scan(33_000, IDLE)];
+    const arrives = judged(readings, [capture('pulses')], sent);
+    expect(shareOf(arrives, 'wire') + shareOf(arrives, 'control-unit')).toBeLessThan(0.05);
+    const held = [wire('signal', 'plug', 0.01), wire('signal', 'plug', 0.01, PLUG_OFF), scan(60_000)];
+    const found = judged([...goodSupply(), ...held], [capture('line-held')], sent);
+    expect(found.ranked[0]!.decision.id).toMatch(/^wire-to-ground signal/u);
+    const caseFile = exampleCase([...goodSupply(), wire('signal', 'plug', 2.5)], sent);
+    expect(sensorValue(caseFile, KOEO)).toMatchObject({ ok: false, problem: { code: 'value-is-sent' } });
+  },
+);

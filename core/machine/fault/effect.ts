@@ -17,7 +17,9 @@ export type ElementEffect =
   /** Another part than the circuit is made for: a steeper or flatter curve from another foot. */
   | { does: 'other-curve'; factor: number; volts: number }
   /** A digital part: its line goes to and fro between its rails, up for this share of the time. */
-  | { does: 'digital'; highShare: number };
+  | { does: 'digital'; highShare: number }
+  /** A part that says its value in another way than the one before it: a voltage, or pulses of another kind. */
+  | { does: 'other-output' };
 
 /** What happens to the quantity before the sensor meets it; the sensor stays honest. */
 export type QuantityEffect =

@@ -46,10 +46,18 @@ function reading(
   return wiring.network.volts(wiring.node(wire, point));
 }
 
+/** The same bodies, with a line that a value is sent on. */
+const SENDERS = EXAMPLE_SENSORS.flatMap((sensor): ExampleSensor[] => {
+  const { wiring } = sensor;
+  return wiring.sensor.kind === 'stage'
+    ? [{ ...sensor, wiring: { ...wiring, sensor: { ...wiring.sensor, sends: 'pulses' } } }]
+    : [];
+});
+
 test('every kind of fault has an id of its own, and a site somewhere', () => {
   expect(new Set(FAULT_KINDS.map(({ id }) => id)).size).toBe(FAULT_KINDS.length);
   for (const kind of FAULT_KINDS) {
-    const everywhere = EXAMPLE_SENSORS.flatMap((subject) => allSites(kind, subject));
+    const everywhere = [...EXAMPLE_SENSORS, ...SENDERS].flatMap((subject) => allSites(kind, subject));
     expect(everywhere.length, kind.id).toBeGreaterThan(0);
   }
 });

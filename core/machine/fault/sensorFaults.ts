@@ -249,6 +249,19 @@ const DIGITAL: FaultSpec = {
     isAnalogueStage(wiring) ? [inSensor((highShare) => [{ on: 'element', does: 'digital', highShare }])] : [],
 };
 
+const OTHER_OUTPUT: FaultSpec = {
+  class: 'wrong-part',
+  weight: 1,
+  name: say('faults.part-of-another-output'),
+  sentence: say('faults.part-says-its-value-in-another-way'),
+  looksLike: say('faults.no-value-arrives-and-all-wires-are-right'),
+  hides: say('faults.parts-look-alike-but-letter'),
+  sites: ({ wiring: { sensor } }) =>
+    sensor.kind === 'stage' && sensor.sends
+      ? [inSensor(() => [{ on: 'element', does: 'other-output' }])]
+      : [],
+};
+
 export const SENSOR_FAULTS = {
   'sensor-stuck': STUCK,
   'sensor-shifted': SHIFTED,
@@ -264,4 +277,5 @@ export const SENSOR_FAULTS = {
   'thermistor-open': THERMISTOR_OPEN,
   'wrong-part': OTHER_CURVE,
   'digital-part': DIGITAL,
+  'other-output': OTHER_OUTPUT,
 } satisfies Partial<Record<FaultKindId, FaultSpec>>;

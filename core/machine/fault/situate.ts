@@ -1,4 +1,4 @@
-import type { SensorProfile } from '../../measure/transfer/index.ts';
+import type { SensorProfile, SentIn } from '../../measure/transfer/index.ts';
 import { UP_SHARE } from '../limits/index.ts';
 import { driveFor, secondShareBeside, type Drive, type Wiring, type WiringSpec } from '../wiring/index.ts';
 import type { Companion } from '../../measure/companion/index.ts';
@@ -42,14 +42,15 @@ export function situate(
   const met = valueMet(trueValue, restingValue, effects, element.profile);
   const sound = driveFor(met, celsius, element);
   const drive = withWrong(sound, wiring.spec, element, effects, { restingValue, celsius });
-  wiring.drive(isSender(wiring.spec, effects) ? averaged(drive, wiring.spec.sensor, USUAL_UP_SHARE) : drive);
+  const { sensor } = wiring.spec;
+  const sends = sentOn(wiring.spec, effects);
+  wiring.drive(sends ? averaged(drive, sensor, upShare(sends, drive, element)) : drive);
   for (const effect of effects) applyToNetwork(wiring, effect, sound);
   wiring.setPlug(plugged);
 }
 
 /**
- * What the element makes of the quantity, with all that is wrong with it; of a sender what it puts into its telegrams, as its share of
- * all steps.
+ * What the element makes of the quantity, with all that is wrong with it; of a sender what it sends, as a share of all that it could.
  */
 export function elementDrive(
   spec: WiringSpec,
@@ -72,12 +73,20 @@ function withWrong(
   return effects.reduce((drive, effect) => driven(drive, resting, effect, { spec, element }), sound);
 }
 
-/** Whether the line goes to and fro without anybody having said how long it stays up. */
-const isSender = ({ sensor }: WiringSpec, effects: readonly Effect[]): boolean =>
+/** What a line goes to and fro with, where nobody has said how long it stays up. */
+const sentOn = ({ sensor }: WiringSpec, effects: readonly Effect[]): SentIn | undefined =>
   sensor.kind === 'stage' &&
-  sensor.sends !== undefined &&
-  !effects.some((effect) => effect.on === 'element' && effect.does === 'digital');
-const USUAL_UP_SHARE = (UP_SHARE.lowest + UP_SHARE.highest) / 2;
+  !effects.some(
+    (effect) => effect.on === 'element' && (effect.does === 'digital' || effect.does === 'other-output'),
+  )
+    ? sensor.sends
+    : undefined;
+
+/** A duty says itself for how long; of the others it is the middle of what they do. */
+const upShare = (sends: SentIn, drive: Drive, { profile }: SensorElement): number =>
+  profile.transfer.form === 'duty'
+    ? Math.min(1, Math.max(0, drive.share))
+    : (UP_SHARE[sends].lowest + UP_SHARE[sends].highest) / 2;
 
 /**
  * A meter averages what goes to and fro, and between its rails the network is linear: the average of both voltages is the voltage of
@@ -130,6 +139,7 @@ function driven(
     case 'digital':
       return averaged(drive, sensor, effect.highShare);
     case 'dead-spot':
+    case 'other-output':
       return drive;
   }
 }

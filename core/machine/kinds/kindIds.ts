@@ -37,6 +37,7 @@ export const FAULT_KIND_IDS = [
   'thermistor-open',
   'wrong-part',
   'digital-part',
+  'other-output',
   ...PHYSICAL_KIND_IDS,
 ] as const;
 export type FaultKindId = (typeof FAULT_KIND_IDS)[number];

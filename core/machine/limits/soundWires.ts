@@ -39,13 +39,19 @@ export const OPEN_INPUT_VOLTS = {
 export const soundReturnVolts = (measures: Measurand): number =>
   measures === 'air-flow' ? HEATED_RETURN_VOLTS : NORMAL_RETURN_VOLTS;
 
+/** Less than this between down and up of a captured line is no toggling, whatever the noise. */
+export const LEAST_SWING_VOLTS = 1;
 /** What the receiver of a digital line takes for down, and for up (SAE J2716, from memory). */
 export const RECEIVED_VOLTS = { downBelow: 1.39, upAbove: 3.8 } as const;
 /**
- * For what share of the time such a line is up: a pulse lasts 12 to 27 ticks, of which it is down for a few, and a pause between telegrams
- * is up or there is none (SAE J2716, from memory; widened for senders that stay down longer).
+ * For what share of the time a line is up that a value is sent on. A pulse of a telegram lasts 12 to 27 ticks, of which it is down for a
+ * few, and a pause between telegrams is up or there is none (SAE J2716, from memory; widened for senders that stay down longer); a duty
+ * may be any.
  */
-export const UP_SHARE = { lowest: 0.35, highest: 0.9 } as const;
+export const UP_SHARE = {
+  telegrams: { lowest: 0.35, highest: 0.9 },
+  pulses: { lowest: 0.05, highest: 0.95 },
+} as const;
 
 /** A stretch of wire with two contacts, leads of the meter included. */
 export const SOUND_STRETCH_OHMS = 2;

@@ -64,6 +64,8 @@ function followsSupply({ transfer }: SensorProfile): boolean {
   switch (transfer.form) {
     case 'ratiometric':
     case 'telegrams':
+    case 'frequency':
+    case 'duty':
       return true;
     case 'table':
     case 'polynomial':

@@ -1,7 +1,7 @@
 import type { Companion } from '../../measure/companion/index.ts';
 import type { Lane } from '../places/index.ts';
 import { isTrack } from './driveFor.ts';
-import { sendsTelegrams, type Bias, type SensorProfile } from '../../measure/transfer/index.ts';
+import { isSent, sentIn, type Bias, type SensorProfile } from '../../measure/transfer/index.ts';
 import type { SensorModel, UnitEnd, WireSpec, WiringSpec } from './wiringSpec.ts';
 
 /** What decides how a body is wired: what it measures, what else is in it, and the wires of its plug. */
@@ -72,9 +72,10 @@ const biased = (bias: Bias): UnitEnd =>
 
 function sensorModel({ profile, companion, wires }: WiredSensor): SensorModel {
   if (companion?.kind === 'second-track') return { kind: 'two-tracks', ...TRACK };
-  const sends = sendsTelegrams(profile) ? ({ sends: 'telegrams' } as const) : {};
-  // What sends telegrams of a position has electronics, and no track.
-  if (isTrack({ profile, companion }) && !sendsTelegrams(profile)) return { kind: 'track', ...TRACK };
+  const sent = sentIn(profile);
+  const sends = sent ? { sends: sent } : {};
+  // What sends its position has electronics, and no track.
+  if (isTrack({ profile, companion }) && !isSent(profile)) return { kind: 'track', ...TRACK };
   return wires.includes('battery-feed')
     ? {
         kind: 'stage',

@@ -1,3 +1,4 @@
+import type { SentIn } from '../../measure/transfer/index.ts';
 import type { Lane } from '../places/index.ts';
 
 /** What stands at the control unit's end of a wire. Ohms may be infinite: no such resistor. */
@@ -36,7 +37,7 @@ export type SensorModel =
       lowestShare: number;
       highestShare: number;
       /** What its line carries is no voltage. */
-      sends?: 'telegrams';
+      sends?: SentIn;
     }
   | { kind: 'track'; trackOhms: number; wiperOhms: number }
   /** Two tracks moved by one shaft; with feeds of their own where the plug has them. */

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../problem/index.ts';
 import { curveOf } from './curve.ts';
 import { boundOf, type Bound } from './rangeEnd.ts';
 import type { SensorProfile } from './sensorProfile.ts';
-import { sendsTelegrams } from './sendsTelegrams.ts';
+import { isSent, sentIn } from './sentValue.ts';
 
 /** Three wires against battery negative, in volts, at one place and in one state. */
 export interface WireVolts {
@@ -16,7 +16,7 @@ export interface WireVolts {
 export const LOWEST_USABLE_REFERENCE_VOLTS = 3;
 
 /** Why a signal gives no value. */
-export type NoValue = 'reference-missing' | 'not-a-number' | 'sent-in-telegrams';
+export type NoValue = 'reference-missing' | 'not-a-number' | 'value-is-sent';
 
 /** A value out of a signal, with what keeps it from being a plain number. */
 export interface Converted {
@@ -34,17 +34,18 @@ export interface Converted {
  * The value from the signal as the sensor makes it: against its own return, in its own supply.
  *
  * Fails with `reference-missing` when there is no supply to take a share of, with `not-a-number` for volts that are none, and with
- * `sent-in-telegrams` where no voltage is a value.
+ * `value-is-sent` where no voltage is a value.
  */
 export function valueFromSignal(
   { signalVolts, referenceVolts, returnVolts }: WireVolts,
   profile: SensorProfile,
 ): Result<Converted, NoValue> {
-  if (sendsTelegrams(profile)) {
+  if (isSent(profile)) {
+    const areTelegrams = sentIn(profile) === 'telegrams';
     return fail(
-      'sent-in-telegrams',
-      say('transfer.value-is-sent-in-telegrams'),
-      say('transfer.capture-the-line'),
+      'value-is-sent',
+      areTelegrams ? say('transfer.value-is-sent-in-telegrams') : say('transfer.value-is-sent-in-pulses'),
+      areTelegrams ? say('transfer.capture-the-line') : say('transfer.capture-the-pulses'),
     );
   }
   if (![signalVolts, referenceVolts, returnVolts].every(Number.isFinite)) {

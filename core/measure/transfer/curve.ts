@@ -1,4 +1,5 @@
 import type { PolynomialTransfer, SensorProfile, TableTransfer } from './sensorProfile.ts';
+import { pulseCurve } from './pulseCurve.ts';
 import { type Curve, hotElement, type OwnCurve, built, tableCurve, polynomialCurve } from './ownCurves.ts';
 
 /** Of twelve bits, from none to all. */
@@ -39,6 +40,10 @@ function curveAt(
     }
     case 'hot-element':
       return scaled(hotElement(transfer), undefined, supplyVolts);
+    case 'frequency':
+    case 'duty':
+      // As a share, as with telegrams.
+      return scaled(pulseCurve(transfer), supplyVolts, supplyVolts);
     case 'telegrams': {
       // A step as its share of all steps: what a digital sender makes of its quantity, whatever its line stands at.
       const { low, high } = transfer;

@@ -22,7 +22,8 @@ export type FitFault =
   | 'not-a-curve'
   | 'no-such-law'
   | 'not-two-points'
-  | 'no-step';
+  | 'no-step'
+  | 'no-pulses';
 
 /** Numbers nearer than this, in volts or in the measurand's unit, are one: no instrument here tells them apart. */
 const LEAST_APART = 1e-6;

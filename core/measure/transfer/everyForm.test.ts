@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import {
   curveOf,
   isMonotonePolynomial,
+  isSent,
   MPX4250A,
   toleranceAt,
   valuesFromSignals,
@@ -48,6 +49,27 @@ const FORMS: Record<TransferFunction['form'], SensorProfile> = {
     lowest: 0,
     highest: 250,
   },
+  frequency: {
+    ...MPX4250A,
+    transfer: {
+      form: 'frequency',
+      points: [20, 60, 120, 250].map((value) => ({ value, hertz: 80 + value ** 1.2 / 8 })),
+    },
+    lowest: 20,
+    highest: 250,
+  },
+  duty: {
+    ...MPX4250A,
+    transfer: {
+      form: 'duty',
+      points: [
+        { value: 20, upPercent: 90 },
+        { value: 250, upPercent: 10 },
+      ],
+    },
+    lowest: 20,
+    highest: 250,
+  },
   telegrams: {
     ...MPX4250A,
     transfer: { form: 'telegrams', low: { step: 193, value: 20 }, high: { step: 3896, value: 250 } },
@@ -88,7 +110,7 @@ test.each(forms)('no voltage and no value gives a NaN or an infinity: %s', (_for
         const result = valueFromSignal({ signalVolts: volts, referenceVolts: 5, returnVolts: 0 }, profile);
         const curve = curveOf(profile, 5);
         return (
-          result.ok === (profile.transfer.form !== 'telegrams') &&
+          result.ok === !isSent(profile) &&
           [
             result.ok ? result.value.value : 0,
             curve.voltsAt(value),

@@ -34,6 +34,8 @@ export {
   type LinearTransfer,
   type PolynomialTransfer,
   type CurvePoint,
+  type DutyTransfer,
+  type FrequencyTransfer,
   type RatiometricTransfer,
   type SensorProfile,
   type Tolerance,
@@ -41,6 +43,15 @@ export {
   type TelegramTransfer,
   type TransferFunction,
 } from './sensorProfile.ts';
-export { sendsTelegrams, VALUE_STEPS, valueLimitVolts } from './sendsTelegrams.ts';
+export {
+  isSent,
+  sendsPulses,
+  sendsTelegrams,
+  sentIn,
+  VALUE_STEPS,
+  valueLimitVolts,
+  type SentIn,
+} from './sentValue.ts';
+export { isPulseCurve, PULSE_HERTZ, PULSE_PERCENT, valueOfPulses, type PulseTransfer } from './pulseCurve.ts';
 export { SHAPES, transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
 export { signalBand, validBandVolts, type SignalBand } from './signalBand.ts';

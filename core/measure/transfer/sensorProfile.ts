@@ -59,13 +59,27 @@ export interface TelegramTransfer {
   high: { step: number; value: number };
 }
 
+/** The value is how often a line goes to and fro: two points and more, of rising or falling frequency. */
+export interface FrequencyTransfer {
+  form: 'frequency';
+  points: readonly { hertz: number; value: number }[];
+}
+
+/** The value is for what share of the time the line is up, as it is captured at the plug: points as above. */
+export interface DutyTransfer {
+  form: 'duty';
+  points: readonly { upPercent: number; value: number }[];
+}
+
 export type TransferFunction =
   | LinearTransfer
   | RatiometricTransfer
   | TableTransfer
   | PolynomialTransfer
   | HotElementTransfer
-  | TelegramTransfer;
+  | TelegramTransfer
+  | FrequencyTransfer
+  | DutyTransfer;
 
 /** The maker's limits, plus and minus. */
 export type Tolerance =

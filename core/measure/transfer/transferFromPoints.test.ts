@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { curveOf, MPX4250A, transferFromPoints, type CurvePoint } from './index.ts';
+import { curveOf, MPX4250A, transferFromPoints, valueOfPulses, type CurvePoint } from './index.ts';
 
 // Points on V = 4.95 · (0.004·P − 0.04), the published MPX4250A curve at 4.95 V.
 const points: CurvePoint[] = [20, 60, 100, 180].map((value) => ({
@@ -61,4 +61,29 @@ test.each([
   ['one step for both', steps([0, 193], [180, 193]), 'flat-line'],
 ] as const)('%s is refused', (_what, points, code) => {
   expect(sent(points)).toMatchObject({ ok: false, problem: { code } });
+});
+
+const pairs = (...given: [value: number, at: number][]): CurvePoint[] =>
+  given.map(([value, volts]) => ({ value, volts }));
+const pulses = (form: 'frequency' | 'duty', of: readonly CurvePoint[]) =>
+  transferFromPoints(of, { form, degree: 3, ratiometric: false, referenceVolts: 5 });
+
+test('values and frequencies, or duties, are what is sent, through every point', () => {
+  expect(pulses('frequency', pairs([20, 80], [60, 95.5], [100, 120]))).toMatchObject({
+    ok: true,
+    value: { transfer: { form: 'frequency', points: [{ hertz: 80, value: 20 }, {}, { hertz: 120 }] } },
+  });
+  const fit = pulses('duty', pairs([0, 90], [100, 10]));
+  if (!fit.ok || fit.value.transfer.form !== 'duty') throw new Error('no fit');
+  expect(valueOfPulses({ hertz: 100, upShare: 0.3 }, fit.value.transfer)).toBeCloseTo(75, 9);
+});
+
+test.each([
+  ['one point', 'duty', pairs([0, 90]), 'too-few-points'],
+  ['a line that always stands', 'duty', pairs([0, 0], [100, 90]), 'no-pulses'],
+  ['a frequency that none has', 'frequency', pairs([0, 0.2], [100, 90]), 'no-pulses'],
+  ['one value twice', 'frequency', pairs([5, 80], [5, 90]), 'not-monotone'],
+  ['a value that turns round', 'frequency', pairs([0, 80], [50, 90], [20, 100]), 'not-monotone'],
+] as const)('pulses: %s is refused', (_what, form, of, code) => {
+  expect(pulses(form, of)).toMatchObject({ ok: false, problem: { code } });
 });

@@ -5,10 +5,19 @@ import { fitHotElement } from './fitHotElement.ts';
 import { fitLine } from './fitLine.ts';
 import { fitPolynomial } from './fitPolynomial.ts';
 import { isCurve, isMonotone } from './isMonotone.ts';
-import { VALUE_STEPS } from './sendsTelegrams.ts';
+import { isPulseCurve, PULSE_HERTZ, PULSE_PERCENT, type PulseTransfer } from './pulseCurve.ts';
+import { VALUE_STEPS } from './sentValue.ts';
 import type { CurvePoint, TransferFunction } from './sensorProfile.ts';
 
-export const SHAPES = ['line', 'table', 'polynomial', 'hot-element', 'telegrams'] as const;
+export const SHAPES = [
+  'line',
+  'table',
+  'polynomial',
+  'hot-element',
+  'telegrams',
+  'frequency',
+  'duty',
+] as const;
 
 export interface ShapeChoice {
   form: (typeof SHAPES)[number];
@@ -46,6 +55,9 @@ function fitted(points: readonly CurvePoint[], choice: ShapeChoice): Result<Curv
       return fitHotElement(points);
     case 'telegrams':
       return sentSteps(points);
+    case 'frequency':
+    case 'duty':
+      return sentPulses(points, choice.form);
   }
 }
 
@@ -112,6 +124,41 @@ function sentSteps(
     doubtful: undefined,
   });
 }
+
+/** What frequencies or duties stand for, where a point is a value and its hertz, or its percent of the time. */
+function sentPulses(
+  points: readonly CurvePoint[],
+  form: PulseTransfer['form'],
+): Result<CurveFit, 'too-few-points' | 'no-pulses' | 'not-monotone'> {
+  const next =
+    form === 'duty' ? say('transfer.enter-values-and-percents') : say('transfer.enter-values-and-hertz');
+  if (points.length < 2) return fail('too-few-points', say('transfer.pulses-need-two-points'), next);
+  const [least, most] = form === 'duty' ? PULSE_PERCENT : PULSE_HERTZ;
+  const strange = points.find(({ volts }) => !(volts >= least && volts <= most));
+  if (strange) {
+    const said = { given: plain(strange.volts), least, most };
+    return fail(
+      'no-pulses',
+      form === 'duty' ? say('transfer.no-duty', said) : say('transfer.no-frequency', said),
+      next,
+    );
+  }
+  const transfer: PulseTransfer =
+    form === 'duty'
+      ? { form, points: points.map(({ volts, value }) => ({ upPercent: volts, value })) }
+      : { form, points: points.map(({ volts, value }) => ({ hertz: volts, value })) };
+  if (!isPulseCurve(transfer)) {
+    return fail('not-monotone', say('transfer.pulses-turn-round'), next);
+  }
+  return ok({
+    transfer,
+    residualVolts: points.map(() => 0),
+    scatterVolts: 0,
+    standardUncertaintyVoltsAt: () => 0,
+    doubtful: undefined,
+  });
+}
+
 function whyNoCurve(points: readonly CurvePoint[]): [message: Message, next: Message] {
   const seen = new Set<number>();
   const twice = points.find(({ value }) => seen.size === seen.add(value).size);

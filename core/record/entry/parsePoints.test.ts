@@ -30,7 +30,7 @@ test.each([
   const read = coded(parsePoints(text, 'absolute-pressure', 'kPa'));
   expect(read).toMatchObject({ ok: false, problem: { code: 'bad-line' } });
   expect(!read.ok && read.problem.message).toContain(
-    `entry.line-not-voltage{line: ${line}, text: “${told}”, isOfPressure: true, isOfSteps: false}`,
+    `entry.line-not-voltage{line: ${line}, text: “${told}”, isOfPressure: true, second: volts}`,
   );
 });
 
@@ -65,5 +65,5 @@ test('steps stand where volts do, and a line that has none is told as that', () 
   });
   const refused = parsePoints('0 one', 'gauge-pressure', 'MPa', 'steps');
   if (refused.ok) throw new Error('A word is no step.');
-  expect(coded(refused.problem.message)).toContain('isOfSteps: true');
+  expect(coded(refused.problem.message)).toContain('second: steps');
 });

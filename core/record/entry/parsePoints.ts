@@ -9,6 +9,9 @@ import {
 } from '../../measure/quantity/index.ts';
 import type { CurvePoint } from '../../measure/transfer/index.ts';
 
+/** What stands beside the value of a point. */
+export type SecondColumn = 'volts' | 'steps' | 'hertz' | 'percent';
+
 const MOST_POINTS = 10_000;
 const NUMBER = /^[+\-−]?(\d{1,6}([.,]\d{0,9})?|[.,]\d{1,9})$/u;
 
@@ -17,14 +20,14 @@ const NUMBER = /^[+\-−]?(\d{1,6}([.,]\d{0,9})?|[.,]\d{1,9})$/u;
  * bars, so that a decimal comma stays whole; empty lines and lines that start with # are passed over.
  *
  * @param measures what the first column is; a pressure is in `pressureUnit`
- * @param second   what the second column is; steps of a telegram stand where volts do
+ * @param second   what the second column is: steps of a telegram, hertz or percent of the time stand where volts do
  * Fails with the number of the first line that cannot be read, and where decimal signs are mixed.
  */
 export function parsePoints(
   text: string,
   measures: Measurand,
   pressureUnit: PressureUnit,
-  second: 'volts' | 'steps' = 'volts',
+  second: SecondColumn = 'volts',
 ): Result<CurvePoint[], 'bad-line' | 'mixed-decimals' | 'too-many-points'> {
   let decimal: { sign: string; line: number } | undefined;
   const unit = shownUnit(measures, pressureUnit);
@@ -42,11 +45,11 @@ export function parsePoints(
           line: i + 1,
           text: verbatim(trimmed.slice(0, 40)),
           isOfPressure,
-          isOfSteps: second === 'steps',
+          second,
         }),
         say('entry.write-space-volts-example-60', {
           isOfPressure,
-          isOfSteps: second === 'steps',
+          second,
           unit: verbatim(unit),
         }),
       );

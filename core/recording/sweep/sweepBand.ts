@@ -1,6 +1,6 @@
 import { pairLimitPercent } from '../../measure/companion/index.ts';
 import { pairDeviation } from '../../measure/positionPair/index.ts';
-import { sendsTelegrams, signalFromValue, toleranceAt } from '../../measure/transfer/index.ts';
+import { isSent, signalFromValue, toleranceAt } from '../../measure/transfer/index.ts';
 import type { SweepContext } from './findings/finding.ts';
 
 /** What one channel should be at a value of another, and what may be on either side of it. */
@@ -21,7 +21,7 @@ export function sweepBand({ profile, companion, uses }: SweepContext): SweepBand
   ];
   const reference = profile.nominalReferenceVolts;
   // No voltage of a line that carries telegrams is a value.
-  if (sendsTelegrams(profile)) return undefined;
+  if (isSent(profile)) return undefined;
   if (signal >= 0 && stimulus >= 0)
     return {
       along: stimulus,

@@ -1,3 +1,4 @@
+import { LEAST_SWING_VOLTS } from '../../machine/limits/index.ts';
 import { levelsOf, isOnlyChanges, medianStep, isUpsideDown, upShareOf } from './lineLevels.ts';
 
 /** A line that goes down and up again, as its falling edges; or why there are none. */
@@ -19,8 +20,6 @@ export type LineEdges = { lowVolts: number; highVolts: number } & (
   | { found: 'held' }
 );
 
-/** Less than this between down and up is no toggling, whatever the noise. */
-const LEAST_SWING_VOLTS = 1;
 /** Of the swing, to both sides of its middle: what does not get past is no edge. */
 const HYSTERESIS = 0.15;
 

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quantity';
 import { CHANNEL_USES, type ChannelUse, type SweepMark } from '@lettura/core/recording/sweep';
-import { sendsTelegrams, valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
+import { isSent, valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
 import { NUMERALS } from '../../app/theme.ts';
 import { fitOf } from '@lettura/core/judge/expectation';
 import { FIT_SIGNS } from '../../ui/fit.ts';
@@ -72,7 +72,7 @@ export function LiveChannel(props: LiveChannelProps) {
             {of.unit}
           </Box>
         </Box>
-        {use === 'signal' && known && !sendsTelegrams(profile) && (
+        {use === 'signal' && known && !isSent(profile) && (
           // Of one height whatever the value: what is below must not move from under a finger.
           <>
             <Typography variant="body2" noWrap>

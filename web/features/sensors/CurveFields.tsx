@@ -5,6 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { FAMILIES } from '@lettura/core/machine/family';
+import type { SecondColumn } from '@lettura/core/record/entry';
 import { type Measurand, measurandSaid } from '@lettura/core/measure/quantity';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
@@ -12,11 +13,18 @@ import { FileButton } from '../../ui/FileButton.tsx';
 import { FaultList } from './FaultList.tsx';
 import { bound, type FieldsProps } from './fieldProps.ts';
 import { pointsFromCsv, type CsvReading } from './pointsCsv.ts';
-import { MOST_POINTS_WORDS, type SensorText } from './sensorText.ts';
+import { MOST_POINTS_WORDS, SECOND_COLUMN, type SensorText } from './sensorText.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 import { unitInWords } from '../../ui/unitInWords.ts';
 import { SHAPE_WORDS } from './shapeWords.ts';
+
+const PLACEHOLDERS: Record<SecondColumn, string> = {
+  volts: '20 0.50\n60 1.95\n100 3.30',
+  steps: '0 193\n180 3896',
+  hertz: '20 80\n60 95.5\n100 120',
+  percent: '20 10\n60 42.5\n100 90',
+};
 
 /** The points and the shape that is fitted to them. */
 export function CurveFields(props: FieldsProps) {
@@ -25,7 +33,8 @@ export function CurveFields(props: FieldsProps) {
   // Points are read as they are typed: a slip in line 3 is told while line 4 is being written.
   const problem = text.points.trim() === '' ? problems.points : live.points;
   const { measures } = FAMILIES[text.family];
-  const isSent = text.form === 'telegrams';
+  const second = SECOND_COLUMN[text.form];
+  const isSent = second !== undefined;
   const unit = unitInWords(text.measures, text.unit);
   const choose = async (file: File) => {
     const read = pointsFromCsv(await file.text());
@@ -50,20 +59,26 @@ export function CurveFields(props: FieldsProps) {
       )}
       <TextField
         label={
-          isSent
+          second === 'steps'
             ? t('ui-sensors.points-steps-one-pair-line', { unit })
-            : t('ui-sensors.points-volts-one-pair-line', { unit })
+            : second === 'hertz'
+              ? t('ui-sensors.points-hertz-one-pair-line', { unit })
+              : second === 'percent'
+                ? t('ui-sensors.points-percent-one-pair-line', { unit })
+                : t('ui-sensors.points-volts-one-pair-line', { unit })
         }
         value={text.points}
         onChange={(event) => change({ points: event.target.value })}
         multiline
-        placeholder={isSent ? '0 193\n180 3896' : '20 0.50\n60 1.95\n100 3.30'}
+        placeholder={PLACEHOLDERS[second ?? 'volts']}
         error={problem !== undefined}
         helperText={
           problem ??
-          (isSent
+          (second === 'steps'
             ? t('ui-sensors.two-ends-of-the-range')
-            : t('ui-sensors.points', { mostpointswords: MOST_POINTS_WORDS }))
+            : isSent
+              ? t('ui-sensors.two-points-or-more')
+              : t('ui-sensors.points', { mostpointswords: MOST_POINTS_WORDS }))
         }
         slotProps={{
           // A field that measures its own height measures all ten thousand lines at every letter.
@@ -88,7 +103,7 @@ export function CurveFields(props: FieldsProps) {
           const form = event.target.value as SensorText['form'];
           change({
             form,
-            ...(form === 'hot-element' || form === 'telegrams' ? { ratiometric: false } : {}),
+            ...(form === 'hot-element' || SECOND_COLUMN[form] ? { ratiometric: false } : {}),
           });
         }}
       >

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { formatValue, shownUnit, toShown, type PressureUnit } from '@lettura/core/measure/quantity';
 import {
   curveOf,
-  sendsTelegrams,
+  isSent,
   type CurveFit,
   type CurvePoint,
   type SensorProfile,
@@ -23,6 +23,8 @@ const NOUNS: Record<SensorText['form'], string> = {
   polynomial: t('ui-sensors.polynomial'),
   'hot-element': t('ui-sensors.law'),
   telegrams: t('ui-sensors.line'),
+  frequency: t('ui-sensors.curve'),
+  duty: t('ui-sensors.curve'),
 };
 
 /** Points that lie on the curve to a tenth of a millivolt have no residuals worth a drawing. */
@@ -39,7 +41,7 @@ export interface FitViewProps {
 /** The curve with its points and tolerance, what the points miss it by, and how well it is known. */
 export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
   const { measures } = profile;
-  if (sendsTelegrams(profile)) return <Typography variant="body2">{lawInWords(profile, unit)}</Typography>;
+  if (isSent(profile)) return <Typography variant="body2">{lawInWords(profile, unit)}</Typography>;
   const noun = NOUNS[form];
   const middle = points.reduce((sum, { value }) => sum + value, 0) / points.length;
   const curve = curveOf(profile, profile.nominalReferenceVolts);
@@ -99,7 +101,8 @@ export function FitView({ profile, fit, points, unit, form }: FitViewProps) {
 }
 
 /** The formula, where it is short enough to be worth reading. */
-export function lawInWords({ transfer, measures }: SensorProfile, unit: PressureUnit): string {
+export function lawInWords(profile: SensorProfile, unit: PressureUnit): string {
+  const { transfer, measures } = profile;
   switch (transfer.form) {
     case 'hot-element':
       return t('ui-sensors.hot-element-law', {
@@ -118,9 +121,43 @@ export function lawInWords({ transfer, measures }: SensorProfile, unit: Pressure
         high: show(transfer.high.value),
       });
     }
+    case 'frequency':
+      return pulseLaw(
+        'frequency',
+        transfer.points.map(({ hertz, value }) => ({ at: `${hertz} Hz`, value })),
+        profile,
+        unit,
+      );
+    case 'duty':
+      return pulseLaw(
+        'duty',
+        transfer.points.map(({ upPercent, value }) => ({ at: `${upPercent} %`, value })),
+        profile,
+        unit,
+      );
     case 'linear':
     case 'ratiometric':
     case 'table':
       return '';
   }
+}
+
+/** Both ends of the range, and how many points lie between. */
+function pulseLaw(
+  by: 'frequency' | 'duty',
+  points: readonly { at: string; value: number }[],
+  { measures }: SensorProfile,
+  unit: PressureUnit,
+): string {
+  const sorted = [...points].sort((a, b) => a.value - b.value);
+  const [low, high] = [sorted[0]!, sorted.at(-1)!];
+  const show = (value: number) => formatValue(value, measures, unit);
+  return t('ui-sensors.pulse-law', {
+    by,
+    lowAt: low.at,
+    low: show(low.value),
+    highAt: high.at,
+    high: show(high.value),
+    between: points.length - 2,
+  });
 }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { sensorFileOf, type Sensor } from '@lettura/contract';
 import { FAMILIES } from '@lettura/core/machine/family';
-import { sendsTelegrams } from '@lettura/core/measure/transfer';
+import { isSent } from '@lettura/core/measure/transfer';
 import { formatValue, formatWithBasis } from '@lettura/core/measure/quantity';
 import { Suspense } from 'react';
 import { useSelector } from 'react-redux';
@@ -52,8 +52,8 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
   const follows =
     profile.transfer.form === 'ratiometric' ||
     ('ratiometric' in profile.transfer && profile.transfer.ratiometric);
-  const isSent = sendsTelegrams(profile);
-  const which = isSent
+  const hasNoVolts = isSent(profile);
+  const which = hasNoVolts
     ? t('ui-sensors.goes-to-and-fro')
     : follows
       ? t('ui-sensors.follows-reference')
@@ -100,7 +100,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         >
           {t('ui-sensors.export-json')}
         </Button>
-        {!isSent && (
+        {!hasNoVolts && (
           <Button
             variant="outlined"
             color="inherit"
@@ -110,7 +110,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
           </Button>
         )}
       </Box>
-      {!isSent && (
+      {!hasNoVolts && (
         <Suspense fallback={<Loading what={t('ui-sensors.the-curve')} />}>
           <CurveChart
             profile={profile}
@@ -136,7 +136,7 @@ export function SensorFacts({ sensor }: { sensor: Sensor }) {
         })}
       </Typography>
       {fields}
-      {!isSent && <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />}
+      {!hasNoVolts && <StimulusRows sensor={sensor} surroundings={surroundings} units={units} />}
       <ExpectedStates sensor={sensor} surroundings={surroundings} units={units} />
       {companion && <CompanionFacts companion={companion} profile={profile} />}
       {pins.length > 0 && (

@@ -6,7 +6,7 @@ import {
   type NewSensor,
   type Sensor,
 } from '@lettura/contract';
-import { parsePoints } from '@lettura/core/record/entry';
+import { parsePoints, type SecondColumn } from '@lettura/core/record/entry';
 import { FAMILY_IDS } from '@lettura/core/machine/family';
 import {
   fromShown,
@@ -15,6 +15,7 @@ import {
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
 import {
+  isSent,
   BIASES,
   SHAPES,
   transferFromPoints,
@@ -110,11 +111,18 @@ export interface Original {
 
 const NO_ID = '01935a00-0000-7000-8000-000000000000';
 
+/** What stands beside the value of a point, where it is no voltage. */
+export const SECOND_COLUMN: Partial<Record<SensorText['form'], SecondColumn>> = {
+  telegrams: 'steps',
+  frequency: 'hertz',
+  duty: 'percent',
+};
+
 /** Reads the form: what is wrong at which field, the points and their fit, and the sensor if there is one. */
 export function readSensorText(text: SensorText, original?: Original): SensorReading {
   const { unit } = text;
   const problems: SensorReading['problems'] = {};
-  const read = parsePoints(text.points, text.measures, unit, text.form === 'telegrams' ? 'steps' : 'volts');
+  const read = parsePoints(text.points, text.measures, unit, SECOND_COLUMN[text.form] ?? 'volts');
   const points = read.ok ? read.value : [];
   const referenceVolts = numberIn(text.reference);
   const fit = transferFromPoints(points, {
@@ -177,7 +185,7 @@ function profileFrom(
       }
     : {
         transfer: fit.transfer,
-        ...(fit.transfer.form === 'table' || fit.transfer.form === 'telegrams'
+        ...(fit.transfer.form === 'table' || isSent(fit)
           ? {}
           : {
               fittedTo: points,

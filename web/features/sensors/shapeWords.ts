@@ -7,4 +7,6 @@ export const SHAPE_WORDS: Record<SensorText['form'], string> = {
   polynomial: t('ui-sensors.polynomial-fitted'),
   'hot-element': t('ui-sensors.hot-element-v-b-flow'),
   telegrams: t('ui-sensors.sent-in-telegrams'),
+  frequency: t('ui-sensors.sent-as-frequency'),
+  duty: t('ui-sensors.sent-as-duty'),
 };

@@ -60,9 +60,10 @@ function shapeOf(transfer: SensorProfile['transfer']): Pick<SensorText, 'form' |
       };
     }
     case 'telegrams':
-      return { form: 'telegrams', degree: '3', ratiometric: false };
+    case 'frequency':
+    case 'duty':
     case 'hot-element':
-      return { form: 'hot-element', degree: '3', ratiometric: false };
+      return { form: transfer.form, degree: '3', ratiometric: false };
   }
 }
 
@@ -73,6 +74,10 @@ function pointsOn(profile: SensorProfile): readonly CurvePoint[] {
   if (transfer.form === 'table') return transfer.points;
   if (transfer.form === 'telegrams')
     return [transfer.low, transfer.high].map(({ step, value }) => ({ value, volts: step }));
+  if (transfer.form === 'frequency')
+    return transfer.points.map(({ hertz, value }) => ({ value, volts: hertz }));
+  if (transfer.form === 'duty')
+    return transfer.points.map(({ upPercent, value }) => ({ value, volts: upPercent }));
   if (profile.fittedTo) return profile.fittedTo;
   const curve = curveOf(profile, nominalReferenceVolts);
   const count = POINTS_ON[transfer.form];

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { isPumpStepDoubtful, isPumpStepOff, noResponse, type PumpPoint } from '@lettura/core/judge/checks';
 import type { PressureUnit } from '@lettura/core/measure/quantity';
-import { sendsTelegrams, type SensorProfile } from '@lettura/core/measure/transfer';
+import { isSent, type SensorProfile } from '@lettura/core/measure/transfer';
 import { Suspense } from 'react';
 import { t } from '../../ui/words.ts';
 import { CurveChart } from '../sensors/index.ts';
@@ -20,7 +20,7 @@ export interface PumpOutcomeProps {
 export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcomeProps) {
   const read = points.filter(({ reading }) => reading);
   // An average that stays says nothing of what is sent, and has no place on a curve.
-  if (read.length === 0 || sendsTelegrams(profile)) return null;
+  if (read.length === 0 || isSent(profile)) return null;
   const judged = read.filter(({ judged: one }) => one?.ok);
   const bad = judged.filter(isPumpStepOff).length;
   const still = noResponse(points);

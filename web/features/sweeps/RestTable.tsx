@@ -8,7 +8,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatWithBasis, type PressureUnit } from '@lettura/core/measure/quantity';
 import { channelScale, type Plateau, type SweepMark } from '@lettura/core/recording/sweep';
-import { sendsTelegrams, valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
+import { isSent, valueAtNominal, type SensorProfile } from '@lettura/core/measure/transfer';
 import { useEffect, useState } from 'react';
 import { fitOf } from '@lettura/core/judge/expectation';
 import { FIT_SIGNS } from '../../ui/fit.ts';
@@ -88,7 +88,7 @@ export function RestTable({
                 </TableCell>
                 <Numeral>{mean.toFixed(3)}</Numeral>
                 <Numeral>
-                  {sendsTelegrams(profile)
+                  {isSent(profile)
                     ? '–'
                     : formatWithBasis(valueAtNominal(mean, profile), profile.measures, pressureUnit)}
                 </Numeral>

@@ -1,7 +1,7 @@
 import { say, verbatim, type Message } from '../../../measure/message/index.ts';
 import { complaintSaid } from '../../../record/code/index.ts';
 import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
-import { lineSeen, type CaseFile } from '../../checks/index.ts';
+import { type CaseFile } from '../../checks/index.ts';
 import { beforehandOf, type Beforehand } from '../outlook/beforehand.ts';
 import { codesThatTell } from '../likelihood/codeEvidence.ts';
 import type { Decisions } from '../posterior/decisions.ts';
@@ -13,7 +13,7 @@ import { type Posterior } from '../posterior/posterior.ts';
 import { sharesWithout } from '../posterior/sharesWithout.ts';
 import { observationSaid, readingSaid, shownBy, shownOn } from './readingSaid.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
-import { sendsTelegrams } from '../../../measure/transfer/index.ts';
+import { lineSaid } from './lineSaid.ts';
 import { TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
 import type { WeighedCase, WeighedReading } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
@@ -119,14 +119,7 @@ export class Explainer {
       return says(
         speaksFor ? say('weighing.recording-shows-would-show') : say('weighing.recording-does-not-show'),
       );
-    if (drive === TELEGRAM_DRIVE)
-      return says(
-        lineSeen(this.#caseFile) !== 'telegrams'
-          ? say('weighing.line-stands')
-          : sendsTelegrams(this.#caseFile.profile)
-            ? say('weighing.telegrams-arrive-as-sent')
-            : say('weighing.telegrams-arrive'),
-      );
+    if (drive === TELEGRAM_DRIVE) return says(lineSaid(this.#caseFile));
     const made = this.#caseFile.observations.find((one) => one.id === id);
     if (made) return says(observationSaid(made));
     const code = this.#codes.find((one) => one.id === id);

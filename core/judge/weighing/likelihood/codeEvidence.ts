@@ -5,7 +5,7 @@ import {
   type Complaint,
   type Watched,
 } from '../../../record/code/index.ts';
-import { sendsTelegrams, valueLimitVolts } from '../../../measure/transfer/index.ts';
+import { isSent, valueLimitVolts } from '../../../measure/transfer/index.ts';
 import type { Lane, MachineState } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import type { CircuitSpot } from '../prediction/circuitSpot.ts';
@@ -66,7 +66,7 @@ export function codesThatTell(
 
 /** Telegrams arrive or do not: a unit that misses them may say so with either side of its circuit. */
 const asWatched = (complaint: Complaint, profile: CaseFile['profile']): Complaint =>
-  complaint.about === 'signal' && sendsTelegrams(profile) ? { ...complaint, reads: 'off' } : complaint;
+  complaint.about === 'signal' && isSent(profile) ? { ...complaint, reads: 'off' } : complaint;
 
 /** What the code of a job goes by among its readings. */
 export const codeId = (code: string): string => `code:${code}`;

@@ -1,5 +1,7 @@
 import type { LineSeen } from '../../checks/index.ts';
 import { effectsOf } from '../../../machine/fault/index.ts';
+import type { SentIn } from '../../../measure/transfer/index.ts';
+import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import { TOLERANCES, type WeighedReading } from '../hypotheses/weighedCase.ts';
 
@@ -17,18 +19,44 @@ export function lineLikelihood(seen: LineSeen, { fault }: SizedHypothesis, isUnl
     fault !== undefined &&
     effectsOf([fault]).some((effect) => effect.on === 'element' && effect.does === 'digital');
   const arrive = isDigital ? ARRIVE_FROM_DIGITAL : isUnlisted ? ARRIVE_FROM_UNLISTED : ARRIVE_FROM_ANALOGUE;
-  return seen === 'telegrams' ? arrive : 1 - arrive;
+  return seen === 'line-held' ? 1 - arrive : arrive;
 }
 
-/** By the circuit of a sensor that sends telegrams, whether they should arrive: so often they do, and do not. */
-const AS_THE_CIRCUIT_SAYS = 0.99;
-/** What is on no list may let them through or not. */
-const EITHER = 0.5;
+/** What a capture of a line may show that a value should be sent on. */
+type SentSeen = 'as-sent' | 'otherwise' | 'garbled' | 'held';
 
-/** The same where the sensor is known to send them: then what arrives, or does not, tells of its supply, its wires and its electronics. */
-export function sentLikelihood(seen: LineSeen, arrive: boolean, isUnlisted: boolean): number {
-  if (isUnlisted) return EITHER;
-  return (seen === 'telegrams') === arrive ? AS_THE_CIRCUIT_SAYS : 1 - AS_THE_CIRCUIT_SAYS;
+/** How often it shows what; judgements, since nobody has counted them. */
+const SHOWN: Record<
+  'arrives' | 'held-or-dead' | 'other-part' | 'unlisted-sensor' | 'unlisted',
+  Record<SentSeen, number>
+> = {
+  arrives: { 'as-sent': 0.985, otherwise: 0.001, garbled: 0.004, held: 0.01 },
+  'held-or-dead': { 'as-sent': 0.01, otherwise: 0.001, garbled: 0.01, held: 0.979 },
+  'other-part': { 'as-sent': 0.01, otherwise: 0.5, garbled: 0.09, held: 0.4 },
+  // Electronics that fail in no known way may send anything.
+  'unlisted-sensor': { 'as-sent': 0.4, otherwise: 0.02, garbled: 0.28, held: 0.3 },
+  unlisted: { 'as-sent': 0.45, otherwise: 0.005, garbled: 0.095, held: 0.45 },
+};
+
+/**
+ * The same where the sensor is known to send its value: then what arrives, or does not, tells of its supply, its wires and its
+ * electronics.
+ *
+ * @param arrives whether it should, by the circuit with this thing wrong
+ */
+export function sentLikelihood(
+  seen: LineSeen,
+  sends: SentIn,
+  arrives: boolean,
+  { unlisted, kind }: Pick<Hypothesis, 'unlisted' | 'kind'>,
+): number {
+  const shown =
+    unlisted !== undefined
+      ? SHOWN[unlisted === 'sensor' ? 'unlisted-sensor' : 'unlisted']
+      : SHOWN[kind?.id === 'other-output' ? 'other-part' : arrives ? 'arrives' : 'held-or-dead'];
+  return shown[
+    seen === 'line-held' ? 'held' : seen === 'garbled' ? seen : seen === sends ? 'as-sent' : 'otherwise'
+  ];
 }
 
 /** The capture as a reading: it tells which kind of part it is, whatever the quantity was. */

@@ -1,5 +1,5 @@
 import type { Companion } from '../../../measure/companion/index.ts';
-import { sendsTelegrams } from '../../../measure/transfer/index.ts';
+import { sentIn } from '../../../measure/transfer/index.ts';
 import { SEA_LEVEL_KPA } from '../../../measure/quantity/index.ts';
 import { lanesIn, type AnyEvidence, type WireReading } from '../../../record/evidence/index.ts';
 import { type Lane, type MachineState, type Spot } from '../../../machine/places/index.ts';
@@ -142,12 +142,14 @@ export class Weigher {
 
   #lineSeen(seen: LineSeen, profile: CaseFile['profile']): WeighedReading {
     const { sized } = this.answers;
-    const unlisted = (hypothesis: number) => this.hypotheses[hypothesis]!.unlisted;
-    if (!sendsTelegrams(profile))
-      return lineReading(sized, (one) => lineLikelihood(seen, one, unlisted(one.hypothesis) === 'sensor'));
+    const sends = sentIn(profile);
+    if (!sends)
+      return lineReading(sized, (one) =>
+        lineLikelihood(seen, one, this.hypotheses[one.hypothesis]!.unlisted === 'sensor'),
+      );
     const { rows, rowOf } = this.answers.at({ kind: 'telegrams' }, CODES_READ_IN);
     return lineReading(sized, ({ hypothesis }, s) =>
-      sentLikelihood(seen, rows[rowOf[s]!]!.reads[0] === 1, unlisted(hypothesis) !== undefined),
+      sentLikelihood(seen, sends, rows[rowOf[s]!]!.reads[0] === 1, this.hypotheses[hypothesis]!),
     );
   }
 

@@ -3,13 +3,13 @@ import { effectsOf, elementDrive, type Effect } from '../../../machine/fault/ind
 import { UP_SHARE } from '../../../machine/limits/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
-import { signalFromValue, valueAtNominal } from '../../../measure/transfer/index.ts';
+import { signalFromValue, valueAtNominal, type SentIn } from '../../../measure/transfer/index.ts';
 import { wiringFor, type WiringSpec } from '../../../machine/wiring/index.ts';
 import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
-import { averageOf, isReceived, upFor } from './sentLine.ts';
+import { ANY_SHARE, averageOf, isReceived, isToggling, upFor, usualUpShare } from './sentLine.ts';
 import { distance, hashOf, isAlike, isSame, mixed, NO_TOLERANCE, rounded, type Row } from './rows.ts';
 import { BENT_VOLTS, fillRow, QUANTITY_NODES, REST_NODE } from './fillRow.ts';
 import { differenceAt, type MakersDifference } from './makersDifference.ts';
@@ -64,8 +64,8 @@ export class Answers {
   readonly #solvedSizes: readonly SolvedSize[];
   readonly #ranges: readonly { first: number; last: number }[];
   readonly #effects: readonly (readonly Effect[])[];
-  /** Its line goes to and fro, and what it says is no voltage. */
-  readonly #isSent: boolean;
+  /** What its line goes to and fro with, where what it says is no voltage. */
+  readonly #sends: SentIn | undefined;
   readonly #known = new Map<string, AnswerTable>();
   readonly #solvedKnown = new Map<string, readonly Row[]>();
 
@@ -84,7 +84,7 @@ export class Answers {
       new Rig(asOftenMet(wiringFor({ ...sensor, profile: { ...profile, bias } })));
     this.#rigs = { 'pull-up': rigOn('pull-up'), 'pull-down': rigOn('pull-down') };
     const model = this.#rigs['pull-up'].wiring.spec.sensor;
-    this.#isSent = model.kind === 'stage' && model.sends !== undefined;
+    this.#sends = model.kind === 'stage' ? model.sends : undefined;
     const [first, last] = [this.soundVolts(profile.lowest), this.soundVolts(profile.highest)];
     this.#nodeVolts = [first, last];
     this.#nodeValues = Array.from({ length: QUANTITY_NODES }, (_, i) =>
@@ -113,7 +113,7 @@ export class Answers {
     this.sized.forEach(({ solvedBelow, solvedAbove, past, isAnything }, s) => {
       // Between a line that is read and one that is not, nothing lies.
       let row =
-        this.#isSent && (spot.kind === 'scan' || spot.kind === 'telegrams')
+        this.#sends && (spot.kind === 'scan' || spot.kind === 'telegrams')
           ? solved[past < 0.5 ? solvedBelow : solvedAbove]!
           : mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
       if (isAnything) {
@@ -217,7 +217,8 @@ export class Answers {
       };
       rig.bring(this.#sensor, all, situation, modelled(state.harness));
     };
-    if (this.#isSent && axis === 'quantity') return this.#solvedOfSender(rig, spot, effects, sound, bring);
+    if (this.#sends && axis === 'quantity')
+      return this.#solvedOfSender(this.#sends, rig, spot, effects, sound, bring);
     const read = (trueValue: number, celsius: number): number => {
       bring(trueValue, celsius);
       return readOn(rig, spot, effects, this.#sensor);
@@ -252,7 +253,7 @@ export class Answers {
     );
   }
 
-  /** What a sender puts into its telegrams, in the volts that its curve is laid out in. */
+  /** What a sender puts into what it sends, in the volts that its curve is laid out in. */
   #sentVolts(trueValue: number, effects: readonly Effect[]): number {
     const situation = { trueValue, restingValue: this.#restingValue, celsius: ROOM_CELSIUS };
     const { spec } = this.#rigs['pull-up'].wiring;
@@ -262,6 +263,7 @@ export class Answers {
 
   /** Of a sender: a meter shows the average of its line, and live data the value or nothing. */
   #solvedOfSender(
+    sends: SentIn,
     rig: Rig,
     spot: CircuitSpot,
     effects: readonly Effect[],
@@ -271,36 +273,38 @@ export class Answers {
     const values = this.#nodeValues;
     const at = (highShare: number): void =>
       bring(values[REST_NODE]!, ROOM_CELSIUS, [...effects, upFor(highShare)]);
-    const received = (volts: () => number): boolean =>
-      isReceived((highShare) => {
-        at(highShare);
-        return volts();
-      });
+    const isOther = effects.some((effect) => effect.on === 'element' && effect.does === 'other-output');
+    const voltsWhile = (volts: () => number) => (highShare: number) => {
+      at(highShare);
+      return volts();
+    };
     if (spot.kind === 'scan') {
       const isStuck = effects.some((effect) => effect.on === 'converter' && effect.wire === 'signal');
-      const arrive = !isStuck && received(() => rig.inputVolts('signal'));
+      const arrive = !isStuck && !isOther && isReceived(voltsWhile(() => rig.inputVolts('signal')));
       const reads = Float64Array.from(values, (value) =>
         arrive ? rounded(this.#sentVolts(value, effects)) : 0,
       );
       return sound && isAlike(reads, sound.reads) ? sound : { reads };
     }
     if (spot.kind === 'telegrams') {
-      const arrive = received(() => rig.volts({ lane: 'signal', place: 'plug' }, 'battery-negative'));
+      const atPlug = voltsWhile(() => rig.volts({ lane: 'signal', place: 'plug' }, 'battery-negative'));
+      const arrive = !isOther && isToggling(atPlug);
       const reads = new Float64Array(QUANTITY_NODES).fill(arrive ? 1 : 0);
       return sound && isAlike(reads, sound.reads) ? sound : { reads };
     }
-    const { middle, half } = averageOf((highShare) => {
-      at(highShare);
-      return readOn(rig, spot, effects, this.#sensor);
-    });
+    const { middle, half } = averageOf(
+      isOther ? ANY_SHARE : UP_SHARE[sends],
+      voltsWhile(() => readOn(rig, spot, effects, this.#sensor)),
+    );
     const reads = rounded(middle);
-    if (sound?.reads[0] === reads) return sound;
+    if (!isOther && sound?.reads[0] === reads) return sound;
+    const usual = usualUpShare(sends);
     const { doubt, ...others } = differenceAt(
       rig,
-      () => at((UP_SHARE.lowest + UP_SHARE.highest) / 2),
+      () => at(usual),
       reads,
       spot,
-      [...effects, upFor((UP_SHARE.lowest + UP_SHARE.highest) / 2)],
+      [...effects, upFor(usual)],
       this.#sensor,
     );
     return withDifferences(new Float64Array(QUANTITY_NODES).fill(reads), [

@@ -54,6 +54,8 @@ export const SWEEP_FINDINGS = [
   'import',
   /** A line that carries telegrams: what arrives, what is lost, and what cannot be read. */
   'telegrams',
+  'pulses',
+  'garbled',
   'telegrams-lost',
   'telegrams-unread',
   'line-held',

@@ -6,12 +6,20 @@ const OF_THE_LINE: readonly SweepFinding['kind'][] = [
   'telegrams',
   'telegrams-lost',
   'telegrams-unread',
+  'pulses',
+  'garbled',
   'line-held',
   'looked',
 ];
 
-/** What is said only of a part whose own steps the library has. */
-const OF_A_SENDER: readonly string[] = ['sweep.telegram-value-by-profile', 'sweep.average-of-telegrams'];
+/** What is said only of a part whose own steps or pulses the library has. */
+const OF_A_SENDER: readonly string[] = [
+  'sweep.telegram-value-by-profile',
+  'sweep.average-of-telegrams',
+  'sweep.average-of-pulses',
+  'sweep.pulses-value',
+  'sweep.pulses-value-outside',
+];
 
 type Range = Pick<SensorProfile, 'measures' | 'lowest' | 'highest'>;
 

@@ -8,7 +8,12 @@ import {
   type Message,
 } from '../../../measure/message/index.ts';
 import { RECEIVED_VOLTS } from '../../../machine/limits/index.ts';
-import { sendsTelegrams } from '../../../measure/transfer/index.ts';
+import {
+  sendsPulses,
+  sendsTelegrams,
+  valueOfPulses,
+  type SensorProfile,
+} from '../../../measure/transfer/index.ts';
 import {
   fastChannelsOf,
   fastValues,
@@ -80,26 +85,63 @@ const periodsOf = ({ falling }: Toggling): Float64Array =>
 export const isSteady = (line: Toggling): boolean =>
   periodsOf(line).every((period) => Math.abs(period / meanPeriod(line) - 1) < STEADY_SHARE);
 
-/** Why no telegrams were found on a line that goes to and fro. */
-export function unread(line: Toggling, name: Message): Message {
+type Unread = Pick<SweepFinding, 'kind' | 'sentence'>;
+
+/** What a line that goes to and fro without telegrams says, or why nothing could be found that it does. */
+export function unread(line: Toggling, name: Message, profile: SensorProfile): Unread[] {
   const { sampleSeconds, upShare } = line;
   const mean = meanPeriod(line);
   const shortest = periodsOf(line).reduce((least, period) => Math.min(least, period), Infinity);
   if (isSteady(line))
-    return say('sweep.line-is-steady', {
-      name,
-      frequency: fixed(1 / mean, 1, 'Hz'),
-      duty: fixed(100 * upShare, 1, '%'),
-      // Levels that a logic capture calls 0 and 1 are no voltages.
-      levels:
-        line.isLogic && line.lowVolts === 0 && line.highVolts === 1
-          ? NOTHING_TO_SAY
-          : say('sweep.between-levels', { low: volts(line.lowVolts), high: volts(line.highVolts) }),
-    });
+    return [
+      {
+        kind: 'pulses',
+        sentence: say('sweep.line-is-steady', {
+          name,
+          frequency: fixed(1 / mean, 1, 'Hz'),
+          duty: fixed(100 * upShare, 1, '%'),
+          // Levels that a logic capture calls 0 and 1 are no voltages.
+          levels:
+            line.isLogic && line.lowVolts === 0 && line.highVolts === 1
+              ? NOTHING_TO_SAY
+              : say('sweep.between-levels', { low: volts(line.lowVolts), high: volts(line.highVolts) }),
+        }),
+      },
+      ...pulsesValue({ hertz: 1 / mean, upShare }, profile),
+    ];
   if (sampleSeconds > 0 && shortest < FEWEST_SAMPLES_A_PULSE * sampleSeconds)
-    return say('sweep.capture-too-slow', {
-      name,
-      sample: fixed(sampleSeconds * 1e6, 2, 'µs'),
-    });
-  return say('sweep.telegrams-garbled', { name, rate: plain(Math.round(1 / mean)) });
+    return [
+      {
+        kind: 'telegrams-unread',
+        sentence: say('sweep.capture-too-slow', { name, sample: fixed(sampleSeconds * 1e6, 2, 'µs') }),
+      },
+    ];
+  return [
+    {
+      kind: 'garbled',
+      sentence: say('sweep.telegrams-garbled', { name, rate: plain(Math.round(1 / mean)) }),
+    },
+  ];
+}
+
+/** What a steady line says by the profile of a sensor that sends its value so; a value past its range is told as such. */
+function pulsesValue(pulses: { hertz: number; upShare: number }, profile: SensorProfile): Unread[] {
+  if (!sendsPulses(profile)) return [];
+  const { transfer, measures, lowest, highest } = profile;
+  const value = valueOfPulses(pulses, transfer);
+  if (!Number.isFinite(value)) return [];
+  const said = { by: transfer.form, value: measured(value, measures, 'with-basis') };
+  return [
+    {
+      kind: 'pulses',
+      sentence:
+        value < lowest || value > highest
+          ? say('sweep.pulses-value-outside', {
+              ...said,
+              lowest: measured(lowest, measures),
+              highest: measured(highest, measures),
+            })
+          : say('sweep.pulses-value', said),
+    },
+  ];
 }

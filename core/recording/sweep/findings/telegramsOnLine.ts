@@ -1,5 +1,6 @@
 import { fixed, list, say, verbatim, volts, type Message } from '../../../measure/message/index.ts';
 import { lineEdges, TELEGRAM_FAULTS, telegramsIn, type Telegrams } from '../../telegram/index.ts';
+import { isSent } from '../../../measure/transfer/index.ts';
 import { sampleRate, type Recording } from '../recording.ts';
 import type { SweepContext, SweepFinding } from './finding.ts';
 import { indexOf, wholeOf } from './words.ts';
@@ -44,7 +45,8 @@ export function telegramsOnLine(recording: Recording, context: SweepContext): Sw
   if (line.falling.length < FEWEST_EDGES) return undefined;
   const telegrams = telegramsIn(line.falling);
   // A contact that opens and closes toggles as well, far slower and at no steady rate: its dropouts are looked for.
-  if (!telegrams && !isSteady(line) && meanPeriod(line) > SLOWEST_PULSE_SECONDS) return undefined;
+  if (!telegrams && !isSteady(line) && meanPeriod(line) > SLOWEST_PULSE_SECONDS && !isSent(context.profile))
+    return undefined;
   const telling = telegrams
     ? [
         ...lost(telegrams, name, channel, recording),
@@ -52,7 +54,7 @@ export function telegramsOnLine(recording: Recording, context: SweepContext): Sw
         note('telegrams', arrived(telegrams, line, name)),
         ...values(telegrams, context).map((sentence) => note('telegrams', sentence)),
       ]
-    : [note('telegrams-unread', unread(line, name))];
+    : unread(line, name, context.profile).map(({ kind, sentence }) => note(kind, sentence));
   return [...telling, looked];
 }
 
