@@ -120,6 +120,7 @@ function take(
     case 'engine-flow':
     case 'observation':
     case 'sweep':
+    case 'capture':
       throw new Error(`A ${target.kind} is no reading.`);
   }
 }

@@ -46,7 +46,9 @@ export function strangerAsPatient(seed: number): Patient {
     opened,
     wires,
     weigher,
-    read: (candidate, tick) => technician.read(candidate, tick),
+    // None of them sends its value: nobody asks for a capture of its line.
+    read: ({ target, state }, tick) =>
+      target.kind === 'capture' ? undefined : technician.read({ target, state }, tick),
     fault: ill.name,
     classTrue: ill.class,
     outside: ill.outside ?? false,

@@ -60,6 +60,9 @@ export function read(
       return look(machine, target.observation, random);
     case 'sweep':
       return recordSweep(machine, { engine: 'koeo', plug: 'connected' }, seed);
+    case 'capture':
+      // None of these machines sends its value.
+      return undefined;
     case 'scan': {
       const shown = keyOn(state) ? liveData(machine, state) : undefined;
       const { measures, lowest, highest } = sensor.profile;

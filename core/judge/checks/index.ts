@@ -29,7 +29,7 @@ export { readingLimitVolts } from './readingLimit.ts';
 export { supplyIsGood } from './supplyIsGood.ts';
 export { laneSegments } from './laneStates.ts';
 export { type SegmentState, type SegmentView } from './segmentState.ts';
-export { lineSeen, type LineSeen } from './lineSeen.ts';
+export { LINE_SEEN, lineSeen, type LineSeen } from './lineSeen.ts';
 export { valueOfSignal, sensorValue, type SensorValue } from './sensorValue.ts';
 export {
   dropIsSmall,

@@ -5,7 +5,7 @@ import type { CaseFile } from './caseFile.ts';
  * What a fast capture showed of the signal: telegrams that can be read, a steady frequency, a line that goes to and fro and says
  * nothing, or one that stands at one voltage.
  */
-const LINE_SEEN = ['telegrams', 'pulses', 'garbled', 'line-held'] as const;
+export const LINE_SEEN = ['telegrams', 'pulses', 'garbled', 'line-held'] as const;
 export type LineSeen = (typeof LINE_SEEN)[number];
 
 /** What tells a part that sends from one that gives a voltage: noise alone may look garbled. */

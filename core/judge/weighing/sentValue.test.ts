@@ -203,3 +203,15 @@ test.each([FREQUENCY, DUTY])(
     expect(sensorValue(caseFile, KOEO)).toMatchObject({ ok: false, problem: { code: 'value-is-sent' } });
   },
 );
+
+test('a capture of the line is asked for once, with what each outcome would mean', () => {
+  const readings = [...goodSupply(), wire('signal', 'plug', 2.8), scan(60_000)];
+  const asked = (sweeps: CaseFile['sweeps']) =>
+    judged(readings, sweeps).suggestions.filter(({ candidate }) => candidate.target.kind === 'capture');
+  const [first, ...more] = asked([]);
+  expect(more).toEqual([]);
+  expect(first!.bits).toBeGreaterThan(0.02);
+  const all = [...first!.foresight.joint].reduce((sum, row) => sum + row.reduce((a, b) => a + b, 0), 0);
+  expect(all).toBeCloseTo(1, 6);
+  expect(asked([capture('line-held')])).toEqual([]);
+});

@@ -31,6 +31,9 @@ export function useGoTo(
       case 'sweep':
         void navigate(`/jobs/${job.id}/sweeps/record`);
         return;
+      case 'capture':
+        show('sweeps');
+        return;
       case 'observation': {
         // On a real machine the technician looks, and answers in the panel itself.
         const machine = bench && machineOf(bench);

@@ -2,7 +2,7 @@ import { list, sameMessage, say, type Message } from '../../../measure/message/i
 import { isTarget } from '../../../machine/places/index.ts';
 import { expectedReading } from '../../expectation/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
-import { expectationContext, type CaseFile } from '../../checks/index.ts';
+import { expectationContext, LINE_SEEN, type CaseFile } from '../../checks/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 import type { Decisions } from '../posterior/decisions.ts';
 import { titleOf } from '../posterior/causeSaid.ts';
@@ -162,7 +162,13 @@ const isVolts = ({ target }: Pick<Candidate, 'target'>): boolean =>
 
 /** What a sound machine shows there. */
 function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
-  if (target.kind === 'observation' || target.kind === 'sweep' || !isTarget(target)) return undefined;
+  if (
+    target.kind === 'observation' ||
+    target.kind === 'sweep' ||
+    target.kind === 'capture' ||
+    !isTarget(target)
+  )
+    return undefined;
   return expectedReading(target, state, expectationContext(caseFile));
 }
 
@@ -184,6 +190,8 @@ function outcomeSaid(
         return outcome === '' ? say('outcome.no-dropout') : say('outcome.drops-out', { tracks: outcome });
       }),
     );
+  if (target.kind === 'capture')
+    return anyOf(LINE_SEEN.slice(from, to + 1).map((seen) => say(`outcome.line-${seen}`)));
   const shown = (step: number) => shownOn(target.kind, readAt(step), caseFile);
   const ofVolts = isVolts({ target });
   // Nobody looks for a minus sign, or for more than a battery has.

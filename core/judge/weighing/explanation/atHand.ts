@@ -43,6 +43,7 @@ function measuredWith(target: Candidate['target'], { plug }: Candidate['state'])
     case 'engine-flow':
       return ['scan-tool'];
     case 'sweep':
+    case 'capture':
       return ['logger', 'back-probe'];
     case 'observation':
       return [];

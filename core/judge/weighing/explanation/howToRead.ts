@@ -10,6 +10,8 @@ export function howTo({ target, state }: Candidate): Message {
       return observationOf(target.observation).how;
     case 'sweep':
       return say('weighing.open-sweeps-record-live-move');
+    case 'capture':
+      return say('weighing.capture-at-the-plug');
     case 'scan':
       return withSteps(say('weighing.read-live-data'), state);
     case 'engine-flow':

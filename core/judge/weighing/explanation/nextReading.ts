@@ -64,6 +64,7 @@ export function nextReading(
 export function candidateSaid({ target, state }: Candidate): Message {
   if (isOnSensor(state.harness)) return say('weighing.sensor-by-itself');
   if (target.kind === 'sweep') return say('weighing.record-slow-sweep');
+  if (target.kind === 'capture') return say('weighing.capture-the-line');
   return target.kind === 'observation' ? observationOf(target.observation).question : spotSaid(target);
 }
 
@@ -78,6 +79,8 @@ function cautions({ target, state }: Candidate, family: FamilyId): Message[] {
         : [LOOSE_OBJECTS];
   }
   if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state, family);
+  if (target.kind === 'capture')
+    return cautionsFor({ kind: 'wire', lane: 'signal', place: 'plug' }, state, family);
   if (target.kind === 'engine-flow') return cautionsFor({ kind: 'scan' }, state, family);
   if (isTarget(target)) return cautionsFor(target, state, family);
   if (isOnSensor(state.harness)) return [say('isolation.by-itself-caution')];

@@ -19,6 +19,7 @@ import { doubtedReadings, misfitsOf } from './misfits.ts';
 import { isForetold, type AnyEvidence } from '../../../record/evidence/index.ts';
 import { posterior, type Posterior } from '../posterior/posterior.ts';
 import { SWEEP_DRIVE } from '../likelihood/sweepLikelihood.ts';
+import { TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
 import type { WeighedCase } from '../hypotheses/weighedCase.ts';
 import type { Weigher } from '../likelihood/weigher.ts';
 
@@ -134,6 +135,7 @@ export function* lookAhead(
   const isTaken = (candidate: Candidate): boolean => {
     const { target } = candidate;
     if (target.kind === 'sweep') return weighed.readings.some(({ drive }) => drive === SWEEP_DRIVE);
+    if (target.kind === 'capture') return weighed.readings.some(({ drive }) => drive === TELEGRAM_DRIVE);
     if (target.kind === 'observation')
       return caseFile.observations.some(({ observation }) => observation === target.observation);
     // What stands against a verdict is worth reading once more, and so is what it hangs on alone.
@@ -219,7 +221,7 @@ export function judge(
 
 /** Something that an instrument is put on, rather than a recording or a look. */
 const isReadingSpot = (target: Candidate['target']): target is Spot =>
-  target.kind !== 'sweep' && target.kind !== 'observation';
+  target.kind !== 'sweep' && target.kind !== 'capture' && target.kind !== 'observation';
 
 const sameReading = (a: Candidate, b: Candidate): boolean =>
   isReadingSpot(a.target) &&

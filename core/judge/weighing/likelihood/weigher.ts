@@ -18,6 +18,7 @@ import { foundStored, readAgain, reasonsOver } from './reasonLists.ts';
 import { reasonSteps } from './reasonScale.ts';
 import { celsiusGrid, CELSIUS_DRIVE, driveOf } from '../prediction/drives.ts';
 import { hypothesesFor, underStartingWeights, type Hypothesis } from '../hypotheses/hypotheses.ts';
+import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
 import { listsOver } from './lists.ts';
 import { noticedWeights } from '../prediction/noticed.ts';
@@ -128,7 +129,7 @@ export class Weigher {
     const seen = sweepOutcome(caseFile);
     if (seen) readings.push(sweepReading(seen, this.answers.sized));
     const line = lineSeen(caseFile);
-    if (line) readings.push(this.#lineSeen(line, profile));
+    if (line) readings.push(lineReading(this.answers.sized, this.lineLikelihood(line, caseFile)));
     return {
       hypotheses: this.#hypothesesUnder(caseFile),
       sized: this.answers.sized,
@@ -140,17 +141,16 @@ export class Weigher {
     };
   }
 
-  #lineSeen(seen: LineSeen, profile: CaseFile['profile']): WeighedReading {
-    const { sized } = this.answers;
+  /** How likely a fast capture shows that of the line, for each thing that may be wrong. */
+  lineLikelihood(
+    seen: LineSeen,
+    { profile }: Pick<CaseFile, 'profile'>,
+  ): (one: SizedHypothesis, sized: number) => number {
+    const of = ({ hypothesis }: SizedHypothesis) => this.hypotheses[hypothesis]!;
     const sends = sentIn(profile);
-    if (!sends)
-      return lineReading(sized, (one) =>
-        lineLikelihood(seen, one, this.hypotheses[one.hypothesis]!.unlisted === 'sensor'),
-      );
+    if (!sends) return (one) => lineLikelihood(seen, one, of(one).unlisted === 'sensor');
     const { rows, rowOf } = this.answers.at({ kind: 'telegrams' }, CODES_READ_IN);
-    return lineReading(sized, ({ hypothesis }, s) =>
-      sentLikelihood(seen, sends, rows[rowOf[s]!]!.reads[0] === 1, this.hypotheses[hypothesis]!),
-    );
+    return (one, s) => sentLikelihood(seen, sends, rows[rowOf[s]!]!.reads[0] === 1, of(one));
   }
 
   #hypothesesUnder({ family, starting }: CaseFile): readonly Hypothesis[] {

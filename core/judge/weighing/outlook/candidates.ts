@@ -13,12 +13,13 @@ import { poweredByItself, type IsolatedSensor } from '../../isolation/index.ts';
 import { observationsFor, type ObservationId } from '../../../record/observation/index.ts';
 import { familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
 import type { Companion } from '../../../measure/companion/index.ts';
-import type { SensorProfile } from '../../../measure/transfer/index.ts';
+import { isSent, type SensorProfile } from '../../../measure/transfer/index.ts';
 import { KOEO, drivenStates, fartherHandState, FULL_TRAVEL, REVVED, VALVE_OPEN } from './drivenStates.ts';
 
 /** A reading that could be taken next. */
 export interface Candidate {
-  target: Spot | { kind: 'sweep' } | { kind: 'observation'; observation: ObservationId };
+  target:
+    Spot | { kind: 'sweep' } | { kind: 'capture' } | { kind: 'observation'; observation: ObservationId };
   state: MachineState;
 }
 
@@ -92,6 +93,8 @@ export function candidatesFor(
           ...(measured.includes('second-signal') ? [ohms('second-signal', second('return', measured))] : []),
         ]
       : []),
+    // What a line says that goes to and fro, only a fast capture shows.
+    ...(isSent(profile) ? [{ target: { kind: 'capture' }, state: KOEO } as const satisfies Candidate] : []),
     ...(alone ? [alone] : []),
     // The air temperature in the same body is a resistor: across its own two pins it is seen by itself.
     ...(companion?.kind === 'temperature' && measured.includes('second-signal')

@@ -10,6 +10,8 @@ import type { Posterior } from '../posterior/posterior.ts';
 import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import type { Scale } from '../prediction/scales.ts';
 import { ANYTHING, type ShownSteps } from '../prediction/shownSteps.ts';
+import { LINE_SEEN } from '../../checks/index.ts';
+import { TELEGRAM_DRIVE } from '../likelihood/telegramLikelihood.ts';
 import { SWEEP_DRIVE, SWEEP_OUTCOMES, sweepLikelihood } from '../likelihood/sweepLikelihood.ts';
 import { isAgainstBattery } from '../likelihood/aboutReadings.ts';
 import { TOLERANCES, USUAL_MAKERS, type DriveProducts } from '../hypotheses/weighedCase.ts';
@@ -138,6 +140,7 @@ export class Outlook {
   /** The predicted readings of a candidate. */
   at({ target, state }: Candidate): Foresight {
     if (target.kind === 'sweep') return this.#recording();
+    if (target.kind === 'capture') return this.#capture();
     if (target.kind === 'observation')
       return isCodeLook(target.observation)
         ? this.#codes(CODE_LOOKS[target.observation])
@@ -253,6 +256,19 @@ export class Outlook {
     return { scale: SWEEP_SCALE, joint };
   }
 
+  #capture(): Foresight {
+    const shares = this.#sharesIn(TELEGRAM_DRIVE);
+    const joint = this.#decisions.all.map(() => new Float64Array(LINE_SEEN.length));
+    LINE_SEEN.forEach((seen, step) => {
+      const likelihoodOf = this.#weigher.lineLikelihood(seen, this.#caseFile);
+      this.#weigher.answers.sized.forEach((one, s) => {
+        const row = joint[this.#decisionOf[s]!]!;
+        row[step] = row[step]! + shares[s]! * likelihoodOf(one, s);
+      });
+    });
+    return { scale: LINE_SCALE, joint };
+  }
+
   #look(id: PlainLookId): Foresight {
     const joint = this.#decisions.all.map(() => new Float64Array(ANSWERS.length));
     this.#weigher.hypotheses.forEach((hypothesis, h) => {
@@ -308,6 +324,7 @@ function spreadsOf(sized: Int32Array, { products, sums, alikeOf }: DriveProducts
 /** As it should be, and not. */
 const ANSWERS = [true, false] as const;
 const TWO_ANSWERS: Scale = { steps: 2, stepOf: (step) => step, readAt: (step) => step };
+const LINE_SCALE: Scale = { steps: LINE_SEEN.length, stepOf: (step) => step, readAt: (step) => step };
 const SWEEP_SCALE: Scale = { steps: SWEEP_OUTCOMES.length, stepOf: (step) => step, readAt: (step) => step };
 
 /** An instrument is not quite sure of its step. */

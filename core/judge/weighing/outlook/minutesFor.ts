@@ -42,7 +42,7 @@ export function minutesFor(
   for (const place of placesOf(target))
     if (!taken.some((one) => placesOf(one).includes(place)))
       minutes += PLACE_MINUTES[place] + (reaches[place] === 'awkward' ? AWKWARD_MINUTES : 0);
-  if (target.kind === 'sweep') minutes += SWEEP_MINUTES;
+  if (target.kind === 'sweep' || target.kind === 'capture') minutes += SWEEP_MINUTES;
   if (state.harness && !last.harness)
     minutes +=
       (state.harness.neighboursOff.length > 0 ? NEIGHBOUR_MINUTES : 0) +
