@@ -18,6 +18,13 @@ import {
   weighed,
 } from './steps.ts';
 
+/** Whatever the plots write, digits of frames among it. */
+declare global {
+  interface Window {
+    written: Set<string>;
+  }
+}
+
 const rail = (letter: CaseLetter) => practiceMachine(machineById('larch-rail'), letter, 11);
 const standIn = await simulatedVehicle(rail('D'));
 const folder = await mkdtemp(join(tmpdir(), 'lettura-telegrams-'));
@@ -27,6 +34,15 @@ afterAll(async () => {
   await rm(folder, { recursive: true });
 });
 
+await page.addInitScript(() => {
+  window.written = new Set();
+  const fillText = CanvasRenderingContext2D.prototype.fillText;
+  CanvasRenderingContext2D.prototype.fillText = function (...given) {
+    window.written.add(given[0]);
+    return fillText.apply(this, given);
+  };
+});
+
 const vehicle = () => page.getByRole('region', { name: 'From the vehicle' });
 const engine = () => vehicle().getByRole('region', { name: 'Control unit 7E8' });
 const found = () => page.getByRole('region', { name: 'What was found' });
@@ -34,8 +50,21 @@ const found = () => page.getByRole('region', { name: 'What was found' });
 /** A fast capture of the line, as a logger writes it. */
 function capture(name: string, letter: CaseLetter): string {
   const { recording } = captureTelegrams(rail(letter), { engine: 'koeo', plug: 'connected' }, 5);
-  const volts = recording.channels[0]!.values;
-  const rows = Array.from(recording.seconds, (t, i) => `${(t * 1e6).toFixed(1)},${volts[i]!.toFixed(3)}`);
+  return written(name, recording.seconds, recording.channels[0]!.values);
+}
+
+/** The same of a line at a steady frequency, in a third of a second. */
+function pulses(name: string, hertz: number, upShare: number): string {
+  const seconds = Float64Array.from({ length: 9000 }, (_, i) => i / 30_000);
+  return written(
+    name,
+    seconds,
+    seconds.map((t) => ((t * hertz) % 1 < upShare ? 4.9 : 0.1)),
+  );
+}
+
+function written(name: string, seconds: Float64Array, volts: Float64Array): string {
+  const rows = Array.from(seconds, (t, i) => `${(t * 1e6).toFixed(1)},${volts[i]!.toFixed(3)}`);
   const path = join(folder, `${name}.csv`);
   writeFileSync(path, `time (us),Signal (V)\n${rows.join('\n')}\n`);
   return path;
@@ -96,6 +125,15 @@ test('by itself the sensor sends telegrams: the library names the part that does
     .getByRole('link', { name: 'fed past its plug' })
     .click();
   await found().getByText('The last one says 193: 0.0 kPa gauge').waitFor();
+  // Close enough, each frame stands over the line with its nibbles: 193 is 0C1, and what it is not follows.
+  const plot = page.getByRole('group', { name: /^Plot/u });
+  await plot.focus();
+  for (let times = 0; times < 5; times++) await plot.press('+');
+  await expect
+    .poll(() =>
+      page.evaluate(() => [...window.written].filter((text) => /^0C1[0-9A-F]{3}/u.test(text)).length),
+    )
+    .toBeGreaterThan(0);
   await toJob();
 });
 
@@ -178,5 +216,42 @@ test('mended, the line toggles again, codes stay away, every self-test finishes:
     'Repair proven',
   ])
     expect(told).toContain(text);
+});
+
+test('a sensor that sends its value as a duty is described by its points, and a capture says what it says', async () => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Sensors' }).click();
+  await page.getByRole('link', { name: 'New sensor from points' }).click();
+  await page.getByLabel('Name').fill('Pump 4, duty');
+  await page.getByLabel('Where the points come from').fill('maker’s sheet');
+  await page.getByRole('combobox', { name: 'Shape of the curve' }).click();
+  await page.getByRole('option', { name: 'Sent as a duty (pulse width)' }).click();
+  const points = page.getByRole('textbox', { name: /^Points: .* and % of the time up/u });
+  await points.fill('20 0\n100 90');
+  await page.getByText('0 is no duty').waitFor();
+  await points.fill('20 10\n100 90');
+  await page.getByText(/^Sent as a duty: 10 % is 20\.0 kPa/u).waitFor();
+  await noAccessibilityFault(page);
+  await page.getByRole('button', { name: 'Save sensor' }).click();
+  await page.getByText('goes to and fro, and its volts tell no value').waitFor();
+  await openJob(page, app.url, {
+    machine: 'Brill P4 pump engine',
+    complaint: 'reads nothing',
+    sensor: 'Pump 4, duty',
+  });
+  for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 2.5']) await enter(page, text);
+  await pad(page, 'Signal at the sensor plug: 2.50 V').waitFor();
+  await imported(pulses('duty', 120, 0.5));
+  await found()
+    .getByText(/“Signal” toggles at a steady 120\.0 Hz.*up for 50\.0 % of the time/u)
+    .waitFor();
+  await found().getByText('By the duty of this sensor in the library that is 60.0 kPa abs.').waitFor();
+  await toJob();
+  await weighed(page);
+  await page.getByRole('link', { name: 'Report' }).click();
+  await reportWeighed(page);
+  expect(await page.getByRole('main').textContent()).toContain(
+    'By the duty of this sensor in the library that is 60.0 kPa abs.',
+  );
   expect(complaints).toEqual([]);
 });

@@ -139,7 +139,14 @@ export function CurveFields(props: FieldsProps) {
         />
       )}
       <Box>
-        <TextField {...bound(props, 'reference', t('ui-sensors.reference-v-when-points-were'))} fullWidth />
+        <TextField
+          {...bound(
+            props,
+            'reference',
+            isSent ? t('ui-sensors.reference-v') : t('ui-sensors.reference-v-when-points-were'),
+          )}
+          fullWidth
+        />
       </Box>
     </>
   );
