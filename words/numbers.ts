@@ -1,7 +1,7 @@
 import {
   isPressure,
   MEASURANDS,
-  pressureDecimals,
+  shownPressure,
   fromKpa,
   type PressureUnit,
 } from '@lettura/core/measure/quantity';
@@ -85,8 +85,8 @@ function ohmsWords(ohms: number, reader: Reader): string {
 
 function pressureWords(kpa: number, unit: PressureUnit, as: 'fine' | undefined, reader: Reader): string {
   if (!Number.isFinite(kpa)) return NO_NUMBER;
-  const decimals = as ? pressureDecimals(unit, FINE_STEP_KPA) : pressureDecimals(unit);
-  return withUnit(digits(fromKpa(kpa, unit), decimals, reader), unit);
+  const { shown, decimals } = shownPressure(kpa, unit, as && FINE_STEP_KPA);
+  return withUnit(digits(shown, decimals, reader), unit);
 }
 
 function timesWords(factor: number, { language }: Reader): string {

@@ -45,6 +45,7 @@ export {
   KPA_PER_UNIT,
   PRESSURE_UNITS,
   pressureDecimals,
+  shownPressure,
   toKpa,
   type PressureUnit,
 } from './pressureUnits.ts';

@@ -101,6 +101,9 @@ test('a shown pressure keeps about a tenth of a kilopascal, whatever the unit', 
   expect(formatPressure(70.606, 'kPa')).toBe('70.6 kPa');
   expect(formatPressure(70.606, 'inHg')).toBe('20.85 inHg');
   expect(formatPressure(70.606, 'mbar')).toBe('706 mbar');
+  // A rail at work: no gauge shows a tenth of a kPa there.
+  expect(formatPressure(60_000, 'kPa')).toBe('60000 kPa');
+  expect(formatPressure(60_000, 'bar')).toBe('600.000 bar');
 });
 
 test.each([NaN, Infinity, -Infinity])('%d is a dash on the screen, in every quantity', (value) => {

@@ -42,15 +42,28 @@ export const fromKpa = (kpa: number, unit: PressureUnit): number => kpa / KPA_PE
 /** What a sensor check resolves: no unit pretends to more digits than this is worth. */
 const SHOWN_STEP_KPA = 0.2;
 
+/** Of numbers as large as this, in whatever unit, no gauge and no live data shows a digit after the point. */
+const WHOLE_FROM = 10_000;
+
 /** Digits after the point that still show a step of this size. */
 export function pressureDecimals(unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): number {
   return Math.max(0, Math.ceil(-Math.log10(stepKpa / KPA_PER_UNIT[unit])));
 }
 
+/** A pressure as it is shown: its number in the unit, and the digits after the point that it is worth. */
+export function shownPressure(
+  kpa: number,
+  unit: PressureUnit,
+  stepKpa = SHOWN_STEP_KPA,
+): { shown: number; decimals: number } {
+  const shown = fromKpa(kpa, unit);
+  return { shown, decimals: Math.abs(shown) >= WHOLE_FROM ? 0 : pressureDecimals(unit, stepKpa) };
+}
+
 /** kPa as a number with its unit, with the digits that a step of `stepKpa` is worth. */
 export function formatPressure(kpa: number, unit: PressureUnit, stepKpa = SHOWN_STEP_KPA): string {
   // What cannot be a number is a dash, never a NaN on the screen.
-  return Number.isFinite(kpa)
-    ? `${fromKpa(kpa, unit).toFixed(pressureDecimals(unit, stepKpa))} ${unit}`
-    : '–';
+  if (!Number.isFinite(kpa)) return '–';
+  const { shown, decimals } = shownPressure(kpa, unit, stepKpa);
+  return `${shown.toFixed(decimals)} ${unit}`;
 }

@@ -101,10 +101,12 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
   const { data: library } = useListSensorsQuery();
+  const isPractice = sheet.bench !== undefined;
   const remarks = useMemo(() => {
-    const others = (library ?? []).filter(({ lineageId }) => lineageId !== sensor.lineageId);
+    // A simulated machine has its own sensor: nobody is told to put a practice job on another.
+    const others = isPractice ? [] : (library ?? []).filter(({ lineageId }) => lineageId !== sensor.lineageId);
     return [...siblingsThatFit(caseFile, others), ...findingsIn(caseFile).remarks];
-  }, [caseFile, library, sensor.lineageId]);
+  }, [caseFile, library, sensor.lineageId, isPractice]);
   const machine = sheet.bench && machineOf(sheet.bench);
   const now = useNow();
   const screen = useScreen();
