@@ -104,7 +104,9 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const isPractice = sheet.bench !== undefined;
   const remarks = useMemo(() => {
     // A simulated machine has its own sensor: nobody is told to put a practice job on another.
-    const others = isPractice ? [] : (library ?? []).filter(({ lineageId }) => lineageId !== sensor.lineageId);
+    const others = isPractice
+      ? []
+      : (library ?? []).filter(({ lineageId }) => lineageId !== sensor.lineageId);
     return [...siblingsThatFit(caseFile, others), ...findingsIn(caseFile).remarks];
   }, [caseFile, library, sensor.lineageId, isPractice]);
   const machine = sheet.bench && machineOf(sheet.bench);
