@@ -160,3 +160,12 @@ export const PLUG_BY_THE_BOOK: Record<string, Record<string, string>> = {
   'Plug off, key off': { 1: '470k', 2: '0.4', 3: '1.2k' },
   'Plug connected, key on, at rest': { 1: '1.4', 2: '12 mV', 3: '4.97' },
 };
+
+/** Types what a reading of before the repair shows now, in the list of the same tests. */
+export async function readAgain(page: Page, where: string | RegExp, text: string): Promise<void> {
+  const name = typeof where === 'string' ? `Read again: ${where}` : where;
+  const field = page.getByRole('textbox', { name, exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+  await expect.poll(() => field.inputValue()).toBe('');
+}

@@ -11,6 +11,7 @@ import {
   standing,
   weighed,
   type NewJob,
+  readAgain,
 } from './steps.ts';
 
 const { app, page, complaints } = await opened();
@@ -71,13 +72,7 @@ async function work(what: string, fields: Record<string, string> = {}): Promise<
 }
 
 /** The same test again, at its point and in its state. */
-async function again(where: string | RegExp, text: string): Promise<void> {
-  const name = typeof where === 'string' ? `Read again: ${where}` : where;
-  const field = page.getByRole('textbox', { name, exact: true });
-  await field.fill(text);
-  await field.press('Enter');
-  await expect.poll(() => field.inputValue()).toBe('');
-}
+const again = (where: string | RegExp, text: string) => readAgain(page, where, text);
 
 const proof = () => page.getByRole('region', { name: 'The same tests again' }).getByRole('status');
 
