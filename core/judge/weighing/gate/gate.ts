@@ -28,6 +28,9 @@ export interface GateItem {
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
+/** Of sound units the supplies of sensors stand up to so far off what is printed (our own judgement: twice what most of them do). */
+const MAKERS_SUPPLY_VOLTS = 0.2;
+
 /** What has to be good at the plug under load, as far as the body has it. */
 const SUPPLIES = ['reference', 'second-reference', 'battery-feed', 'return', 'second-return'] as const;
 
@@ -72,6 +75,15 @@ export function gateItems(
     const alone = newest(lane, 'plug', NEIGHBOURS_OFF);
     return alone && isGood(alone, lane) ? { ...item, state: 'refuted' } : item;
   };
+  /** A supply within what sound units give condemns none of them, however sure the weights are. */
+  const wellOff = (lane: Lane): GateItem[] => {
+    const own = newest(lane, 'unit', KOEO);
+    const isNear =
+      own?.kind === 'wire' &&
+      Math.abs(own.volts - caseFile.profile.nominalReferenceVolts) < MAKERS_SUPPLY_VOLTS;
+    const label = say('gate.supply-well-off', { lane: laneSaid(lane) });
+    return isNear ? [{ ...read(lane, 'unit', label), state: 'refuted' }] : [];
+  };
   switch (sort) {
     case 'sensor':
     case 'wrong-part':
@@ -98,7 +110,12 @@ export function gateItems(
       if (!has(lane)) return [];
       const own = read(lane, 'unit', say('gate.unit-terminal'));
       if (cause.of !== 'unit-gives-no-reference') return [own];
-      return [own, ...(lane === 'reference' ? [stillWrong(lane)] : []), notHeldDown(lane, caseFile)];
+      return [
+        own,
+        ...wellOff(lane),
+        ...(lane === 'reference' ? [stillWrong(lane)] : []),
+        notHeldDown(lane, caseFile),
+      ];
     }
     case 'wire': {
       // Each of them is good on the near side of its contact.

@@ -20,6 +20,7 @@ import {
   type Candidate,
 } from '../index.ts';
 import { NEIGHBOURS_OFF, toGround } from '../outlook/candidates.ts';
+import { gateItems } from './gate.ts';
 import { worthOf } from '../outlook/foresight.ts';
 import { METER_SCALE, OHMS_SCALE } from '../prediction/scales.ts';
 import { coded } from '../../../measure/message/coded.ts';
@@ -101,6 +102,30 @@ test('a unit is not blamed for its reference before an ohmmeter found nothing th
   expect(dead.ranked[0]!.decision.id).toBe('unit-gives-no-reference rail:0');
   expect(dead.gate.map(({ state: is }) => is)).toEqual(['proven', 'proven', 'proven']);
   expect(with_(12).classes[0]!.class).toBe('wire');
+});
+
+// Sound units are found with 4.86 V: a number that is a little off is no reason to open one.
+test.each([4.86, 5.15])('no unit is condemned for a supply of %d V', (volts) => {
+  const { target, state } = toGround('reference');
+  const found = judged(
+    [
+      wire('reference', 'plug', volts),
+      wire('reference', 'plug', volts, PLUG_OFF),
+      wire('reference', 'unit', volts),
+    ],
+    {
+      isolation: [
+        wire('reference', 'plug', volts, NEIGHBOURS_OFF),
+        { ...target, id: 'ohms', state, ohms: 2200 } as AnyEvidence,
+      ],
+    },
+  );
+  const unit = found.ranked.find(({ decision }) => decision.id === 'unit-gives-no-reference rail:0')!;
+  expect(found.verdict === 'decided' && found.ranked[0] === unit).toBe(false);
+  const items = gateItems(unit.decision, exampleCase([wire('reference', 'unit', volts)]), WIRES);
+  expect(items.map(({ label, state: is }) => `${coded(label)}: ${is}`)).toContain(
+    'gate.supply-well-off{lane: lane.reference}: refuted',
+  );
 });
 
 test('no wire touches ground before an ohmmeter said so', () => {
