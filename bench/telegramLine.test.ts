@@ -131,7 +131,7 @@ test('a steady frequency is told with its duty, and a slow recording is asked no
     inWords(
       analyseSweep(at(50_000, hertz, duty), { profile: PRESSURE_SENSORS[of].profile, uses: ['signal'] }),
     );
-  expect(read(107, 0.5, 28).map(({ kind }) => kind)).toEqual(['pulses', 'pulses', 'looked']);
+  expect(read(107, 0.5, 28).map(({ kind }) => kind)).toEqual(['pulses', 'pulse-value', 'looked']);
   expect(read(107, 0.5, 28)[1]!.sentence).toBe(
     'By the frequency of this sensor in the library that is 60.0 kPa abs.',
   );

@@ -1,5 +1,5 @@
 import { say } from '../../measure/message/index.ts';
-import { type ChannelUse, type SweepFinding } from '../../recording/sweep/index.ts';
+import { LINE_FINDINGS, type ChannelUse, type SweepFinding } from '../../recording/sweep/index.ts';
 import type { CaseFile, SweepOnRecord } from './caseFile.ts';
 import type { Remark } from './finding.ts';
 import { ofTrack, namesOf, placed } from './trackInSweep.ts';
@@ -49,7 +49,7 @@ const speaksOfSensor = ({ uses, findings }: SweepOnRecord): boolean =>
   uses.includes('signal') && !findings.some(({ kind }) => kind === 'not-looked');
 
 /** Nothing was moved, or the line is none whose voltage would say where the sensor stands. */
-const NO_TRAVEL: readonly SweepFinding['kind'][] = ['still', 'telegrams', 'telegrams-unread', 'line-held'];
+const NO_TRAVEL: readonly SweepFinding['kind'][] = ['still', ...LINE_FINDINGS];
 
 /** It would have shown a place of the travel that is worn. */
 export const speaksOfTravel = (sweep: SweepOnRecord): boolean =>

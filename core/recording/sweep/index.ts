@@ -2,6 +2,7 @@ export { hangsOnSensor } from './findings/hangsOnSensor.ts';
 export { analyseSweep } from './analyse.ts';
 export {
   CHANNEL_USES,
+  LINE_FINDINGS,
   SWEEP_FINDINGS,
   type ChannelUse,
   type SweepContext,

@@ -5,7 +5,7 @@ import type { RecordingInfo } from '@lettura/contract';
 import { fixed } from '@lettura/core/measure/message';
 import type { Measurand } from '@lettura/core/measure/quantity';
 import type { Problem } from '@lettura/core/measure/problem';
-import { channelScale, sweepBand, type SweepFinding } from '@lettura/core/recording/sweep';
+import { channelScale, LINE_FINDINGS, sweepBand, type SweepFinding } from '@lettura/core/recording/sweep';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useParams } from 'react-router';
@@ -85,13 +85,6 @@ function inCoreUnits({ use, unit, basis }: RecordingInfo['channels'][number], me
   return !('question' in read) && read.scale === 1 && read.offset === 0;
 }
 
-/** Of a line that goes to and fro: it stands at no level that would mean something. */
-const LINE_FINDINGS: ReadonlySet<SweepFinding['kind']> = new Set([
-  'telegrams',
-  'telegrams-unread',
-  'line-held',
-]);
-
 interface LoadedSweepProps {
   recording: RecordingInfo;
   ask: AskSweep;
@@ -138,7 +131,7 @@ function LoadedSweep({ recording, ask, looks, laid, onRevised }: LoadedSweepProp
     to.show({ fromSeconds: finding.fromSeconds, toSeconds: finding.untilSeconds });
   };
   const inPart = toSeconds - fromSeconds < durationSeconds;
-  const isLine = findings.some(({ kind }) => LINE_FINDINGS.has(kind));
+  const isLine = findings.some(({ kind }) => LINE_FINDINGS.includes(kind));
   const telegrams = useTelegrams(ask, findings.some(({ kind }) => kind === 'telegrams') ? signal : -1);
   return (
     <Box sx={{ minHeight: '100vh' }}>

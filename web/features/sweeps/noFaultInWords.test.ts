@@ -25,6 +25,16 @@ test.each([
     ],
     /^\? Whether there is a fault/u,
   ],
+  [[{ kind: 'garbled', weight: 'note' }], /^\? Whether there is a fault/u],
+  [[{ kind: 'pulses', weight: 'note' }], /^\? Whether there is a fault/u],
+  [
+    [
+      { kind: 'pulses', weight: 'note' },
+      { kind: 'pulse-value', weight: 'note' },
+      { kind: 'looked', weight: 'note' },
+    ],
+    /^✓ No fault in what was looked at\.$/u,
+  ],
   [[{ kind: 'not-looked', weight: 'note' }], /^\? Nothing was looked at/u],
 ] as const)('%j says no more than was looked at', (findings, words) => {
   expect(noFaultInWords(findings)).toMatch(words);

@@ -9,7 +9,8 @@ export function noFaultInWords(
   if (findings.some(({ weight }) => weight === 'fault')) return undefined;
   if (has('not-looked')) return t('ui-sweeps.nothing-looked-say-channels');
   // A line that stands, or says nothing that can be read, may be a sound one or not.
-  if (has('line-held') || has('telegrams-unread')) return t('ui-sweeps.line-tells-nothing');
+  const isUnread = has('telegrams-unread') || has('garbled') || (has('pulses') && !has('pulse-value'));
+  if (has('line-held') || isUnread) return t('ui-sweeps.line-tells-nothing');
   if (has('looked')) return t('ui-sweeps.no-fault-looked');
   return t('ui-sweeps.no-fault-found-when-recorded');
 }

@@ -54,7 +54,9 @@ export const SWEEP_FINDINGS = [
   'import',
   /** A line that carries telegrams: what arrives, what is lost, and what cannot be read. */
   'telegrams',
+  /** That it toggles at a steady rate; and what that says, by the profile of the part. */
   'pulses',
+  'pulse-value',
   'garbled',
   'telegrams-lost',
   'telegrams-unread',
@@ -65,6 +67,16 @@ export const SWEEP_FINDINGS = [
   'looked',
   'not-looked',
 ] as const;
+
+/** Of a line that a value may be sent on: no voltage of it stands for a place of the travel, or for anything else. */
+export const LINE_FINDINGS: readonly (typeof SWEEP_FINDINGS)[number][] = [
+  'telegrams',
+  'telegrams-unread',
+  'pulses',
+  'pulse-value',
+  'garbled',
+  'line-held',
+];
 
 /** What a recording shows: a sentence, and the place in the plot. */
 export interface SweepFinding {

@@ -1,16 +1,8 @@
 import type { SensorProfile } from '../../../measure/transfer/index.ts';
-import type { SweepFinding } from './finding.ts';
+import { LINE_FINDINGS, type SweepFinding } from './finding.ts';
 
 /** What a capture of telegrams tells of its line, whatever the sensor on it is said to measure. */
-const OF_THE_LINE: readonly SweepFinding['kind'][] = [
-  'telegrams',
-  'telegrams-lost',
-  'telegrams-unread',
-  'pulses',
-  'garbled',
-  'line-held',
-  'looked',
-];
+const OF_THE_LINE: readonly SweepFinding['kind'][] = [...LINE_FINDINGS, 'telegrams-lost', 'looked'];
 
 /** What is said only of a part whose own steps or pulses the library has. */
 const OF_A_SENDER: readonly string[] = [

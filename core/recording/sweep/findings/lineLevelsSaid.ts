@@ -131,17 +131,8 @@ function pulsesValue(pulses: { hertz: number; upShare: number }, profile: Sensor
   const value = valueOfPulses(pulses, transfer);
   if (!Number.isFinite(value)) return [];
   const said = { by: transfer.form, value: measured(value, measures, 'with-basis') };
-  return [
-    {
-      kind: 'pulses',
-      sentence:
-        value < lowest || value > highest
-          ? say('sweep.pulses-value-outside', {
-              ...said,
-              lowest: measured(lowest, measures),
-              highest: measured(highest, measures),
-            })
-          : say('sweep.pulses-value', said),
-    },
-  ];
+  if (value >= lowest && value <= highest)
+    return [{ kind: 'pulse-value', sentence: say('sweep.pulses-value', said) }];
+  const range = { lowest: measured(lowest, measures), highest: measured(highest, measures) };
+  return [{ kind: 'pulses', sentence: say('sweep.pulses-value-outside', { ...said, ...range }) }];
 }
