@@ -28,8 +28,8 @@ export interface GateItem {
 const KOEO: MachineState = { engine: 'koeo', plug: 'connected' };
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
-/** Of sound units the supplies of sensors stand up to so far off what is printed (our own judgement: twice what most of them do). */
-const MAKERS_SUPPLY_VOLTS = 0.2;
+/** Of sound units the supplies of sensors stand up to this share off what is printed (our own judgement: twice what most of them do). */
+const MAKERS_SUPPLY_SHARE = 0.04;
 
 /** What has to be good at the plug under load, as far as the body has it. */
 const SUPPLIES = ['reference', 'second-reference', 'battery-feed', 'return', 'second-return'] as const;
@@ -78,9 +78,8 @@ export function gateItems(
   /** A supply within what sound units give condemns none of them, however sure the weights are. */
   const wellOff = (lane: Lane): GateItem[] => {
     const own = newest(lane, 'unit', KOEO);
-    const isNear =
-      own?.kind === 'wire' &&
-      Math.abs(own.volts - caseFile.profile.nominalReferenceVolts) < MAKERS_SUPPLY_VOLTS;
+    const { nominalReferenceVolts: nominal } = caseFile.profile;
+    const isNear = own?.kind === 'wire' && Math.abs(own.volts - nominal) < MAKERS_SUPPLY_SHARE * nominal;
     const label = say('gate.supply-well-off', { lane: laneSaid(lane) });
     return isNear ? [{ ...read(lane, 'unit', label), state: 'refuted' }] : [];
   };

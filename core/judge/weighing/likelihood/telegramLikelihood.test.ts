@@ -46,3 +46,10 @@ test('only what was captured of the signal counts, and one telegram outweighs al
   expect(lineSeen(caseWith(capture('travel')))).toBeUndefined();
   expect(lineSeen(caseWith(capture('line-held'), capture('telegrams')))).toBe('telegrams');
 });
+
+test('a steady rate speaks for another part, and far less than telegrams do: what runs beside a wire toggles as well', () => {
+  const [none, steady, telegrams] = [shareOf(), shareOf(capture('pulses')), shareOf(capture('telegrams'))];
+  const odds = (share: number) => share / (1 - share);
+  expect(odds(steady)).toBeGreaterThan(2 * odds(none));
+  expect(odds(telegrams)).toBeGreaterThan(5 * odds(steady));
+});

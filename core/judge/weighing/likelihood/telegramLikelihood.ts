@@ -13,11 +13,21 @@ const ARRIVE_FROM_ANALOGUE = 0.0005;
 /** A sensor with a fault that is on no list may be any part. */
 const ARRIVE_FROM_UNLISTED = 0.02;
 
+/**
+ * A steady rate has no checksum: what runs beside a wire, or touches it, toggles as well, so that it tells far less of the part (our own
+ * judgement).
+ */
+const STEADY_FROM_DIGITAL = 0.3;
+const STEADY_FROM_ANALOGUE = 0.02;
+const STEADY_FROM_UNLISTED = 0.1;
+
 /** How likely that is for one thing that may be wrong, while the sensor is fed and its wires are whole. */
 export function lineLikelihood(seen: LineSeen, { fault }: SizedHypothesis, isUnlisted: boolean): number {
   const isDigital =
     fault !== undefined &&
     effectsOf([fault]).some((effect) => effect.on === 'element' && effect.does === 'digital');
+  if (seen === 'pulses')
+    return isDigital ? STEADY_FROM_DIGITAL : isUnlisted ? STEADY_FROM_UNLISTED : STEADY_FROM_ANALOGUE;
   const arrive = isDigital ? ARRIVE_FROM_DIGITAL : isUnlisted ? ARRIVE_FROM_UNLISTED : ARRIVE_FROM_ANALOGUE;
   return seen === 'line-held' ? 1 - arrive : arrive;
 }
@@ -31,7 +41,8 @@ const SHOWN: Record<
   Record<SentSeen, number>
 > = {
   arrives: { 'as-sent': 0.985, otherwise: 0.001, garbled: 0.004, held: 0.01 },
-  'held-or-dead': { 'as-sent': 0.01, otherwise: 0.001, garbled: 0.01, held: 0.979 },
+  // A dead line picks up what runs beside it.
+  'held-or-dead': { 'as-sent': 0.01, otherwise: 0.01, garbled: 0.01, held: 0.97 },
   'other-part': { 'as-sent': 0.01, otherwise: 0.5, garbled: 0.09, held: 0.4 },
   // Electronics that fail in no known way may send anything.
   'unlisted-sensor': { 'as-sent': 0.4, otherwise: 0.02, garbled: 0.28, held: 0.3 },
