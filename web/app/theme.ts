@@ -23,6 +23,8 @@ const SIGNS = "'Lettura Signs'";
 const LETTERS = `'Atkinson Hyperlegible Next Variable', ${SIGNS}, sans-serif`;
 export const NUMERALS = `'Atkinson Hyperlegible Mono Variable', ${SIGNS}, monospace`;
 
+const stopHere = (event: { stopPropagation: () => void }) => event.stopPropagation();
+
 /** Made for daylight and gloves: ink on paper, large targets, no decoration that carries no meaning. */
 export function themeNamed(name: ThemeName): Theme {
   const c = COLOURS[name];
@@ -54,6 +56,13 @@ export function themeNamed(name: ThemeName): Theme {
       MuiButtonBase: {
         defaultProps: { disableRipple: true },
         styleOverrides: { root: { fontFamily: LETTERS } },
+      },
+      // A menu opens over the field it belongs to. On a slow machine the same tap ends over whatever came under the finger,
+      // which would count as chosen: only a press of its own chooses.
+      MuiSelect: {
+        defaultProps: {
+          MenuProps: { slotProps: { list: { onMouseUpCapture: stopHere } } },
+        },
       },
       MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: c.paper } } },
       MuiButton: { styleOverrides: { root: { minHeight: 44 } }, defaultProps: { disableElevation: true } },
