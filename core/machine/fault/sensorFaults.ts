@@ -1,6 +1,7 @@
 import { say } from '../../measure/message/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
 import { faultSite, type FaultSpec, type FaultSite } from './faultKind.ts';
+import type { OtherFoot } from './site.ts';
 import type { FaultKindId } from '../kinds/index.ts';
 
 const tracksOf = ({ sensor }: WiringSpec): (1 | 2)[] =>
@@ -208,6 +209,17 @@ const THERMISTOR_OPEN: FaultSpec = {
       : [],
 };
 
+const otherCurve = (
+  reads: 'up' | 'down',
+  foot: OtherFoot | undefined,
+  curve: (size: number) => { factor: number; volts: number },
+): FaultSite =>
+  faultSite({ in: 'element', reads, ...(foot && { foot }) }, (size) => [
+    { on: 'element', does: 'other-curve', ...curve(size) },
+  ]);
+/** How far the foot of another variant is off that is as steep, in volts a share that its slope would be off (from 0.2 to 0.8 V). */
+const MOVED_VOLTS = 1.2;
+
 const OTHER_CURVE: FaultSpec = {
   class: 'wrong-part',
   weight: 2,
@@ -221,13 +233,16 @@ const OTHER_CURVE: FaultSpec = {
     sites: ({ wiring }) =>
       isStage(wiring)
         ? [
-            faultSite({ in: 'element', reads: 'down' }, (factor) => [
-              { on: 'element', does: 'other-curve', factor, volts: -0.15 },
-            ]),
+            otherCurve('down', undefined, (factor) => ({ factor, volts: -0.15 })),
+            otherCurve('down', 'lower', (factor) => ({ factor, volts: -0.4 })),
+            otherCurve('down', 'higher', (factor) => ({ factor, volts: 0.5 })),
             // Another variant is steeper by as much as another is flatter.
-            faultSite({ in: 'element', reads: 'up' }, (factor) => [
-              { on: 'element', does: 'other-curve', factor: 1 / factor, volts: 0.05 },
-            ]),
+            otherCurve('up', undefined, (factor) => ({ factor: 1 / factor, volts: 0.05 })),
+            otherCurve('up', 'lower', (factor) => ({ factor: 1 / factor, volts: -0.35 })),
+            otherCurve('up', 'higher', (factor) => ({ factor: 1 / factor, volts: 0.45 })),
+            // Or as steep, from another foot: 1.0 V where 0.5 V is expected.
+            otherCurve('up', 'moved', (factor) => ({ factor: 1, volts: MOVED_VOLTS * (1 - factor) })),
+            otherCurve('down', 'moved', (factor) => ({ factor: 1, volts: -MOVED_VOLTS * (1 - factor) })),
           ]
         : [],
   },

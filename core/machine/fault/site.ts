@@ -1,6 +1,9 @@
 import type { Lane } from '../places/index.ts';
 import type { Joint } from '../wiring/index.ts';
 
+/** Where another curve begins beside the one expected: lower or higher; or only there, and as steep. */
+export type OtherFoot = 'lower' | 'higher' | 'moved';
+
 /** A place where a fault can be. */
 export type Site =
   /** A joint of one wire, or of two that were cut together. */
@@ -14,7 +17,7 @@ export type Site =
   | { in: 'neighbour'; neighbour: number; rail: number }
   | { in: 'unit-ground' }
   /** The sensor: which way it is off, or which track of how many. */
-  | { in: 'element'; reads?: 'up' | 'down' }
+  | { in: 'element'; reads?: 'up' | 'down'; foot?: OtherFoot }
   | { in: 'track'; part: 'track' | 'wiper' | 'upper' | 'lower'; track: 1 | 2; tracks: 1 | 2 }
   | { in: 'thermistor' }
   /** Outside of sensor and circuit. */
@@ -35,6 +38,7 @@ export type SiteId =
   | 'element'
   | 'up'
   | 'down'
+  | `${'up' | 'down'}-${OtherFoot}`
   | `${'track' | 'wiper' | 'upper' | 'lower'}:${1 | 2}`
   | 'thermistor'
   | 'hose'
@@ -63,7 +67,7 @@ export function siteId(site: Site): SiteId {
     case 'neighbour':
       return `neighbour:${site.neighbour}`;
     case 'element':
-      return site.reads ?? 'element';
+      return site.reads && site.foot ? `${site.reads}-${site.foot}` : (site.reads ?? 'element');
     case 'track':
       return `${site.part}:${site.track}`;
     case 'linkage':
