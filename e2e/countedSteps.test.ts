@@ -109,7 +109,8 @@ test('three terminals named: whoever has typed one answer goes on typing', async
   const known = page.getByText('Every terminal is named for certain.');
   let before = '';
   for (let asked = 0; asked < 12; asked++) {
-    const words = async () => ((await next.count()) > 0 ? ((await next.textContent()) ?? '') : '');
+    // As it is now, without waiting for what may just have gone.
+    const words = async () => (await next.allTextContents())[0] ?? '';
     await expect.poll(async () => (await known.count()) > 0 || (await words()) !== before).toBe(true);
     if ((await known.count()) > 0) break;
     before = await words();

@@ -99,7 +99,7 @@ test('a voltage speaks loudest where it is predicted, and a mistaken one never r
 
 test('live data speaks for the input that it comes from; a lost signal may show anything', () => {
   const scan = (value: number, volts: number) =>
-    scanLikelihood({ value }, volts, 0, 1, EXAMPLE_PROFILE, false);
+    scanLikelihood({ value }, 1, EXAMPLE_PROFILE, false)(volts, 0);
   // 2.5 V are 61.5 kPa.
   expect(scan(61.5, 2.5)).toBeGreaterThan(20 * scan(80, 2.5));
   expect(scan(118, 0.02)).toBe(scan(20, 0.02));

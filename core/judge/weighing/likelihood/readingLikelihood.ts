@@ -1,5 +1,5 @@
 import type { GaugeReading, ScanReading } from '../../../record/evidence/index.ts';
-import { valueAtNominal, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
+import { curveOf, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
 export const MISTAKEN_SHARE = 0.03;
@@ -89,27 +89,34 @@ const SUBSTITUTED_SPAN = 1.6;
 const SAME_AGAIN = 0.9;
 
 /**
- * How well live data fits what the unit would make of its input, per unit of the measurand.
+ * How well live data fits what the unit would make of a voltage at its input, per unit of the measurand; `gridVolts` as with
+ * voltages.
  *
  * @param shownBefore whether an earlier reading of live data was the same
  */
 export function scanLikelihood(
   { value }: Pick<ScanReading, 'value'>,
-  inputVolts: number,
-  gridVolts: number,
   step: number,
   profile: SensorProfile,
   shownBefore: boolean,
-): number {
-  const range = profile.highest - profile.lowest;
-  const anything = 1 / (SUBSTITUTED_SPAN * range);
+): (inputVolts: number, gridVolts: number) => number {
+  const anything = 1 / (SUBSTITUTED_SPAN * (profile.highest - profile.lowest));
+  const substituted = shownBefore ? SAME_AGAIN / step : anything;
   const [low, high] = valueLimitVolts(profile);
-  if (inputVolts < low || inputVolts > high) return shownBefore ? SAME_AGAIN / step : anything;
-  const believed = valueAtNominal(inputVolts, profile);
-  const perVolt = Math.abs(valueAtNominal(inputVolts + SLOPE_VOLTS, profile) - believed) / SLOPE_VOLTS;
-  const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
-  const sigma = Math.sqrt(step ** 2 / 12 + model ** 2 + (perVolt * gridVolts) ** 2);
-  return mixed(usual(value - believed, sigma), anything);
+  const { valueAt } = curveOf(profile, profile.nominalReferenceVolts);
+  // The same voltage is asked for several times in a row, with another doubt.
+  let [asked, believed, perVolt, certain] = [NaN, NaN, NaN, NaN];
+  return (inputVolts, gridVolts) => {
+    if (inputVolts < low || inputVolts > high) return substituted;
+    if (inputVolts !== asked) {
+      asked = inputVolts;
+      believed = valueAt(inputVolts);
+      perVolt = Math.abs(valueAt(inputVolts + SLOPE_VOLTS) - believed) / SLOPE_VOLTS;
+      const model = perVolt * (MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts));
+      certain = step ** 2 / 12 + model ** 2;
+    }
+    return mixed(usual(value - believed, Math.sqrt(certain + (perVolt * gridVolts) ** 2)), anything);
+  };
 }
 const SLOPE_VOLTS = 0.01;
 

@@ -126,8 +126,7 @@ const WEIGHED: {
     if (!keyOn(reading.state) || reading.measures !== profile.measures) return undefined;
     const step = reading.step ?? liveDataStep(family, profile.measures);
     const shownBefore = isRepeat(reading, caseFile, step);
-    const likely = (volts: number, spread: number) =>
-      scanLikelihood(reading, volts, spread, step, profile, shownBefore);
+    const likely = scanLikelihood(reading, step, profile, shownBefore);
     const seen = seenFirst(reading, caseFile);
     return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely, { seen }) };
   },

@@ -77,12 +77,15 @@ export function afterSeen(
     const predictedFirst = along.reads(row, t)[node]! + stand.offsetVolts + movedAt(first, stand, place);
     const usualFirst = likelyFirst(predictedFirst, spread);
     const otherFirst = ofOtherMaker(predictedFirst, spread, doubtFirst, likelyFirst);
-    const shown = predicted + (doubt / doubtFirst) * (volts - predictedFirst);
-    const told = likely(shown, UNSURE_SHARE * Math.abs(shown - volts));
-    const ofOthers =
-      Math.max(0, otherFirst - floor) * told + floor * ofOtherMaker(predicted, spread, doubt, likely);
+    const usual = likely(predicted, spread);
+    let ofOthers = floor * ofOtherMaker(predicted, spread, doubt, likely);
+    // Most of what may be wrong does not explain the first one: nothing is told by it then.
+    if (otherFirst > floor) {
+      const shown = predicted + (doubt / doubtFirst) * (volts - predictedFirst);
+      ofOthers += (otherFirst - floor) * likely(shown, UNSURE_SHARE * Math.abs(shown - volts));
+    }
     return (
-      (USUAL_MAKERS * usualFirst * likely(predicted, spread) + (1 - USUAL_MAKERS) * ofOthers) /
+      (USUAL_MAKERS * usualFirst * usual + (1 - USUAL_MAKERS) * ofOthers) /
       (USUAL_MAKERS * usualFirst + (1 - USUAL_MAKERS) * otherFirst)
     );
   };
