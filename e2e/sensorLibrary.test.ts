@@ -67,7 +67,6 @@ test('a copy starts from the original, and half of it survives a reload', async 
 
 test('points of a hot element are fitted, drawn with residuals, and a bad one is pointed out', async () => {
   await open('/sensors/new');
-  // By the keyboard: on a busy machine a slow press of the mouse is let go over the list, and chooses there.
   await page.getByLabel('Family').press('Enter');
   await page.getByRole('option', { name: 'Air flow, hot element' }).click();
   await page.getByLabel('Shape of the curve').press('Enter');

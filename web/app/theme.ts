@@ -57,6 +57,11 @@ export function themeNamed(name: ThemeName): Theme {
         defaultProps: { disableRipple: true },
         styleOverrides: { root: { fontFamily: LETTERS } },
       },
+      // Nothing glides in: what opens is there at once, and stands still under a finger also while the machine is busy.
+      MuiMenu: { defaultProps: { transitionDuration: 0 } },
+      MuiPopover: { defaultProps: { transitionDuration: 0 } },
+      MuiDialog: { defaultProps: { transitionDuration: 0 } },
+      MuiSnackbar: { defaultProps: { transitionDuration: 0 } },
       // A menu opens over the field it belongs to. On a slow machine the same tap ends over whatever came under the finger,
       // which would count as chosen: only a press of its own chooses.
       MuiSelect: {

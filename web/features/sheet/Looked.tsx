@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { FamilyId } from '@lettura/core/machine/family';
 import { observationOf, observationsFor, type ObservationId } from '@lettura/core/record/observation';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
@@ -37,8 +37,8 @@ export function Looked({ observation, onLooked, look }: LookedProps & { observat
   );
 }
 
-/** Whatever was looked at, or what the unit complains of, suggested or not. */
-export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId }) {
+/** Whatever was looked at, or what the unit complains of, suggested or not. What is weighed meanwhile moves no open menu of it. */
+export const AnyLook = memo(function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId }) {
   const [chosen, setChosen] = useState<ObservationId | ''>('');
   const all = observationsFor(family);
   const observation = all.find(({ id }) => id === chosen);
@@ -69,4 +69,4 @@ export function AnyLook({ family, ...looked }: LookedProps & { family: FamilyId 
       )}
     </Box>
   );
-}
+});

@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JobWeighing, Reach } from '@lettura/core/judge/weighing';
+import { memo } from 'react';
 import { t } from '../../ui/words.ts';
 import { type NextReadingPanelProps } from './nextReadingProps.ts';
 
@@ -38,7 +39,11 @@ const HIDDEN_PLACES = {
   connector: t('ui-sheet.inline-connector'),
 } as const;
 
-export function HardToReach({ reaches, onReach }: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
+/** What is weighed meanwhile moves no open menu of it. */
+export const HardToReach = memo(function HardToReach({
+  reaches,
+  onReach,
+}: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
   return (
     <Box sx={{ display: 'flex', gap: 1, py: 1 }}>
       {(Object.keys(HIDDEN_PLACES) as (keyof typeof HIDDEN_PLACES)[]).map((place) => (
@@ -60,4 +65,4 @@ export function HardToReach({ reaches, onReach }: Pick<NextReadingPanelProps, 'r
       ))}
     </Box>
   );
-}
+});
