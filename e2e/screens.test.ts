@@ -225,7 +225,6 @@ test.each(SCREENS)(
     const parts: readonly SectionName[] =
       name === 'sheet' ? ['Compare', 'Ambient', 'Record', 'Verdict', 'Repair', 'Job', 'Reading'] : [];
     const look = async (rules?: string[]) => {
-      await page.waitForLoadState('networkidle');
       await noAccessibilityFault(page, { rules });
       for (const part of parts) {
         await section(page, part);

@@ -1,5 +1,5 @@
 import type { MachineState, Target } from '@lettura/core/machine/places';
-import { useCallback, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { PopUp } from '../../ui/PopUp.tsx';
 import type { Units } from '../../ui/units.ts';
 import { Lanes, type LanesForm } from './Lanes.tsx';
@@ -20,7 +20,15 @@ export interface SheetLanesProps {
 }
 
 /** The lanes in the present state of the machine; what is known of a stretch unfolds beside it. */
-export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure, form }: SheetLanesProps) {
+export const SheetLanes = memo(function SheetLanes({
+  sheet,
+  selected,
+  state,
+  units,
+  onSelect,
+  onMeasure,
+  form,
+}: SheetLanesProps) {
   const [asked, setAsked] = useState<{ stretch: LaneStretch; anchor: HTMLElement }>();
   const ask = useCallback((stretch: LaneStretch, anchor: HTMLElement) => setAsked({ stretch, anchor }), []);
   const close = () => setAsked(undefined);
@@ -56,4 +64,4 @@ export function SheetLanes({ sheet, selected, state, units, onSelect, onMeasure,
       )}
     </>
   );
-}
+});

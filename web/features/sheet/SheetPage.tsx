@@ -16,7 +16,7 @@ import {
   type WhatIf,
 } from '@lettura/core/judge/weighing';
 import { looksRight } from '@lettura/bench';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useListSensorsQuery, useRestoreJobMutation } from '../../app/api.ts';
@@ -39,6 +39,7 @@ import { NextReadingPanel } from './NextReadingPanel.tsx';
 import { QuickEntryBar } from './QuickEntryBar.tsx';
 import { quickEntryExample } from './quickEntryExample.ts';
 import { SheetSection } from './SheetSection.tsx';
+import { type LaneStretch } from './Segment.tsx';
 import { SheetLanes } from './SheetLanes.tsx';
 import { SheetPaper } from './SheetPaper.tsx';
 import { SectionTabs } from './SectionTabs.tsx';
@@ -110,6 +111,8 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
     return [...siblingsThatFit(caseFile, others), ...findingsIn(caseFile).remarks];
   }, [caseFile, library, sensor.lineageId, isPractice]);
   const machine = sheet.bench && machineOf(sheet.bench);
+  // Eighteen points and more, each with what is expected there: drawn after what was typed has left its line, in small pieces.
+  const drawn = useDeferredValue(sheet);
   const now = useNow();
   const screen = useScreen();
   const lanesForm = useLanesForm(section);
@@ -130,6 +133,9 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
     dispatch(draftTyped({ jobId, draft: text }));
     entry.clearProblem();
   });
+  const measure = useEventCallback(({ lane }: LaneStretch) =>
+    setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true }),
+  );
   const save = useEventCallback((text: string) => void entry.enter(text));
   const setState = useEventCallback(
     (change: Partial<MachineState>) => void dispatch(stateSet({ jobId, ...change })),
@@ -246,12 +252,11 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
                 </Button>
               )}
               <SheetLanes
-                {...{ sheet, selected, state, units }}
+                {...{ selected, state, units }}
+                sheet={drawn}
                 form={lanesForm.form}
                 onSelect={select}
-                onMeasure={({ lane }) =>
-                  setSearch({ section: 'isolate', part: 'wires', wire: lane }, { replace: true })
-                }
+                onMeasure={measure}
               />
             </SheetPaper>
           )}
