@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Done } from './useEntry.ts';
+import { useSyncExternalStore } from 'react';
+import type { LastDone } from './lastDone.ts';
 import { Said } from '../../ui/Said.tsx';
 import { t } from '../../ui/words.ts';
 
@@ -14,7 +15,9 @@ const TWO_LINES = {
 } as const;
 
 /** What was just recorded, any second thought about it, and the way back. Stays until the next entry. */
-export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) {
+export function DoneBar({ last }: { last: LastDone }) {
+  const done = useSyncExternalStore(last.subscribe, last.now);
+  if (!done) return null;
   return (
     <Box
       role="status"
@@ -42,7 +45,7 @@ export function DoneBar({ done, onClose }: { done: Done; onClose: () => void }) 
           {done.undo.label}
         </Button>
       )}
-      <Button color="inherit" onClick={onClose}>
+      <Button color="inherit" onClick={() => last.set(undefined)}>
         {t('ui-sheet.close')}
       </Button>
     </Box>

@@ -8,6 +8,7 @@ import { titled, t } from '../../ui/words.ts';
 import { useWeighed } from '../weighing/index.ts';
 import type { NextReadingPanelProps } from './nextReadingProps.ts';
 import { shownPercent } from './shownPercent.ts';
+import { WeighedSection } from './WeighedSection.tsx';
 
 /** Where all of it can be read; each line of a glance leads there. */
 export const REASONING_ID = 'reasoning';
@@ -44,16 +45,11 @@ export const Glance = memo(function Glance({
   onLooked,
   look,
 }: Pick<NextReadingPanelProps, 'onGo' | 'onLooked' | 'look'>) {
-  const { weighing, settled } = useWeighed();
+  const { weighing } = useWeighed();
   const next = weighing?.verdict.decided ? undefined : weighing?.next[0];
   const observation = next?.target.kind === 'observation' ? next.target.observation : undefined;
   return (
-    <Box
-      component="section"
-      aria-label={t('ui-sheet.at-a-glance')}
-      aria-busy={!settled}
-      sx={{ px: 1, pb: 0.5 }}
-    >
+    <WeighedSection label={t('ui-sheet.at-a-glance')} sx={{ px: 1, pb: 0.5 }}>
       <StandingLine />
       {next && (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', pl: 1 }}>
@@ -85,6 +81,6 @@ export const Glance = memo(function Glance({
           )}
         </Box>
       )}
-    </Box>
+    </WeighedSection>
   );
 });

@@ -29,7 +29,7 @@ import { ageInWords } from '../../ui/when.ts';
 import { useNow } from '../../ui/useNow.ts';
 import { machineOf } from '../bench/index.ts';
 import { OutboxBanner } from '../outbox/index.ts';
-import { WeighingProvider } from '../weighing/index.ts';
+import { NewerIsKnown, WeighingProvider } from '../weighing/index.ts';
 import { useScreen } from '../../ui/useScreen.ts';
 import { Glance, REASONING_ID, StandingLine } from './Glance.tsx';
 import { StateStrip } from './StateStrip.tsx';
@@ -62,7 +62,10 @@ const NO_REACHES: Reaches = {};
 /** The job sheet: one continuous sheet for one job, with the reasoning always beside it. */
 export default function SheetPage() {
   const { jobId = '' } = useParams();
-  const { sheet, error, away } = useSheet(jobId);
+  const { sheet: newest, error, away } = useSheet(jobId);
+  // What was just entered is drawn in small pieces: whoever types on is not held up, nor by what the server answers to it.
+  const drawn = useDeferredValue(newest);
+  const sheet = drawn?.job.id === jobId ? drawn : newest;
   if (error) {
     const { message, next } = requestProblem(error);
     return (
@@ -73,7 +76,13 @@ export default function SheetPage() {
       </Trouble>
     );
   }
-  return sheet ? <LoadedSheet sheet={sheet} away={away} /> : <Loading what={t('ui-sheet.the-job')} />;
+  return sheet ? (
+    <NewerIsKnown value={sheet !== newest}>
+      <LoadedSheet key={jobId} sheet={sheet} away={away} />
+    </NewerIsKnown>
+  ) : (
+    <Loading what={t('ui-sheet.the-job')} />
+  );
 }
 
 const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string; jobId: string }) {
@@ -89,7 +98,7 @@ const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string;
   );
 });
 
-function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
+const LoadedSheet = memo(function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
   const { job, vehicle, sensor, caseFile, lanes } = sheet;
   const jobId = job.id;
   const { state, selected, correcting, reaches = NO_REACHES } = useInHand(jobId);
@@ -111,8 +120,6 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
     return [...siblingsThatFit(caseFile, others), ...findingsIn(caseFile).remarks];
   }, [caseFile, library, sensor.lineageId, isPractice]);
   const machine = sheet.bench && machineOf(sheet.bench);
-  // Eighteen points and more, each with what is expected there: drawn after what was typed has left its line, in small pieces.
-  const drawn = useDeferredValue(sheet);
   const now = useNow();
   const screen = useScreen();
   const lanesForm = useLanesForm(section);
@@ -253,7 +260,7 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
               )}
               <SheetLanes
                 {...{ selected, state, units }}
-                sheet={drawn}
+                sheet={sheet}
                 form={lanesForm.form}
                 onSelect={select}
                 onMeasure={measure}
@@ -314,7 +321,7 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
           </SheetPaper>
         </Box>
         <Box sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
-          {entry.done && <DoneBar done={entry.done} onClose={entry.dismissDone} />}
+          <DoneBar last={entry.done} />
           <QuickEntryBar
             jobId={jobId}
             place={placeInWords(selected)}
@@ -336,4 +343,4 @@ function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
       </Box>
     </WeighingProvider>
   );
-}
+});

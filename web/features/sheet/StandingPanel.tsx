@@ -9,8 +9,7 @@ import { list, say, type Message } from '@lettura/core/measure/message';
 import { t } from '../../ui/words.ts';
 import { GateList } from './GateList.tsx';
 import { CauseFold } from './CauseFold.tsx';
-
-/** The heading says it already. */
+import { WeighedSection } from './WeighedSection.tsx';
 
 export interface StandingPanelProps {
   remarks: readonly Remark[];
@@ -22,12 +21,11 @@ export interface StandingPanelProps {
 
 /** The ranked causes, what speaks for and against each, and what is missing before one may be named. */
 export function StandingPanel({ remarks, starting, children }: StandingPanelProps) {
-  // Not settled while something newer is being weighed.
-  const { weighing, settled } = useWeighed();
+  const { weighing } = useWeighed();
   const causes = weighing?.causes ?? [];
   const disagreements = weighing?.disagreements ?? [];
   return (
-    <Box component="section" id={STANDING_ID} aria-label={t('ui-sheet.standing')} aria-busy={!settled}>
+    <WeighedSection id={STANDING_ID} label={t('ui-sheet.standing')}>
       <Typography variant="h2" component="h2">
         {t('ui-sheet.standing-2', {
           which: weighing?.verdict.decided ? t('ui-sheet.proven') : t('ui-sheet.not-proven-yet'),
@@ -83,6 +81,6 @@ export function StandingPanel({ remarks, starting, children }: StandingPanelProp
           {t('ui-sheet.note')} <Said message={sentence} />
         </Typography>
       ))}
-    </Box>
+    </WeighedSection>
   );
 }

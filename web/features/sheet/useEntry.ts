@@ -26,18 +26,11 @@ import { followUpInWords, placeInWords, upperFirst, valueInWords } from '../../u
 import { readingQueued } from '../outbox/index.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
+import { lastDone } from './lastDone.ts';
 import { entryDone } from './sheetSlice.ts';
 import { useInHand } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
 import { t } from '../../ui/words.ts';
-
-/** What the last thing done was, so that it can be undone at once. */
-export interface Done {
-  message: string;
-  warnings: ReadingWarning[];
-  /** What one more press does, in a word, and does it; none where there is nothing more to undo. */
-  undo?: { label: string; run: () => void } | undefined;
-}
 
 type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt' | 'enteredText'> : never;
 
@@ -49,7 +42,8 @@ export function useEntry(sheet: Sheet) {
   const chosen = useSelector(selectInstruments);
   const dispatch = useDispatch();
   const [problem, setProblem] = useState<Problem>();
-  const [done, setDone] = useState<Done>();
+  const [done] = useState(lastDone);
+  const setDone = done.set;
 
   const queue = (reading: Unstamped<NewReading>, enteredText: string): NewReading => {
     const stamped = {
@@ -164,10 +158,10 @@ export function useEntry(sheet: Sheet) {
     problem,
     enterObservation,
     done,
-    dismissDone: () => setDone(undefined),
     /** One press of the key: what the bar offers, or that there is nothing more. */
     undo() {
-      if (done?.undo) done.undo.run();
+      const last = done.now();
+      if (last?.undo) last.undo.run();
       else
         setDone({
           message: t('ui-sheet.there-nothing-more-undo-every'),
@@ -198,9 +192,9 @@ export function useEntry(sheet: Sheet) {
     /** Something done to the machine. */
     enterWork({
       text,
-      ...done
+      ...work
     }: Omit<WorkDone, 'id' | 'jobId' | 'takenAt' | 'enteredText' | 'kind'> & { text: string }) {
-      record({ kind: 'work', ...done }, text.slice(0, MOST_LETTERS), []);
+      record({ kind: 'work', ...work }, text.slice(0, MOST_LETTERS), []);
     },
     /** Codes, readiness or the road after the work. */
     enterFollowUp(followUp: FollowUp) {

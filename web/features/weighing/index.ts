@@ -1,2 +1,2 @@
 export { useWeighing, type Weighed } from './useWeighing.ts';
-export { useWeighed, WeighingProvider } from './WeighingProvider.tsx';
+export { NewerIsKnown, useIsSettled, useWeighed, WeighingProvider } from './WeighingProvider.tsx';
