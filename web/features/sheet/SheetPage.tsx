@@ -66,6 +66,8 @@ export default function SheetPage() {
   // What was just entered is drawn in small pieces: whoever types on is not held up, nor by what the server answers to it.
   const drawn = useDeferredValue(newest);
   const sheet = drawn?.job.id === jobId ? drawn : newest;
+  // Only asked for by a sheet that is there.
+  const known = useEventCallback(() => newest!);
   if (error) {
     const { message, next } = requestProblem(error);
     return (
@@ -78,7 +80,7 @@ export default function SheetPage() {
   }
   return sheet ? (
     <NewerIsKnown value={sheet !== newest}>
-      <LoadedSheet key={jobId} sheet={sheet} away={away} />
+      <LoadedSheet key={jobId} sheet={sheet} newest={known} away={away} />
     </NewerIsKnown>
   ) : (
     <Loading what={t('ui-sheet.the-job')} />
@@ -98,7 +100,15 @@ const SheetHeader = memo(function SheetHeader({ title, jobId }: { title: string;
   );
 });
 
-const LoadedSheet = memo(function LoadedSheet({ sheet, away }: { sheet: Sheet; away: boolean }) {
+interface LoadedSheetProps {
+  /** As it is drawn. */
+  sheet: Sheet;
+  /** As it is known: always the same function. */
+  newest: () => Sheet;
+  away: boolean;
+}
+
+const LoadedSheet = memo(function LoadedSheet({ sheet, newest, away }: LoadedSheetProps) {
   const { job, vehicle, sensor, caseFile, lanes } = sheet;
   const jobId = job.id;
   const { state, selected, correcting, reaches = NO_REACHES } = useInHand(jobId);
@@ -106,7 +116,7 @@ const LoadedSheet = memo(function LoadedSheet({ sheet, away }: { sheet: Sheet; a
   const dispatch = useDispatch();
   const [search, setSearch] = useSearchParams();
   const section = sectionFrom(search.get('section'));
-  const entry = useEntry(sheet);
+  const entry = useEntry(jobId, newest);
   const [tried, setTried] = useState<WhatIf>(NO_WHAT_IF);
   const onRecord = changesNothing(tried);
   const whatIf = useMemo(() => ({ ...tried, reaches }), [tried, reaches]);
@@ -259,8 +269,7 @@ const LoadedSheet = memo(function LoadedSheet({ sheet, away }: { sheet: Sheet; a
                 </Button>
               )}
               <SheetLanes
-                {...{ selected, state, units }}
-                sheet={sheet}
+                {...{ sheet, selected, state, units }}
                 form={lanesForm.form}
                 onSelect={select}
                 onMeasure={measure}

@@ -34,9 +34,12 @@ import { t } from '../../ui/words.ts';
 
 type Unstamped<T> = T extends unknown ? Omit<T, 'id' | 'jobId' | 'takenAt' | 'enteredText'> : never;
 
-/** Entering, correcting, taking back and putting back: everything that adds a line to the record. */
-export function useEntry(sheet: Sheet) {
-  const jobId = sheet.job.id;
+/**
+ * Entering, correcting, taking back and putting back: everything that adds a line to the record.
+ *
+ * @param newest all that is known, which may not be drawn yet: a second tap replaces what the first one entered
+ */
+export function useEntry(jobId: string, newest: () => Sheet) {
   const { state, selected, correcting } = useInHand(jobId);
   const units = useSelector(selectUnits);
   const chosen = useSelector(selectInstruments);
@@ -58,7 +61,7 @@ export function useEntry(sheet: Sheet) {
   };
 
   const record = (reading: Unstamped<NewReading>, enteredText: string, warnings: ReadingWarning[]) => {
-    const replaced = sheet.readings.find(({ id }) => id === correcting);
+    const replaced = newest().readings.find(({ id }) => id === correcting);
     const inItsPlace = replaced && isSamePlace(replaced, reading as NewReading) ? replaced : undefined;
     // Read somewhere else after all: the old line is taken back, and the new one stands by itself.
     if (replaced && !inItsPlace)
@@ -101,7 +104,7 @@ export function useEntry(sheet: Sheet) {
     inState: RecordedState,
     text: string,
   ) => {
-    const taken = instrumentInHand(entry.kind, sheet.instruments, chosen);
+    const taken = instrumentInHand(entry.kind, newest().instruments, chosen);
     const { warnings, ...value } = entry;
     record({ ...value, state: inState, ...(taken ? { instrumentId: taken.id } : {}) }, text, [
       ...warnings,
@@ -115,14 +118,14 @@ export function useEntry(sheet: Sheet) {
     { stationKpaAbs, warnings }: Extract<Entry, { kind: 'ambient' }>,
     text: string,
   ) => {
-    const airCelsius = sheet.caseFile.ambient?.airCelsius;
+    const airCelsius = newest().caseFile.ambient?.airCelsius;
     const air = airCelsius === undefined ? {} : { airCelsius };
     record({ kind: 'ambient', ambient: { source: 'barometer', stationKpaAbs, ...air } }, text, warnings);
   };
 
   /** Something looked at; a new answer to the same question takes the place of the old one. */
   const enterObservation = (observation: ObservationId, holds: boolean) => {
-    const before = sheet.standing.findLast(
+    const before = newest().standing.findLast(
       (one) => one.kind === 'observation' && one.observation === observation,
     );
     const entered = queue(
@@ -139,13 +142,13 @@ export function useEntry(sheet: Sheet) {
 
   /** One reading of one point, whatever is selected; anything else that was typed is not taken for it. */
   const enterAt = (target: Target, inState: RecordedState, text: string, elsewhere: Problem): boolean => {
-    const entry = quickEntry(text, entryDefaults(sheet.caseFile, target, units));
+    const entry = quickEntry(text, entryDefaults(newest().caseFile, target, units));
     const value = entry.ok ? entry.value : undefined;
     if (value === undefined || value.kind === 'ambient' || !sameTarget(spotOf(value), target)) {
       setProblem(entry.ok ? elsewhere : entry.problem);
       return false;
     }
-    const refused = physicalProblem(value, sheet);
+    const refused = physicalProblem(value, newest());
     if (refused) {
       setProblem(refused);
       return false;
@@ -172,8 +175,8 @@ export function useEntry(sheet: Sheet) {
     takeBack,
     /** Reads what was typed and records it; refused text stays where it is, with what to do. */
     enter(text: string): boolean {
-      const entry = quickEntry(text, entryDefaults(sheet.caseFile, selected, units));
-      const refused = entry.ok ? physicalProblem(entry.value, sheet) : entry.problem;
+      const entry = quickEntry(text, entryDefaults(newest().caseFile, selected, units));
+      const refused = entry.ok ? physicalProblem(entry.value, newest()) : entry.problem;
       if (refused || !entry.ok) {
         setProblem(refused);
         return false;
@@ -204,7 +207,7 @@ export function useEntry(sheet: Sheet) {
     /** What the engine has to draw, by the figures of its live data. */
     enterEngineFlow(figures: EngineFlowFigures, inState: RecordedState, text: string) {
       // The same engine in the same state: new figures take the place of the old ones.
-      const before = sheet.standing.findLast(
+      const before = newest().standing.findLast(
         (one) => one.kind === 'engine-flow' && sameDrive(one.state, inState),
       );
       const entered = queue(
