@@ -22,8 +22,8 @@ test.each([
   await enter(page, text);
   const alert = page.getByRole('alert').filter({ hasText: message });
   await alert.waitFor();
-  expect(await quickEntry(page).inputValue()).toBe(text);
-  expect(await quickEntry(page).getAttribute('aria-invalid')).toBe('true');
+  await expect.poll(() => quickEntry(page).inputValue()).toBe(text);
+  await expect.poll(() => quickEntry(page).getAttribute('aria-invalid')).toBe('true');
 });
 
 test('millivolts and a minus sign are recorded as read, with a word of warning', async () => {
@@ -46,7 +46,7 @@ test('a malformed altitude keeps the text and says what to enter', async () => {
   await page.getByLabel('Altitude, m or ft').fill('high up');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();
   await page.getByText('“high up” is not an altitude. Enter metres or feet above sea level').waitFor();
-  expect(await page.getByLabel('Altitude, m or ft').inputValue()).toBe('high up');
+  await expect.poll(() => page.getByLabel('Altitude, m or ft').inputValue()).toBe('high up');
   await page.getByLabel('Altitude, m or ft').fill('250');
   await page.getByRole('button', { name: 'Save ambient pressure' }).click();
   await page.getByRole('button', { name: /^Ambient 98\.4 kPa/u }).waitFor(); // US Standard Atmosphere 1976 at 250 m
@@ -62,7 +62,7 @@ test('a form that lacks something says so at the field and keeps the rest', asyn
   await form.getByText('A code is a letter and four digits').waitFor();
   await form.getByText('Choose the sensor under test.').waitFor();
   await form.reload();
-  expect(await form.getByLabel('Complaint').inputValue()).toBe('hesitates');
+  await expect.poll(() => form.getByLabel('Complaint').inputValue()).toBe('hesitates');
   await form.close();
 });
 
@@ -111,7 +111,7 @@ test('a change to a job made elsewhere meanwhile is not overwritten', async () =
   });
   await page.getByRole('button', { name: 'Save job details' }).click();
   await page.getByText('Somebody changed this job meanwhile.').waitFor();
-  expect(await page.getByLabel('Complaint').inputValue()).toBe('stalls in the wet');
+  await expect.poll(() => page.getByLabel('Complaint').inputValue()).toBe('stalls in the wet');
   await page.unroute('**/api/jobs/*');
 });
 

@@ -39,7 +39,7 @@ test('both tracks of a mirrored pair are dead by a feed lost inside the housing,
   await meter().getByRole('button', { name: 'Ohms' }).click();
   await choose('Red probe', 'Reference pin of the sensor');
   await choose('Black probe', 'Return pin of the sensor');
-  expect(await shown()).toBe('OL');
+  await expect.poll(() => shown()).toBe('OL');
   await meter().getByText('No beep.').waitFor();
 });
 
@@ -114,8 +114,8 @@ test('live data follows a known voltage that is fed into the signal wire', async
 test('a voltage that would harm the unit is refused at the field, and kept there', async () => {
   await page.getByLabel('Volts', { exact: true }).fill('12');
   await page.getByText('0 to 5 V').waitFor();
-  expect(await page.getByRole('button', { name: 'Attach' }).isDisabled()).toBe(true);
-  expect(await page.getByLabel('Volts', { exact: true }).inputValue()).toBe('12');
+  await expect.poll(() => page.getByRole('button', { name: 'Attach' }).isDisabled()).toBe(true);
+  await expect.poll(() => page.getByLabel('Volts', { exact: true }).inputValue()).toBe('12');
 });
 
 test('a jumper past a broken wire brings the signal back', async () => {
@@ -174,7 +174,7 @@ test('a dead spot shows where the arm is held by hand, and only there', async ()
   expect(lifted.length).toBeGreaterThanOrEqual(4);
   expect(lifted.length).toBeLessThanOrEqual(6);
   expect(lifted.at(-1)! - lifted[0]!).toBe(lifted.length - 1);
-  expect(await volts()).toBeCloseTo(3.9, 1);
+  await expect.poll(() => volts()).toBeCloseTo(3.9, 1);
 });
 
 test('work on the practice machine mends it where it is the right work, and only there', async () => {
@@ -199,7 +199,7 @@ test('work on the practice machine mends it where it is the right work, and only
     await choose('Red probe', 'Signal at the control unit');
   };
   await work('sensor replaced');
-  expect(await volts()).toBeCloseTo(broken, 1);
+  await expect.poll(() => volts()).toBeCloseTo(broken, 1);
   await work('wire mended');
   await expect.poll(volts).toBeLessThan(4);
   // Open, the wire hung on the pull-up of the unit.

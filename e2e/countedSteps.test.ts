@@ -74,15 +74,15 @@ test('by the digits of the meter alone the same table takes three a point, and n
   // An Enter out of habit passes over no row, and half a figure is not guessed at.
   await fields.nth(3).click();
   await page.keyboard.press('Enter');
-  expect(await isInHand(fields.nth(3))).toBe(true);
+  await expect.poll(() => isInHand(fields.nth(3))).toBe(true);
   await page.keyboard.type('12');
   await page.keyboard.press('Enter');
   await page.getByRole('alert').getByText('Type all digits, 123 for 1.23, or the point as well.').waitFor();
-  expect(await fields.nth(3).inputValue()).toBe('12');
+  await expect.poll(() => fields.nth(3).inputValue()).toBe('12');
   // It outlives a look elsewhere.
   await tap(tab('Record'));
   await tap(tab('Pump & sweep'));
-  expect(await fields.nth(3).inputValue()).toBe('12');
+  await expect.poll(() => fields.nth(3).inputValue()).toBe('12');
   await fields.nth(3).focus();
   await page.keyboard.press('End');
   await page.keyboard.type('6');

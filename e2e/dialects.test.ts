@@ -87,7 +87,7 @@ test('the same sweep as nine loggers write it: each is read as it is, and its de
       .first()
       .waitFor();
     // Nothing of it had to be left out, and the marks are these alone.
-    expect(await found().getByText('?').count(), name).toBe(0);
+    await expect.poll(() => found().getByText('?').count(), { message: name }).toBe(0);
   }
 });
 

@@ -73,7 +73,7 @@ test('a flow meter stands beside speed and density, and beside the litres rule',
   // Figures that are not on record yet outlive a look elsewhere.
   await section(page, 'Record');
   await section(page, 'Compare');
-  expect(await check.getByLabel('Revs, 1/min').inputValue()).toBe('650');
+  await expect.poll(() => check.getByLabel('Revs, 1/min').inputValue()).toBe('650');
   // What the engine has to draw is a reading of its own: weighed, on record, and undone with one press.
   await check.getByRole('button', { name: 'Put it on record' }).click();
   const done = page.getByText(/The engine’s own flow: 11\.24 g\/s/u).first();
@@ -135,7 +135,7 @@ test('a step typed as something else than volts is refused, and stays in its fie
   await field.fill('two');
   await field.press('Enter');
   await page.getByRole('alert').getByText('is not a number').waitFor();
-  expect(await field.inputValue()).toBe('two');
+  await expect.poll(() => field.inputValue()).toBe('two');
   await field.fill('');
 });
 
@@ -148,16 +148,16 @@ test('the plug as found overrides the sensor’s list on this job alone', async 
   await page.getByText('Saved').waitFor();
   await page.reload();
   await page.getByText('Plug on this vehicle, changed from the sensor’s list').waitFor();
-  expect(await page.getByLabel('Colour').inputValue()).toBe('orange');
+  await expect.poll(() => page.getByLabel('Colour').inputValue()).toBe('orange');
 });
 
 test('the same reading taken again stands beside the first', async () => {
   await enter(page, 'ref 4.90');
   await section(page, 'Compare');
   const table = page.getByRole('table', { name: 'Before and after' });
-  expect(await table.getByRole('row', { name: /Reference at the sensor plug/u }).textContent()).toMatch(
-    /5\.00 V.*4\.90 V.*▼ fallen/su,
-  );
+  await expect
+    .poll(() => table.getByRole('row', { name: /Reference at the sensor plug/u }).textContent())
+    .toMatch(/5\.00 V.*4\.90 V.*▼ fallen/su);
 });
 
 test('the browser had nothing to complain of', () => {

@@ -75,13 +75,13 @@ async function strikeOut(): Promise<void> {
   for (const box of await boxes.all()) await box.uncheck();
   await page.getByText('What if: this is not the record.').waitFor();
   await weighed(page);
-  expect(await leader().textContent()).not.toBe(before);
+  await expect.poll(() => leader().textContent()).not.toBe(before);
   // Nothing can be recorded on what was only tried.
   await section(page, 'Verdict');
-  expect(await page.getByRole('button', { name: /^Record verdict: / }).count()).toBe(0);
+  await expect.poll(() => page.getByRole('button', { name: /^Record verdict: / }).count()).toBe(0);
   await page.getByRole('button', { name: 'Back to the record' }).click();
   await weighed(page);
-  expect(await leader().textContent()).toBe(before);
+  await expect.poll(() => leader().textContent()).toBe(before);
 }
 
 test.each(CASES)(
@@ -90,7 +90,7 @@ test.each(CASES)(
     await practise(page, app.url, /Brill P4/u, letter);
 
     const taken = await workToVerdict();
-    expect(await leader().textContent()).toContain(verdictClass);
+    await expect.poll(() => leader().textContent()).toContain(verdictClass);
     expect(taken.length).toBeLessThanOrEqual(14);
     if (verdictClass === 'sensor') {
       expect(taken).toContain('reference at the sensor plug');
@@ -124,7 +124,7 @@ test.each(CASES)(
     await record.click();
     await recorded.getByText(said).waitFor();
     await noAnswer.waitFor({ state: 'detached' });
-    expect(await recorded.getByRole('listitem').count()).toBe(1);
+    await expect.poll(() => recorded.getByRole('listitem').count()).toBe(1);
     await page.getByText(truth).waitFor();
     expect(complaints).toEqual([]);
   },
@@ -161,12 +161,14 @@ test('what is known of the machine shifts the weights, is kept with the job, and
   const usual = await shares();
   const whatIf = standing(page).getByRole('region', { name: 'What if' });
   await whatIf.getByText('What if …').click();
-  expect(await whatIf.getByRole('checkbox', { name: 'Code P0107: signal too low' }).isChecked()).toBe(true);
+  await expect
+    .poll(() => whatIf.getByRole('checkbox', { name: 'Code P0107: signal too low' }).isChecked())
+    .toBe(true);
   await whatIf.getByRole('checkbox', { name: 'The sensor was replaced for this already' }).check();
   await whatIf.getByText('How often each kind of fault is the one').click();
   await whatIf.getByLabel('Sensor reads shifted').fill('40');
   await weighed(page);
-  expect(await shares()).not.toBe(usual);
+  await expect.poll(() => shares()).not.toBe(usual);
   await whatIf.getByRole('button', { name: 'Keep these with the job' }).click();
   const words = /Weighed with: the sensor was replaced for this already; sensor reads shifted: weight 40/u;
   await page.getByText('What if: this is not the record.').waitFor({ state: 'detached' });

@@ -19,7 +19,9 @@ async function inTheHand(width: number, height: number) {
     return box!;
   };
   const noSidewaysScroll = async () =>
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+      .toBeLessThanOrEqual(width);
   const tap = (what: Locator) => what.tap();
   return { context, page, inSight, noSidewaysScroll, tap };
 }
@@ -51,7 +53,7 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   await cards.nth(9).waitFor();
   await noSidewaysScroll();
   await tap(page.getByRole('button', { name: /^Proven 2$/u }));
-  expect(await cards.count()).toBe(2);
+  await expect.poll(() => cards.count()).toBe(2);
   await tap(page.getByRole('button', { name: /^All 10$/u }));
   await tap(page.getByRole('link', { name: 'Reedcutter RC2 boat' }));
   const glance = page.getByRole('region', { name: 'At a glance' });
@@ -85,7 +87,7 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
   );
   await tap(keypad.getByRole('button', { name: 'Save' }));
   await inSight(page.getByRole('status').filter({ hasText: '12 mV' }));
-  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  await expect.poll(() => page.evaluate(() => window.scrollY)).toBe(0);
 
   // The state of the machine opens from its line, and closes once it is chosen.
   await tap(page.getByRole('button', { name: /^Key on, engine off, plug connected/u }));
@@ -96,11 +98,13 @@ test('on a phone a reading is taken by one thumb, without a scroll', async () =>
     await section(page, name);
     const panel = page.getByRole('tabpanel', { name });
     await panel.waitFor();
-    expect(await panel.evaluate((one) => one.scrollWidth - one.clientWidth), name).toBeLessThanOrEqual(1);
+    await expect
+      .poll(() => panel.evaluate((one) => one.scrollWidth - one.clientWidth), { message: name })
+      .toBeLessThanOrEqual(1);
   }
   // Put away, the keypad leaves its place to what is above.
   await tap(page.getByRole('button', { name: 'Hide keypad' }));
-  expect(await keypad.count()).toBe(0);
+  await expect.poll(() => keypad.count()).toBe(0);
   await tap(page.getByRole('button', { name: 'Keypad', exact: true }));
   await keypad.waitFor();
   // Nothing is out of reach: the library, the report, units and theme.
@@ -153,7 +157,7 @@ test('a pump table is filled row by row, in the steps of the gauge in hand, and 
   await page.keyboard.type('two');
   await page.keyboard.press('Enter');
   await page.getByRole('alert').first().waitFor();
-  expect(await fields.nth(3).inputValue()).toBe('two');
+  await expect.poll(() => fields.nth(3).inputValue()).toBe('two');
   await fields.nth(3).fill('');
   // Each step once, though Enter saved it and the field was left as well.
   await section(page, 'Record');
@@ -183,7 +187,9 @@ test('on a tablet held upright the keypad and the standing are in sight beside t
     await section(page, name);
     const panel = page.getByRole('tabpanel', { name });
     await panel.waitFor();
-    expect(await panel.evaluate((one) => one.scrollWidth - one.clientWidth), name).toBeLessThanOrEqual(1);
+    await expect
+      .poll(() => panel.evaluate((one) => one.scrollWidth - one.clientWidth), { message: name })
+      .toBeLessThanOrEqual(1);
   }
   await section(page, 'Record');
   const lines = page.getByRole('list', { name: 'All readings' }).getByRole('listitem');
@@ -205,13 +211,13 @@ test('beside a table the lanes are one line a wire, and whoever wants them whole
   // The section has the room that the lanes leave.
   expect((await page.getByRole('tabpanel').boundingBox())!.y).toBeLessThan(400);
   await page.getByRole('button', { name: 'All details' }).click();
-  expect(await height()).toBe(whole);
+  await expect.poll(() => height()).toBe(whole);
   await section(page, 'Compare');
-  expect(await height()).toBe(whole);
+  await expect.poll(() => height()).toBe(whole);
   // It is remembered.
   await page.reload();
   await weighed(page);
-  expect(await height()).toBe(whole);
+  await expect.poll(() => height()).toBe(whole);
   await context.close();
 });
 
@@ -226,7 +232,7 @@ test('words and keys are a key away, and no drop-down takes a key from the sheet
   await first.waitFor({ state: 'detached' });
   await page.reload();
   await weighed(page);
-  expect(await first.count()).toBe(0);
+  await expect.poll(() => first.count()).toBe(0);
 
   await page.keyboard.press('?');
   const help = page.getByRole('dialog', { name: 'Keys and words' });
@@ -237,7 +243,7 @@ test('words and keys are a key away, and no drop-down takes a key from the sheet
   // In a field it is a character like any other.
   await help.getByLabel('Search the words').fill('');
   await page.keyboard.type('what?');
-  expect(await help.getByLabel('Search the words').inputValue()).toBe('what?');
+  await expect.poll(() => help.getByLabel('Search the words').inputValue()).toBe('what?');
   await help.getByText('No such word here.').waitFor();
   await help.getByRole('button', { name: 'Close' }).click();
 
@@ -253,9 +259,9 @@ test('words and keys are a key away, and no drop-down takes a key from the sheet
   await unit.focus();
   await expect.poll(() => unit.evaluate((field) => field === document.activeElement)).toBe(true);
   await page.keyboard.type('2');
-  expect(await page.locator('#quick-entry').inputValue()).toBe('2');
+  await expect.poll(() => page.locator('#quick-entry').inputValue()).toBe('2');
   await page.keyboard.press('?');
-  expect(await page.locator('#quick-entry').inputValue()).toBe('2?');
+  await expect.poll(() => page.locator('#quick-entry').inputValue()).toBe('2?');
   await context.close();
 });
 
@@ -280,6 +286,6 @@ test('with the largest letters nothing is cut off sideways, and Alt with a digit
   // Kept with the page.
   await page.reload();
   await weighed(page);
-  expect(await letters()).toBeCloseTo(1.3 * 16, 3);
+  await expect.poll(() => letters()).toBeCloseTo(1.3 * 16, 3);
   await context.close();
 });

@@ -57,9 +57,9 @@ test('the job records which instrument took each reading, and an overdue one war
 test('the budget of a value names what dominates, and what half of it would change', async () => {
   await page.getByText('Where the doubt of the value from 4.02 V comes from').click();
   const budget = page.getByRole('table', { name: 'Uncertainty budget of the value from 4.02 V' });
-  expect(await budget.textContent()).toMatch(
-    /Old meter of the boat house on the signal.*Sensor tolerance.*Together/su,
-  );
+  await expect
+    .poll(() => budget.textContent())
+    .toMatch(/Old meter of the boat house on the signal.*Sensor tolerance.*Together/su);
   await noAccessibilityFault(page);
 });
 
@@ -67,9 +67,11 @@ test('“cannot tell” names the limiting instrument and what would suffice', a
   await section(page, 'Compare');
   const said = page.getByText(/These instruments cannot tell/u).first();
   await said.waitFor();
-  expect(await said.textContent()).toMatch(
-    /the limit is Old meter of the boat house on the (signal|reference): (±[\d.]+ kPa there would do|even a perfect one)/u,
-  );
+  await expect
+    .poll(() => said.textContent())
+    .toMatch(
+      /the limit is Old meter of the boat house on the (signal|reference): (±[\d.]+ kPa there would do|even a perfect one)/u,
+    );
   await section(page, 'Reading');
 });
 
@@ -86,7 +88,7 @@ test('a reading past the range of the instrument in hand is noted with a warning
   await enter(page, 'sig plug 4.01');
   await page.getByRole('status').getByText('past what Old meter of the boat house can show').waitFor();
   // The earlier reading keeps the instrument as it was.
-  expect(await readings().getByText('Taken with Old meter of the boat house.').count()).toBe(2);
+  await expect.poll(() => readings().getByText('Taken with Old meter of the boat house.').count()).toBe(2);
 });
 
 test('an instrument no longer in use is not offered any more', async () => {

@@ -28,7 +28,9 @@ test('before anything is unplugged each answer says what it would mean', async (
   await section(page, 'Isolate');
   await part('Tests');
   // A pulled-up input: 5 V proves wire and input, and stands first.
-  expect(await rows('Unplug the sensor').nth(1).textContent()).toMatch(/^about (4\.9|5\.0)|4\.9 to 5\.0/u);
+  await expect
+    .poll(() => rows('Unplug the sensor').nth(1).textContent())
+    .toMatch(/^about (4\.9|5\.0)|4\.9 to 5\.0/u);
   await row('Unplug the sensor', '✓ As it should').waitFor();
   await row('Unplug the sensor', 'Wire open (signal wire)').waitFor();
 });
@@ -36,7 +38,7 @@ test('before anything is unplugged each answer says what it would mean', async (
 test('a bridge to return that leaves the signal at 5 V means an open wire', async () => {
   await chooseTest('Bridge signal to return');
   const five = row('Bridge signal to return', 'ire open (signal wire; return wire)');
-  expect(await five.textContent()).toMatch(/4\.9 V|5\.0 V/u);
+  await expect.poll(() => five.textContent()).toMatch(/4\.9 V|5\.0 V/u);
   await page.getByText('reference bridged to return shorts the supply').waitFor();
 });
 
@@ -69,8 +71,8 @@ test('a test done on the simulated machine marks its answer, is drawn on the lan
   await page.getByRole('button', { name: 'Take this reading' }).click();
   await page.getByText('Its meaning is marked below').waitFor();
   const marked = page.getByRole('row', { name: /▸/u });
-  expect(await marked.textContent()).toContain('ire open (signal wire)');
-  expect(await marked.textContent()).not.toContain('As it should');
+  await expect.poll(() => marked.textContent()).toContain('ire open (signal wire)');
+  await expect.poll(() => marked.textContent()).not.toContain('As it should');
   await standing(page)
     .getByText(/^Signal wire/u)
     .first()
@@ -108,7 +110,7 @@ test('drops and ohms along a wire find the stretch, refused text stays, and the 
   await drop.fill('eighty');
   await drop.press('Enter');
   await page.getByText('“eighty” is not a number.').or(page.getByText('"eighty" is not a number.')).waitFor();
-  expect(await drop.inputValue()).toBe('eighty');
+  await expect.poll(() => drop.inputValue()).toBe('eighty');
   await drop.fill('81mV');
   await drop.press('Enter');
   await page.getByText('✕ lost on the way').waitFor();
@@ -119,7 +121,7 @@ test('drops and ohms along a wire find the stretch, refused text stays, and the 
   await page.getByText('A thread of copper does too').waitFor();
   // A return is at ground as it should be: nothing to find there. A supply is not.
   const toGround = page.getByRole('textbox', { name: 'Ohms, plug to battery negative' });
-  expect(await toGround.count()).toBe(0);
+  await expect.poll(() => toGround.count()).toBe(0);
   const wires = page.getByRole('group', { name: 'Wire', exact: true });
   await wires.getByRole('button', { name: 'Reference' }).click();
   await toGround.fill('2.2k');
@@ -201,7 +203,7 @@ test('its line is captured and decoded: frames in a table, a message spelt bit b
   const found = page.getByRole('region', { name: 'What was found' });
   await found.getByText(/Telegrams arrive on .* 6 data nibbles, tick 3\.00 µs.* None was lost/u).waitFor();
   const frames = page.getByRole('table', { name: 'Telegrams' });
-  expect(await frames.getByRole('row').count()).toBe(13);
+  await expect.poll(() => frames.getByRole('row').count()).toBe(13);
   await noAccessibilityFault(page);
   await page.getByRole('button', { name: 'Later frames' }).click();
   await page.getByText(/^13 to 24 of \d+$/u).waitFor();

@@ -14,7 +14,7 @@ test('the meter’s value is there as it arrives, and is held by itself once it 
     sensor: 'Larch AP-2 pedal, half-ratio pair',
   });
   // Never one tap from a real job's record.
-  expect(await meter().count()).toBe(0);
+  await expect.poll(() => meter().count()).toBe(0);
   await page.getByRole('button', { name: 'Try the simulated instruments' }).click();
   await meter().getByText('Saltmere Workshop Simulated logger').waitFor();
   await meter().getByText('simulated, not from this machine').waitFor();
@@ -180,7 +180,7 @@ test('a recording is played again as if it came from the instrument, and comes t
     .click();
   await page.getByText('Live', { exact: true }).waitFor();
   await page.getByText(/^Nothing arrives, last value \d s old: it has come to its end$/u).waitFor();
-  expect(await record().isDisabled()).toBe(true);
+  await expect.poll(() => record().isDisabled()).toBe(true);
 });
 
 test('a feed that dies is greyed within moments, never shown as fresh', async () => {
@@ -196,5 +196,5 @@ test('a feed that dies is greyed within moments, never shown as fresh', async ()
   expect(complaints).toEqual([]);
   await app.stop();
   await meter().getByRole('img', { name: 'Live: no fresh value' }).waitFor({ timeout: 2500 });
-  expect(await meter().getByRole('button', { name: 'Take this reading' }).isDisabled()).toBe(true);
+  await expect.poll(() => meter().getByRole('button', { name: 'Take this reading' }).isDisabled()).toBe(true);
 });

@@ -48,7 +48,7 @@ test('a reload keeps what was recorded, the state of the machine, and the half-t
   await quickEntry(page).fill('sig plug 1.1');
   await page.reload();
   await page.getByRole('button', { name: 'Idle', pressed: true }).waitFor();
-  expect(await quickEntry(page).inputValue()).toBe('sig plug 1.1');
+  await expect.poll(() => quickEntry(page).inputValue()).toBe('sig plug 1.1');
   await choose(page, 'Key on, engine off');
   await pad(page, 'Reference at the sensor plug: 4.99 V').waitFor();
 });
@@ -155,19 +155,19 @@ test('undo takes a reading back and puts it back, and the record keeps every lin
     await line.getByRole('button', { expanded: false }).click();
     await line.getByText('entered as “sig unit 2.99”').waitFor();
   }
-  expect(await standing.getByRole('button', { name: 'Take back' }).count()).toBe(1);
+  await expect.poll(() => standing.getByRole('button', { name: 'Take back' }).count()).toBe(1);
   await replaced.getByText('replaced or taken back').waitFor();
-  expect(await replaced.getByRole('button', { name: 'Take back' }).count()).toBe(0);
+  await expect.poll(() => replaced.getByRole('button', { name: 'Take back' }).count()).toBe(0);
 });
 
 test('a correction replaces a reading without typing it all again', async () => {
   await pad(page, 'Signal at the control unit').click();
   await page.getByRole('button', { name: 'Correct 2.99 V' }).click();
-  expect(await quickEntry(page).inputValue()).toBe('sig unit 2.99');
+  await expect.poll(() => quickEntry(page).inputValue()).toBe('sig unit 2.99');
   await enter(page, 'sig unit 2.29');
   await pad(page, 'Signal at the control unit: 2.29 V').waitFor();
   const taken = page.getByRole('list', { name: 'Readings at this point' }).getByRole('listitem');
-  expect(await taken.count()).toBe(1);
+  await expect.poll(() => taken.count()).toBe(1);
   // Undoing a correction brings back what it replaced.
   await page.keyboard.press('Alt+z');
   await pad(page, 'Signal at the control unit: 2.99 V').waitFor();

@@ -33,7 +33,7 @@ test('the vehicle is asked for its codes, and they go into the job with one pres
   await expect.poll(() => page.getByLabel('Codes, stored or pending').inputValue()).toBe('P0107');
   await section(page, 'Record');
   const line = page.getByRole('button', { name: /Vehicle asked/u });
-  expect(await line.innerText()).toContain('P0107');
+  await expect.poll(() => line.innerText()).toContain('P0107');
   await line.click();
   await page
     .getByText(/Unit 7E8: stored P0107; pending P0107; permanent P0107; not finished/u)
@@ -48,9 +48,9 @@ test('whoever opens a job takes the codes from the vehicle, beside those that ar
   await codes.fill('P0420');
   await vehicle().getByRole('button', { name: 'Read codes from the vehicle' }).click();
   await vehicle().getByRole('button', { name: 'Take these codes' }).click();
-  expect(await codes.inputValue()).toBe('P0420, P0107');
+  await expect.poll(() => codes.inputValue()).toBe('P0420, P0107');
   // There is no job yet that could say that they were cleared.
-  expect(await vehicle().getByRole('button', { name: 'Clear codes …' }).count()).toBe(0);
+  await expect.poll(() => vehicle().getByRole('button', { name: 'Clear codes …' }).count()).toBe(0);
   await page.goBack();
 });
 
@@ -62,13 +62,13 @@ test('codes are cleared once the consequences were read, and the job says so', a
   const asked = vehicle().getByRole('group', { name: 'Clear codes …' });
   await asked.getByText(/Clearing loses the freeze frame/u).waitFor();
   const now = asked.getByRole('button', { name: 'Clear them now' });
-  expect(await now.isDisabled()).toBe(true);
+  await expect.poll(() => now.isDisabled()).toBe(true);
   await asked.getByRole('checkbox').check();
   await now.click();
   await vehicle().getByText('Cleared by 7E8, 7E9.').waitFor();
   await engine().getByText('No code stored').waitFor();
   await engine().getByText('Permanent P0107').waitFor();
-  expect(await engine().innerText()).not.toContain('was set');
+  await expect.poll(() => engine().innerText()).not.toContain('was set');
   await section(page, 'Record');
   await page.getByRole('button', { name: /Work done.*[Cc]odes cleared/u }).waitFor();
 });
@@ -118,6 +118,6 @@ test('a practice job has its own machine, and does not ask another one', async (
   await page.getByRole('region', { name: 'Next reading' }).waitFor();
   await section(page, 'Job');
   await page.getByLabel('Complaint').waitFor();
-  expect(await vehicle().count()).toBe(0);
+  await expect.poll(() => vehicle().count()).toBe(0);
   expect(complaints).toEqual([]);
 });

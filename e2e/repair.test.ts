@@ -26,7 +26,7 @@ test('a repair begins the readings anew: the same tests are asked for again, and
   await page.getByLabel('Number of the new part').fill('LT-16');
   await section(page, 'Record');
   await section(page, 'Repair');
-  expect(await page.getByLabel('Which part, where').inputValue()).toBe('timing belt');
+  await expect.poll(() => page.getByLabel('Which part, where').inputValue()).toBe('timing belt');
   await page.getByRole('button', { name: 'Put it on record' }).click();
 
   await expect
@@ -43,7 +43,7 @@ test('a repair begins the readings anew: the same tests are asked for again, and
   await first.fill('gauge manifold 19 inHg vac');
   await first.press('Enter');
   await page.getByText('That is a reading of another point.').waitFor();
-  expect(await first.inputValue()).toBe('gauge manifold 19 inHg vac');
+  await expect.poll(() => first.inputValue()).toBe('gauge manifold 19 inHg vac');
   await first.fill(((Number(low) + Number(high)) / 2).toFixed(2));
   await first.press('Enter');
   await expect.poll(() => proof().textContent()).toContain('2 have not been shown to be right');
@@ -57,8 +57,8 @@ test('a repair begins the readings anew: the same tests are asked for again, and
       'Repair proven: all 3 readings that were off are as expected now, as far as the instrument can tell, in the same state. 3 others were not repeated.',
     );
   await weighed(page);
-  expect(await standing(page).textContent()).toContain('Nothing wrong now');
-  expect(await standing(page).textContent()).not.toMatch(/mistaken|slip/iu);
+  await expect.poll(() => standing(page).textContent()).toContain('Nothing wrong now');
+  await expect.poll(() => standing(page).textContent()).not.toMatch(/mistaken|slip/iu);
 });
 
 test('a second reading that is off is a second fault, until it is right', async () => {
@@ -74,20 +74,20 @@ test('codes, readiness and the road are part of the proof, and what is back take
   await section(page, 'Repair');
   const says = page.getByRole('list', { name: 'What codes, readiness and road say' });
   const press = (name: string) => page.getByRole('button', { name, exact: true }).click();
-  expect(await says.textContent()).toContain('No road test since the work.');
+  await expect.poll(() => says.textContent()).toContain('No road test since the work.');
   await press('Codes cleared now');
   await says.getByText('Codes were cleared, and not read again since.').waitFor();
   const codes = page.getByLabel('Codes stored now (none: leave it empty)');
   await codes.fill('P01');
   await press('Put these codes on record');
   await page.getByRole('alert').filter({ hasText: 'P0106 P0122' }).waitFor();
-  expect(await codes.inputValue()).toBe('P01');
+  await expect.poll(() => codes.inputValue()).toBe('P01');
   await codes.fill('p0113');
   await press('Put these codes on record');
   await says.getByText('Not stored before, and set since clearing: P0113.').waitFor();
-  expect(await proof().textContent()).toMatch(
-    /^Repair not proven: 3 of the 3 readings .*codes or the road speak/u,
-  );
+  await expect
+    .poll(() => proof().textContent())
+    .toMatch(/^Repair not proven: 3 of the 3 readings .*codes or the road speak/u);
   await press('Codes cleared now');
   await expect.poll(() => proof().textContent()).toContain('Repair proven');
   await press('Put “no code stored” on record');
@@ -106,7 +106,7 @@ test('codes, readiness and the road are part of the proof, and what is back take
   await page.getByLabel('Gear').fill('4');
   await section(page, 'Record');
   await section(page, 'Repair');
-  expect(await page.getByLabel('Load, %').inputValue()).toBe('90');
+  await expect.poll(() => page.getByLabel('Load, %').inputValue()).toBe('90');
   await press('Put the road test on record');
   await says.getByText('Road test (load 90 %, gear 4): the complaint did not come back.').waitFor();
   await page.getByLabel('Look again on').fill('2099-12-05');
@@ -132,7 +132,7 @@ test('the report tells the work, its proof and every verdict, and the record kee
   const rows = report.getByRole('table', { name: 'All readings' }).getByRole('row');
   // Each once, those of before and those of after.
   for (const value of ['2.26 V', '20.00 inHg vac', '13.75 inHg vac', '33 kPa abs'])
-    expect(await rows.filter({ hasText: value }).count(), value).toBe(1);
+    await expect.poll(() => rows.filter({ hasText: value }).count(), { message: value }).toBe(1);
   await noAccessibilityFault(page);
   // The workshop's head stands above it, and the server sets the whole as a PDF.
   await page.getByText('Head of the reports: name, address').click();
@@ -163,7 +163,9 @@ test('the report tells the work, its proof and every verdict, and the record kee
   expect(shown.endsWith(said), 'all but the buttons').toBe(true);
   const letters = '16px "Atkinson Hyperlegible Next Variable"';
   expect(await apart.evaluate(async (font) => (await document.fonts.load(font)).length, letters)).toBe(1);
-  expect(await apart.evaluate(() => document.body.innerHTML)).not.toMatch(/<button[^>]*>Print|https?:/u);
+  await expect
+    .poll(() => apart.evaluate(() => document.body.innerHTML))
+    .not.toMatch(/<button[^>]*>Print|https?:/u);
   await context.close();
   await rm(dirname(kept), { recursive: true });
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
@@ -174,7 +176,7 @@ test('the page of the machine has its jobs, what was done, and each point before
   await page.getByRole('link', { name: 'All jobs on this machine' }).click();
   const jobs = page.getByRole('list', { name: 'Jobs of this machine, newest first' });
   await jobs.getByText('Engine vacuum really is low').waitFor();
-  expect(await jobs.textContent()).toContain('another part replaced: timing belt, new part LT-16');
+  await expect.poll(() => jobs.textContent()).toContain('another part replaced: timing belt, new part LT-16');
   await page.getByRole('combobox', { name: 'Point, state and sensor' }).click();
   await page.getByRole('option', { name: /^Gauge at the manifold, idle: 2 readings/u }).click();
   await page
@@ -237,7 +239,7 @@ test('a job that is left out by hand is known good no more, until it is taken in
   const good = page.getByText('This workshop, on machines proven good');
   await leaveOut(true);
   await page.waitForLoadState('networkidle');
-  expect(await good.count()).toBe(0);
+  await expect.poll(() => good.count()).toBe(0);
   await leaveOut(false);
   await good.waitFor();
 });
@@ -248,7 +250,7 @@ test('all jobs go out as a file and come in again; one that is wrong is refused 
   await jobs.nth(10).waitFor();
   await page.getByRole('button', { name: 'To look at again 1' }).click();
   await page.getByText('Look again on 5 Dec 2099').waitFor();
-  expect(await jobs.count()).toBe(2);
+  await expect.poll(() => jobs.count()).toBe(2);
   await page.getByRole('button', { name: /^All / }).click();
   const count = (await jobs.count()) - 1;
   await page.getByText('Jobs as files: keep, pass on, take in').click();
@@ -284,7 +286,7 @@ test('work that is taken back was not done: the readings of before count again',
   await section(page, 'Repair');
   await page.getByRole('button', { name: /^Take back another part replaced/u }).click();
   await pad(page, 'Reference at the sensor plug: 5.01 V').waitFor();
-  expect(await page.getByRole('region', { name: 'The same tests again' }).count()).toBe(0);
+  await expect.poll(() => page.getByRole('region', { name: 'The same tests again' }).count()).toBe(0);
 });
 
 test('a machine that only has the same name is another one, with jobs of its own', async () => {
@@ -294,7 +296,7 @@ test('a machine that only has the same name is another one, with jobs of its own
   await page.keyboard.press('Escape');
   const which = page.getByRole('radiogroup', { name: 'A machine of this name is known: which one is it?' });
   // Most are the same: that one is chosen until somebody says otherwise.
-  expect(await which.getByLabel(/^The one with one job, last /u).isChecked()).toBe(true);
+  await expect.poll(() => which.getByLabel(/^The one with one job, last /u).isChecked()).toBe(true);
   await which.getByLabel('Another machine that has the same name').check();
   await page.getByText('Two machines of one name are hard to tell apart').waitFor();
   await noAccessibilityFault(page);
@@ -307,5 +309,5 @@ test('a machine that only has the same name is another one, with jobs of its own
   await page.getByRole('link', { name: 'All jobs on this machine' }).click();
   const jobs = page.getByRole('list', { name: 'Jobs of this machine, newest first' });
   await jobs.getByText('no power uphill').waitFor();
-  expect(await jobs.getByRole('listitem').count()).toBe(1);
+  await expect.poll(() => jobs.getByRole('listitem').count()).toBe(1);
 });

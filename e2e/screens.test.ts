@@ -35,10 +35,14 @@ test('the demo shows ten jobs in different stages, and search narrows them as on
 
 test('the sheet reads at once: leading cause, what speaks for it, what is missing, and the next reading', async () => {
   await openDemo('Reedcutter RC2 boat');
-  expect(await standing(page).textContent()).toMatch(
-    /not proven yet.*“Sensor” leads.*sensor reads shifted.*For \((?:strong|some)\): Signal at the sensor plug 2\.71 V.*a sound machine would show about 2\.3\d V/su,
-  );
-  expect(await standing(page).textContent()).toContain('Return good at the plug, loaded: still to show');
+  await expect
+    .poll(() => standing(page).textContent())
+    .toMatch(
+      /not proven yet.*“Sensor” leads.*sensor reads shifted.*For \((?:strong|some)\): Signal at the sensor plug 2\.71 V.*a sound machine would show about 2\.3\d V/su,
+    );
+  await expect
+    .poll(() => standing(page).textContent())
+    .toContain('Return good at the plug, loaded: still to show');
   await nextReading(page).getByRole('heading', { name: 'Next: return at the sensor plug' }).waitFor();
   await pad(page, 'Signal at the sensor plug: 2.71 V, above what is expected; 1.19 V idle').waitFor();
 });
@@ -63,7 +67,7 @@ test('a look is answered with one tap, goes on record, and is not asked for agai
   await next.getByRole('button', { name: 'Clean and tight' }).click();
   await page.getByRole('status').filter({ hasText: 'Clean and tight' }).waitFor();
   await weighed(page);
-  expect(await next.textContent()).not.toContain('Are the terminals');
+  await expect.poll(() => next.textContent()).not.toContain('Are the terminals');
   await section(page, 'Record');
   await page
     .getByRole('button', { name: /Are the terminals of the sensor plug.*clean and tight/u })
@@ -71,7 +75,7 @@ test('a look is answered with one tap, goes on record, and is not asked for agai
   // Undone, it is open again.
   await page.getByRole('button', { name: 'Undo' }).click();
   await weighed(page);
-  expect(await next.textContent()).toContain('Are the terminals');
+  await expect.poll(() => next.textContent()).toContain('Are the terminals');
   await section(page, 'Reading');
 });
 
@@ -101,7 +105,7 @@ test('the keypad writes into the same line as the keyboard', async () => {
   for (const key of ['2', '.', '9', '8', '7'])
     await keypad.getByRole('button', { name: key, exact: true }).click();
   await keypad.getByRole('button', { name: 'Delete the last character' }).click();
-  expect(await quickEntry(page).inputValue()).toBe('2.98');
+  await expect.poll(() => quickEntry(page).inputValue()).toBe('2.98');
   await keypad.getByRole('button', { name: 'Save' }).click();
   await pad(page, 'Signal at the sensor plug: 2.98 V, as expected').waitFor();
 });
@@ -125,7 +129,7 @@ test('the report prints the verdict, the lanes and every reading', async () => {
     expect(paper).toContain(text);
   }
   await page.emulateMedia({ media: 'print' });
-  expect(await page.getByRole('button', { name: 'Print' }).isVisible()).toBe(false);
+  await expect.poll(() => page.getByRole('button', { name: 'Print' }).isVisible()).toBe(false);
   const pdf = await page.pdf({ format: 'A4' });
   expect(pdf.byteLength).toBeGreaterThan(20_000);
   await page.emulateMedia({ media: 'screen' });
@@ -136,7 +140,7 @@ test('a job that was opened on the wrong machine and sensor is moved, and says w
   await section(page, 'Job');
   await page.getByText('Wrong machine or sensor chosen?').click();
   const change = page.getByRole('button', { name: 'Change it' });
-  expect(await change.isEnabled()).toBe(false);
+  await expect.poll(() => change.isEnabled()).toBe(false);
   await page.getByLabel('Vehicle or machine').fill('Quill 1.4 of the reservoir');
   await page.keyboard.press('Escape');
   await page.getByLabel('Sensor under test').fill('Heron B3');
@@ -148,9 +152,11 @@ test('a job that was opened on the wrong machine and sensor is moved, and says w
   await page.getByLabel('Colour').fill('grey');
   await section(page, 'Reading');
   await section(page, 'Job');
-  expect(await leftOut.isChecked()).toBe(true);
-  expect(await page.getByLabel('Colour').inputValue()).toBe('grey');
-  expect(await page.getByLabel('Vehicle or machine').inputValue()).toBe('Quill 1.4 of the reservoir');
+  await expect.poll(() => leftOut.isChecked()).toBe(true);
+  await expect.poll(() => page.getByLabel('Colour').inputValue()).toBe('grey');
+  await expect
+    .poll(() => page.getByLabel('Vehicle or machine').inputValue())
+    .toBe('Quill 1.4 of the reservoir');
   await leftOut.uncheck();
   await change.click();
   const formerly = page.getByRole('list', { name: 'What this job was said to be of before' });
@@ -255,20 +261,24 @@ test.each([
 ])('at %d × %d nothing needs scrolling sideways, and big enough targets stay big', async (width, height) => {
   await page.setViewportSize({ width, height });
   await openDemo('Reedcutter RC2 boat');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  await expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+    .toBeLessThanOrEqual(width);
   const keys = await page.getByRole('group', { name: 'Keypad' }).getByRole('button').all();
   const pads = await page.getByRole('group', { name: 'Circuit' }).getByRole('button').all();
   for (const target of [...keys, ...pads]) {
     const box = await target.boundingBox();
     expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44);
   }
-  expect(await quickEntry(page).isVisible()).toBe(true);
-  expect(await standing(page).isVisible()).toBe(true);
+  await expect.poll(() => quickEntry(page).isVisible()).toBe(true);
+  await expect.poll(() => standing(page).isVisible()).toBe(true);
   for (const path of ['/sensors/01935a00-0000-7000-8000-000000000016', '/sensors/new', '/instruments']) {
     await go(page, app.url, path);
     await page.getByRole('main').waitFor();
     await page.waitForLoadState('networkidle');
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+      .toBeLessThanOrEqual(width);
   }
   await page.setViewportSize({ width: 1280, height: 800 });
 });

@@ -38,7 +38,7 @@ test('exported as JSON and imported again it is known; under new ids it is added
   const fresh = { ...file, sensors: file.sensors.slice(0, 3).map((one) => ({ ...one, id: v7() })) };
   await importFile('fresh.json', JSON.stringify(fresh));
   await page.getByText('3 sensors added.').waitFor();
-  expect(await library()).toHaveLength(count + 3);
+  await expect.poll(() => library()).toHaveLength(count + 3);
 });
 
 test('a curve leaves as CSV and comes back as points', async () => {
@@ -59,7 +59,7 @@ test('a curve leaves as CSV and comes back as points', async () => {
   await faults.getByText('row 3, column 2: “1.95” has a decimal point, unlike row 2, column 2.').waitFor();
   await faults.getByText('row 4, column 1: “ninety” is not a number.').waitFor();
   // What stood in the field is still there.
-  expect(await page.getByRole('textbox', { name: /^Points/u }).inputValue()).toContain('5.6\t1.6');
+  await expect.poll(() => page.getByRole('textbox', { name: /^Points/u }).inputValue()).toContain('5.6\t1.6');
 });
 
 const damaged = async (change: (sensors: Record<string, unknown>[]) => unknown): Promise<string> => {
@@ -124,8 +124,8 @@ test.each(DAMAGE)(
     const before = (await library()).length;
     await importFile('damaged.json', await content());
     await expect.poll(() => page.getByRole('alert').textContent()).toMatch(said);
-    expect(await page.getByRole('alert').locator('img').count()).toBe(0); // shown as text, never as a tag
-    expect(await library()).toHaveLength(before);
+    await expect.poll(() => page.getByRole('alert').locator('img').count()).toBe(0); // shown as text, never as a tag
+    await expect.poll(() => library()).toHaveLength(before);
   },
 );
 
@@ -158,7 +158,7 @@ test('a table of 10,000 points is drawn and edited without stalling', async () =
   await points.press('Control+End');
   await points.pressSequentially('\n119.99 4.4996', { delay: 30 });
   await page.getByRole('img', { name: /Signal against absolute pressure, 20 to 119\.99 kPa/u }).waitFor();
-  expect(await page.getByText('is not a pressure and a voltage').count()).toBe(0);
+  await expect.poll(() => page.getByText('is not a pressure and a voltage').count()).toBe(0);
   await page.getByLabel('Name').fill('Ten thousand points');
   await page.getByLabel('Where the points come from').fill('calibration bench');
   await page.getByRole('button', { name: 'Save sensor' }).click();

@@ -16,7 +16,7 @@ test('the library is browsed by family and by words', async () => {
   const travel = page.getByRole('table', { name: 'What each step should read' });
   // Track 1 runs from 1.0 to 4.4 V, track 2 is half of it: at 50 % 2.70 and 1.35 V by hand.
   const half = travel.getByRole('row').filter({ has: page.getByRole('cell', { name: '50', exact: true }) });
-  expect(await half.textContent()).toMatch(/2\.70 V.*1\.35 V/u);
+  await expect.poll(() => half.textContent()).toMatch(/2\.70 V.*1\.35 V/u);
   await page.getByRole('table', { name: 'Pins' }).getByText('Reference, track 2').waitFor();
   await page.getByText('Tracks often have separate references. (common practice)').waitFor();
   await noAccessibilityFault(page);
@@ -54,12 +54,12 @@ test('a changed sensor is a new version, and the old one can still be looked at'
 test('a copy starts from the original, and half of it survives a reload', async () => {
   await open('/sensors/01935a00-0000-7000-8000-000000000019');
   await page.getByRole('link', { name: 'Duplicate' }).click();
-  expect(await page.getByLabel('Name').inputValue()).toBe(
-    'Brill HF-5 air flow, hot element with air temperature, copy',
-  );
+  await expect
+    .poll(() => page.getByLabel('Name').inputValue())
+    .toBe('Brill HF-5 air flow, hot element with air temperature, copy');
   await page.getByLabel('Name').fill('Marsh Lane flow meter');
   await page.reload();
-  expect(await page.getByLabel('Name').inputValue()).toBe('Marsh Lane flow meter');
+  await expect.poll(() => page.getByLabel('Name').inputValue()).toBe('Marsh Lane flow meter');
   await page.getByRole('button', { name: 'Save sensor' }).click();
   await page.getByRole('heading', { name: 'Marsh Lane flow meter' }).waitFor();
   await page.getByText('V² = 0.900 + 0.950 · flow^0.520.').waitFor();
@@ -83,7 +83,7 @@ test('points of a hot element are fitted, drawn with residuals, and a bad one is
     .getByText(/V² = 0\.90\d \+ 0\.9[45]\d · flow\^0\.50\d\. The points scatter about the law by [01] mV/u)
     .waitFor();
   await page.getByRole('button', { name: 'Start again' }).click();
-  expect(await points.inputValue()).toBe('');
+  await expect.poll(() => points.inputValue()).toBe('');
 });
 
 test('the browser had nothing to complain of', () => {

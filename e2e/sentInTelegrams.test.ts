@@ -246,8 +246,8 @@ test('a sensor that sends its value as a duty is described by its points, and a 
   await weighed(page);
   await page.getByRole('link', { name: 'Report' }).click();
   await reportWeighed(page);
-  expect(await page.getByRole('main').textContent()).toContain(
-    'By the duty of this sensor in the library that is 60.0 kPa abs.',
-  );
+  await expect
+    .poll(() => page.getByRole('main').textContent())
+    .toContain('By the duty of this sensor in the library that is 60.0 kPa abs.');
   expect(complaints).toEqual([]);
 });

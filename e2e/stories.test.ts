@@ -305,7 +305,7 @@ test('two wires cut in one loom: one mended, the other is uncovered, mended too,
   // Before the first reading there is a plan, and a price for whoever was taught another beginning.
   const plan = page.getByRole('region', { name: 'Plan' });
   await weighed(page);
-  expect(await plan.textContent()).toMatch(/about [\d.]+ min in all, have at hand: multimeter/u);
+  await expect.poll(() => plan.textContent()).toMatch(/about [\d.]+ min in all, have at hand: multimeter/u);
   await plan.getByRole('combobox', { name: 'I would rather begin with' }).click();
   await page.getByRole('option', { name: 'a gauge or a hand pump' }).click();
   await plan.getByText(/^Signal at .*For what it tells, it costs .* the best of the plan\.$/u).waitFor();

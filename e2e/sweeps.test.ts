@@ -132,7 +132,7 @@ test('two places are read off, a stretch goes its own way, and one recording is 
   await at('A').fill('3');
   await at('A').press('Enter');
   await expect.poll(() => at('A').inputValue()).toBe('3.0000');
-  expect(await at('A').evaluate((field) => field === document.activeElement)).toBe(true);
+  await expect.poll(() => at('A').evaluate((field) => field === document.activeElement)).toBe(true);
   await at('B').fill('4');
   await at('B').press('Enter');
   await page.getByText('1.0000 s apart').waitFor();
@@ -197,7 +197,7 @@ test('two places are read off, a stretch goes its own way, and one recording is 
     .waitFor();
   // Where one looked and pointed, one still looks and points.
   await expect.poll(() => page.getByText(/in view \d/u).textContent()).toBe(inView);
-  expect(await page.getByRole('button', { name: 'Mark A' }).isVisible()).toBe(true);
+  await expect.poll(() => page.getByRole('button', { name: 'Mark A' }).isVisible()).toBe(true);
   await page.getByRole('button', { name: 'Change name, note or channels' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('lifts on the way back');
   await page.getByRole('button', { name: 'Read it anew' }).click();
@@ -278,7 +278,9 @@ test('a file without time asks for the rate, and its odd cells become gaps', asy
   await choose(fileOf('untimed.csv', `Track 1 [V]\n${rows.join('\n')}\n`));
   const rate = page.getByLabel('Samples per second');
   await rate.fill('fast');
-  expect(await page.getByRole('button', { name: 'Read and keep on the job' }).isDisabled()).toBe(true);
+  await expect
+    .poll(() => page.getByRole('button', { name: 'Read and keep on the job' }).isDisabled())
+    .toBe(true);
   await rate.fill('50');
   await page.getByRole('button', { name: 'Read and keep on the job' }).click();
   await page.getByText('200 samples in 4.0 s').waitFor();
