@@ -116,6 +116,8 @@ function take(machine: SimulatedMachine, { target, state }: Candidate, id: strin
     case 'observation':
     case 'sweep':
     case 'capture':
+    case 'frequency':
+    case 'duty':
       throw new Error(`A ${target.kind} is no reading.`);
   }
 }

@@ -1,5 +1,5 @@
 import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
-import { type MachineState } from '@lettura/core/machine/places';
+import { isPulses, type MachineState } from '@lettura/core/machine/places';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { startingAfter, USUAL_WEIGHTS } from '@lettura/core/judge/priors';
@@ -96,7 +96,8 @@ function withInstrument(given: TakenReading, byId: ReadonlyMap<string, Instrumen
   const taken = byId.get(given.instrumentId);
   if (!taken) return reading;
   const { name, accuracy } = taken;
-  if (reading.kind === 'wire' && accuracy.kind === 'meter') return { ...reading, meter: { name, accuracy } };
+  if ((reading.kind === 'wire' || isPulses(reading)) && accuracy.kind === 'meter')
+    return { ...reading, meter: { name, accuracy } };
   if (reading.kind === 'gauge' && accuracy.kind === 'gauge') return { ...reading, gauge: { name, accuracy } };
   if (reading.kind === 'scan' && accuracy.kind === 'live-data') return { ...reading, step: accuracy.step };
   return reading;

@@ -5,7 +5,7 @@ import { COMPLAINT_ANSWERS } from '@lettura/core/record/followUp';
 import { MONITOR_IDS } from '@lettura/core/record/onBoard';
 import { MOST_UNITS, unitReport } from './onBoard.ts';
 import { WORK_IDS } from '@lettura/core/record/workDone';
-import { MEASURAND_NAMES, PRESSURE_BASES } from '@lettura/core/measure/quantity';
+import { HIGHEST_HERTZ, MEASURAND_NAMES, PRESSURE_BASES } from '@lettura/core/measure/quantity';
 import { z } from 'zod';
 import { refusal } from './refusal.ts';
 import { id, instant } from './ids.ts';
@@ -104,6 +104,25 @@ export const newReading = z.discriminatedUnion('kind', [
       instrumentId,
     })
     .refine(twoPoints, ONE_POINT),
+  /** What a meter counts on the signal: 0, or 100 percent, where it stands. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('frequency'),
+    state: machineState,
+    lane: z.literal('signal'),
+    place: z.enum(PLACES),
+    hertz: z.number().min(0).max(HIGHEST_HERTZ),
+    instrumentId,
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('duty'),
+    state: machineState,
+    lane: z.literal('signal'),
+    place: z.enum(PLACES),
+    upPercent: z.number().min(0).max(100),
+    instrumentId,
+  }),
   /** What the engine has to draw, by speed and density. */
   z.strictObject({
     ...common,

@@ -1,4 +1,5 @@
 import { isPressure, type Measurand } from '@lettura/core/measure/quantity';
+import { sendsPulses } from '@lettura/core/measure/transfer';
 import { lanesIn } from '@lettura/core/record/evidence';
 import { isTakenReading, standingReadings, type Reading, type TakenReading } from './readings.ts';
 import { lanesOf, type Pin } from './sensorParts.ts';
@@ -22,6 +23,7 @@ export function withoutPlace(
         !canBeDoneTo(measures, reading.state.stimulus?.kind) ||
         (reading.kind === 'gauge' && !isPressure(measures)) ||
         (reading.kind === 'engine-flow' && measures !== 'air-flow') ||
+        (reading.kind === 'duty' && !sendsPulses(sensor.profile)) ||
         (reading.kind === 'scan' && reading.measures !== measures) ||
         !lanesIn(reading).every((lane) => lanes.includes(lane)),
     );

@@ -12,6 +12,7 @@ import {
   noAccessibilityFault,
   openJob,
   pad,
+  quickEntry,
   reportWeighed,
   section,
   standing,
@@ -214,7 +215,7 @@ test('mended, the line toggles again, codes stay away, every self-test finishes:
     expect(told).toContain(text);
 });
 
-test('a sensor that sends its value as a duty is described by its points, and a capture says what it says', async () => {
+test('a sensor that sends its value as a duty is described by its points; a meter and a capture say what it says', async () => {
   await page.goto(app.url);
   await page.getByRole('link', { name: 'Sensors' }).click();
   await page.getByRole('link', { name: 'New sensor from points' }).click();
@@ -237,6 +238,19 @@ test('a sensor that sends its value as a duty is described by its points, and a 
   });
   for (const text of ['ref plug 4.99', 'ret plug 12mV', 'sig plug 2.5']) await enter(page, text);
   await pad(page, 'Signal at the sensor plug: 2.50 V').waitFor();
+  await enter(page, 'sig plug 50');
+  await page.getByText('50 has no unit, and it is hardly a voltage').waitFor();
+  await quickEntry(page).fill('sig plug 50 %');
+  await page.getByText(/60\.0 kPa absolute.*k = 2/u).waitFor();
+  await quickEntry(page).press('Enter');
+  await pad(page, 'Signal at the sensor plug: 50.0 %').waitFor();
+  await enter(page, 'scan 60 kPa');
+  await section(page, 'Compare');
+  await page
+    .getByText(/Sensor.*60\.0 kPa/u)
+    .first()
+    .waitFor();
+  await section(page, 'Reading');
   await imported(pulses('duty', 120, 0.5));
   await found()
     .getByText(/“Signal” toggles at a steady 120\.0 Hz.*up for 50\.0 % of the time/u)

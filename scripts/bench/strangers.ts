@@ -1,4 +1,5 @@
 import { StrangeTechnician, Stranger } from '@lettura/strangers';
+import { isPulses } from '@lettura/core/machine/places';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import { familyOf } from '@lettura/core/machine/family';
@@ -46,9 +47,9 @@ export function strangerAsPatient(seed: number): Patient {
     opened,
     wires,
     weigher,
-    // None of them sends its value: nobody asks for a capture of its line.
+    // None of them sends its value: nobody asks for a capture of its line, or counts its pulses.
     read: ({ target, state }, tick) =>
-      target.kind === 'capture' ? undefined : technician.read({ target, state }, tick),
+      target.kind === 'capture' || isPulses(target) ? undefined : technician.read({ target, state }, tick),
     fault: ill.name,
     classTrue: ill.class,
     outside: ill.outside ?? false,

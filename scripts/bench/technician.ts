@@ -61,6 +61,8 @@ export function read(
     case 'sweep':
       return recordSweep(machine, { engine: 'koeo', plug: 'connected' }, seed);
     case 'capture':
+    case 'frequency':
+    case 'duty':
       // None of these machines sends its value.
       return undefined;
     case 'scan': {

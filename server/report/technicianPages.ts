@@ -13,6 +13,8 @@ import { comparisonsIn, findingsIn, pairSaid, sourceSaid } from '@lettura/core/j
 import type { Fit } from '@lettura/core/judge/expectation';
 import { startingInWords } from '@lettura/core/judge/priors';
 import {
+  isPulses,
+  isTarget,
   laneSaid,
   PLACES,
   placeSaid,
@@ -181,7 +183,7 @@ function byState(sheet: JobSheet, { caseFile }: ReportFacts, words: ReportWords)
       ...PLACES.map((place) => at((one) => one.kind === 'wire' && one.lane === lane && one.place === place)),
     ]);
     const beside = inState.filter(
-      ({ kind }) => kind === 'gauge' || kind === 'scan' || kind === 'engine-flow',
+      ({ kind }) => kind === 'gauge' || kind === 'scan' || kind === 'engine-flow' || isPulses({ kind }),
     );
     const pairs = state.plug === 'connected' && !state.harness ? comparisonsIn(caseFile, state).pairs : [];
     const { measures } = caseFile.profile;
@@ -206,7 +208,7 @@ function statesRead(standing: readonly Reading[]): MachineState[] {
   const states: MachineState[] = [];
   for (const one of standing)
     if (
-      (one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan' || one.kind === 'engine-flow') &&
+      (isTarget(one) || isPulses(one) || one.kind === 'engine-flow') &&
       !isPumpStep(one) &&
       !states.some((known) => sameState(known, one.state))
     )

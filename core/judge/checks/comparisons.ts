@@ -9,6 +9,7 @@ import {
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { countedAtPlug, countedValue } from './countedValue.ts';
 import { liveValue, liveValueOfQuantity } from './liveValue.ts';
 import { signalAtPlug, valueOfSignal } from './sensorValue.ts';
 import { railSaid, signalAtRail } from './signalAtRail.ts';
@@ -51,6 +52,17 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
     return { sources: [...mechanical, ...live], pairs: [], noSensor: railSaid(signal, caseFile) };
   }
   const sensor = signal && valueOfSignal(caseFile, signal);
+  const others = [...mechanical, ...live];
+  const counted = countedAtPlug(caseFile.isolation, drive);
+  const sent = counted && countedValue(caseFile, counted);
+  if (sent) {
+    const own: Source = { name: 'sensor', measured: sent };
+    const believed = { ...own, measured: withoutTolerance(sent) };
+    return {
+      sources: [own, ...others],
+      pairs: others.map((other) => against(other.name === 'live-data' ? believed : own, other)),
+    };
+  }
   if (!sensor?.ok) {
     const noSensor = sensor && problemSaid(sensor.problem);
     if (!scan) return { sources: mechanical, pairs: [], noSensor };
@@ -71,7 +83,6 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
     name: shiftedByReturn ? asSeen.name : own.name,
     measured: withoutTolerance(asSeen.measured),
   };
-  const others = [...mechanical, ...live];
   return {
     sources: [own, ...(shiftedByReturn ? [asSeen] : []), ...others],
     pairs: others.map((other) => against(other.name === 'live-data' ? believed : own, other)),

@@ -1,4 +1,4 @@
-import { isSent } from '../../measure/transfer/index.ts';
+import { arePulses, isSent } from '../../measure/transfer/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
 /**
@@ -12,13 +12,20 @@ export type LineSeen = (typeof LINE_SEEN)[number];
 const TELLS_OF_PART: readonly LineSeen[] = ['telegrams', 'pulses', 'line-held'];
 
 /**
- * Of all captures together: once something arrived, the part is one that sends it. Where that is known, the newest capture tells
+ * Of all captures, and of a meter that counts, together: once something arrived, the part is one that sends it. Where that is known, the newest capture tells
  * whether it arrives now. Undefined where none was fast enough.
  */
-export function lineSeen({ sweeps, profile }: Pick<CaseFile, 'sweeps' | 'profile'>): LineSeen | undefined {
+export function lineSeen({
+  sweeps,
+  isolation,
+  profile,
+}: Pick<CaseFile, 'sweeps' | 'isolation' | 'profile'>): LineSeen | undefined {
   const shown = sweeps
     .filter(({ uses }) => uses.includes('signal'))
     .flatMap(({ findings, uses }) => findings.filter(({ channel }) => uses[channel] === 'signal'))
     .flatMap(({ kind }) => LINE_SEEN.find((seen) => seen === kind) ?? []);
-  return isSent(profile) ? shown.at(-1) : TELLS_OF_PART.find((seen) => shown.includes(seen));
+  if (isSent(profile)) return shown.at(-1);
+  // A meter that counts tells of a part that should give a voltage; of one that sends pulses its figures are weighed by themselves.
+  const counted = isolation.some((one) => one.kind === 'frequency' && arePulses(one.kind, one.hertz));
+  return TELLS_OF_PART.find((seen) => shown.includes(seen) || (counted && seen === 'pulses'));
 }

@@ -39,10 +39,13 @@ export {
 } from './machineState.ts';
 export {
   GAUGE_TAPS,
+  isPulses,
   isTarget,
+  PULSES_KINDS,
   sameTarget,
   spotOf,
   type GaugeTap,
+  type PulsesKind,
   type Spot,
   type SpotOf,
   type Target,

@@ -9,10 +9,15 @@ const TARGET_KINDS = ['wire', 'gauge', 'scan'] as const;
 export type Target =
   { kind: 'wire'; lane: Lane; place: Place } | { kind: 'gauge'; tap: GaugeTap } | { kind: 'scan' };
 
+/** What a meter set to hertz or to percent reads of a signal that goes to and fro. */
+export const PULSES_KINDS = ['frequency', 'duty'] as const;
+export type PulsesKind = (typeof PULSES_KINDS)[number];
+
 /** What the model of a machine can be asked for, and what can be suggested as the next reading. */
 export type Spot =
   | Target
   | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint }
+  | { kind: PulsesKind; lane: 'signal'; place: Place }
   /** Of a flow meter: what the engine has to draw, which no instrument shows. */
   | { kind: 'engine-flow' };
 
@@ -38,6 +43,10 @@ export const spotOf = <W extends Where>(reading: W): SpotOf<W> =>
 /** Read at one point, rather than between two. */
 export const isTarget = <T extends { kind: string }>(spot: T): spot is Extract<T, { kind: Target['kind'] }> =>
   TARGET_KINDS.some((kind) => kind === spot.kind);
+
+/** Read with a meter set to hertz or to percent. */
+export const isPulses = <T extends { kind: string }>(spot: T): spot is Extract<T, { kind: PulsesKind }> =>
+  PULSES_KINDS.some((kind) => kind === spot.kind);
 
 /** The same place to put the probes, red where red was; what they showed and in which state is not asked. */
 export const sameTarget = (a: Where, b: Where): boolean =>

@@ -25,6 +25,7 @@ export { ohmsInWords } from './ohmsInWords.ts';
 export { oneNumber } from './oneNumber.ts';
 export { parseAltitude } from './parseAltitude.ts';
 export { parseOhms } from './parseOhms.ts';
+export { HIGHEST_HERTZ, parsePulses, PULSES_SAID, type ParsedPulses } from './parsePulses.ts';
 export {
   parseReading,
   pressureUnitNamed,

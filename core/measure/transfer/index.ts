@@ -52,6 +52,14 @@ export {
   valueLimitVolts,
   type SentIn,
 } from './sentValue.ts';
-export { isPulseCurve, PULSE_HERTZ, PULSE_PERCENT, valueOfPulses, type PulseTransfer } from './pulseCurve.ts';
+export {
+  arePulses,
+  fullPulses,
+  isPulseCurve,
+  PULSE_HERTZ,
+  PULSE_PERCENT,
+  valueOfPulses,
+  type PulseTransfer,
+} from './pulseCurve.ts';
 export { SHAPES, transferFromPoints, type ShapeChoice } from './transferFromPoints.ts';
 export { signalBand, validBandVolts, type SignalBand } from './signalBand.ts';

@@ -36,6 +36,16 @@ function sharesOf(transfer: PulseTransfer): CurvePoint[] {
 const fullHertz = ({ points }: FrequencyTransfer): number =>
   ROOM_ABOVE * points.reduce((most, { hertz }) => Math.max(most, hertz), 0);
 
+/** What stands for the whole of it, in hertz or in percent: so many shares of it are the volts that its curve is laid out in. */
+export const fullPulses = (transfer: PulseTransfer): number =>
+  transfer.form === 'duty' ? 100 : fullHertz(transfer);
+
+/** Whether a meter that shows this is on a line that goes to and fro at all; `shown` in hertz or in percent. */
+export const arePulses = (form: PulseTransfer['form'], shown: number): boolean =>
+  form === 'duty'
+    ? shown >= PULSE_PERCENT[0] && shown <= PULSE_PERCENT[1]
+    : shown >= PULSE_HERTZ[0] && shown <= PULSE_HERTZ[1];
+
 /** The value that a line says in pulses, in the measurand’s unit, not clamped; `upShare` is of the time. */
 export const valueOfPulses = (
   { hertz, upShare }: { hertz: number; upShare: number },

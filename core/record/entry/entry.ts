@@ -1,4 +1,4 @@
-import type { Lane, Place, ProbePoint, Target, GaugeTap } from '../../machine/places/index.ts';
+import type { Lane, Place, ProbePoint, PulsesKind, Target, GaugeTap } from '../../machine/places/index.ts';
 import {
   type Measurand,
   type PressureBasis,
@@ -12,6 +12,8 @@ export type Entry =
   | { kind: 'wire'; lane: Lane; place: Place; volts: number; warnings: ReadingWarning[] }
   | { kind: 'between'; from: ProbePoint; to: ProbePoint; volts: number; warnings: ReadingWarning[] }
   | { kind: 'ohms'; from: ProbePoint; to: ProbePoint; ohms: number | null; warnings: ReadingWarning[] }
+  | { kind: 'frequency'; lane: 'signal'; place: Place; hertz: number; warnings: ReadingWarning[] }
+  | { kind: 'duty'; lane: 'signal'; place: Place; upPercent: number; warnings: ReadingWarning[] }
   | { kind: 'gauge'; tap: GaugeTap; pressureKpa: number; basis: PressureBasis; warnings: ReadingWarning[] }
   | { kind: 'scan'; measures: Measurand; value: number; warnings: ReadingWarning[] }
   | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
@@ -28,6 +30,8 @@ export interface EntryDefaults {
   gaugeUnit: PressureUnit;
   /** What the sensor in hand reports: the unit of live data, and the way its gauge counts. */
   measures: Measurand;
+  /** Of a sensor that sends its value in pulses: what counts. */
+  pulsesAs?: PulsesKind | undefined;
   /** More than any pressure here, by the sensor's range; a manifold's unless given. */
   highestKpa?: number | undefined;
 }

@@ -25,6 +25,35 @@ test.each([
   expect(value(text)).toMatchObject({ kind: 'wire', lane, place, volts });
 });
 
+test.each([
+  ['sig plug 107 Hz', { kind: 'frequency', place: 'plug', hertz: 107 }],
+  ['sig ecu 2,4 kHz', { kind: 'frequency', place: 'unit', hertz: 2400 }],
+  ['sig 45 %', { kind: 'duty', place: 'plug', upPercent: 45 }],
+  ['sig 45% low', { kind: 'duty', place: 'plug', upPercent: 55 }],
+  ['sig 0 Hz', { kind: 'frequency', hertz: 0 }],
+  ['ref 107 Hz', 'wrong-quantity'],
+  ['sig 101 %', 'value-out-of-range'],
+  ['sig 900 kHz', 'value-out-of-range'],
+  ['sig -5 Hz', 'not-a-number'],
+  ['sig 1,300 Hz', 'two-readings'],
+] as const)('“%s” is counted', (text, said) => {
+  const sends = { ...none, pulsesAs: 'duty' } as const;
+  expect(value(text, sends)).toMatchObject(
+    typeof said === 'string' ? { code: said } : { lane: 'signal', ...said },
+  );
+});
+
+test('of a sensor that sends pulses a number that is hardly a voltage is asked for its unit; of others percent are', () => {
+  const sends = { ...none, selected: signalAtPlug, pulsesAs: 'duty' } as const;
+  expect(value('45', sends)).toMatchObject({ code: 'two-readings' });
+  expect(value('107', { ...sends, pulsesAs: 'frequency' })).toMatchObject({ code: 'two-readings' });
+  expect(value('2.5', sends)).toMatchObject({ kind: 'wire', volts: 2.5 });
+  expect(value('45 V', sends)).toMatchObject({ kind: 'wire', volts: 45 });
+  expect(value('ref 45', sends)).toMatchObject({ kind: 'wire' });
+  expect(value('sig 45 %')).toMatchObject({ code: 'wrong-quantity' });
+  expect(value('sig 107 Hz')).toMatchObject({ kind: 'frequency' });
+});
+
 test('a bare number goes to the point in hand', () => {
   expect(value('2.31', { ...none, selected: signalAtPlug })).toMatchObject({ ...signalAtPlug, volts: 2.31 });
 });

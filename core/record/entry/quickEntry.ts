@@ -6,20 +6,22 @@ import {
   measurandSaid,
   MEASURANDS,
   parseReading,
+  PULSES_SAID,
   type Measurand,
 } from '../../measure/quantity/index.ts';
 import { type EntryDefaults, type Entry, type EntryFault } from './entry.ts';
 import { sortWords, type Words } from './entryWords.ts';
 import { gaugeEntry, absoluteEntry } from './pressureEntry.ts';
 import { stretchEntry } from './betweenEntry.ts';
+import { pulsesEntry, whichUnit } from './pulsesEntry.ts';
 
 /**
  * One field that understands how technicians speak: `sig plug 2.31`, `ref ecu 4.98`, `ret 12mV`,
  * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand. Two places make a
- * stretch of wire: `ret unit plug 34mV`, `ret unit plug 4.8 ohm`.
+ * stretch of wire: `ret unit plug 34mV`, `ret unit plug 4.8 ohm`. Hertz and percent are counted: `sig plug 107 Hz`.
  */
 export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
-  const { selected, pressureUnit, gaugeUnit, measures, highestKpa } = defaults;
+  const { selected, pressureUnit, gaugeUnit, measures, highestKpa, pulsesAs } = defaults;
   const words = sortWords(text);
   if (words.second !== undefined) {
     return fail(
@@ -33,7 +35,10 @@ export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry,
   const target = targetOf(words, selected, measures);
   if (!target.ok) return target;
   if (target.value.kind === 'wire') {
+    if (PULSES_SAID.test(words.value)) return pulsesEntry(target.value, words.value, pulsesAs);
     const reading = parseReading(words.value, 'V');
+    const which = whichUnit(target.value, words.value, pulsesAs);
+    if (which) return which;
     if (!reading.ok) return reading;
     const { value: volts, warnings: all } = reading.value;
     // Millivolts are what a return should show, and 12 V what a battery feed should.

@@ -1,4 +1,11 @@
-import { isTarget, type Lane, type MachineState, type Place, type Spot } from '../../machine/places/index.ts';
+import {
+  isTarget,
+  PULSES_KINDS,
+  type Lane,
+  type MachineState,
+  type Place,
+  type Spot,
+} from '../../machine/places/index.ts';
 import type { AnyEvidence, GaugeReading, ScanReading, WireReading } from './readingKinds.ts';
 
 /** Read at one point, against battery negative or by itself. */
@@ -8,7 +15,7 @@ export type Evidence = WireReading | GaugeReading | ScanReading;
 export type Foretold = Extract<AnyEvidence, { kind: Spot['kind'] }>;
 /** Whether the model of a machine answers for it. */
 export const isForetold = (reading: AnyEvidence): reading is Foretold =>
-  isTarget(reading) || ['between', 'ohms', 'engine-flow'].includes(reading.kind);
+  isTarget(reading) || ['between', 'ohms', 'engine-flow', ...PULSES_KINDS].includes(reading.kind);
 
 /** Taken on the harness as the vehicle has it, at one point: what the checks of a sound circuit can be held against. */
 export const isPlain = (reading: AnyEvidence): reading is Evidence =>

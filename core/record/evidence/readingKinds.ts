@@ -65,6 +65,22 @@ export interface OhmsReading extends Taken {
   /** Null for OL. */
   ohms: number | null;
 }
+interface OfPulses extends Taken {
+  meter?: Instrument<MeterAccuracy> | undefined;
+  lane: 'signal';
+  place: Place;
+}
+/** How often the signal goes to and fro, by a meter set to hertz; 0 where it stands. */
+export interface FrequencyReading extends OfPulses {
+  kind: 'frequency';
+  hertz: number;
+}
+/** For what share of the time the signal is up, by a meter set to percent; 0 or 100 where it stands. */
+export interface DutyReading extends OfPulses {
+  kind: 'duty';
+  upPercent: number;
+}
+export type PulsesReading = FrequencyReading | DutyReading;
 /** What the engine has to draw, by speed and density: another's word for the flow than the meter's own. */
 export interface EngineFlowReading extends Taken {
   kind: 'engine-flow';
@@ -77,7 +93,7 @@ export interface EngineFlowReading extends Taken {
 }
 /** Whatever can be read: a kind is one of these and its line below; what it is worth stands in the weighing. */
 export type AnyEvidence =
-  WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading | EngineFlowReading;
+  WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading | PulsesReading | EngineFlowReading;
 
 /** Its figures as the formula wants them. */
 export const airflowInputs = (reading: EngineFlowReading): AirflowInputs => ({
@@ -87,6 +103,8 @@ export const airflowInputs = (reading: EngineFlowReading): AirflowInputs => ({
   temperatureKelvin: toKelvin(reading.airCelsius, '°C'),
   volumetricEfficiency: reading.fillingPercent / 100,
 });
+/** As a meter shows it: with tenths up to a thousand. */
+export const hertzSaid = (hertz: number): Quantity => fixed(hertz, hertz < 1000 ? 1 : 0, 'Hz');
 const drawn = (reading: EngineFlowReading): number => expectedAirflowGramsPerSecond(airflowInputs(reading));
 
 interface ReadingKindSpec<R extends AnyEvidence> {
@@ -126,6 +144,16 @@ export const READING_KINDS: {
     where: () => say('target.scan'),
     shows: (reading) => measured(reading.value, reading.measures, 'with-basis'),
     reads: (reading) => reading.value,
+  },
+  frequency: {
+    where: ({ place }) => say('target.frequency', { place: placeSaid(place) }),
+    shows: ({ hertz }) => hertzSaid(hertz),
+    reads: ({ hertz }) => hertz,
+  },
+  duty: {
+    where: ({ place }) => say('target.duty', { place: placeSaid(place) }),
+    shows: ({ upPercent }) => fixed(upPercent, 1, '%'),
+    reads: ({ upPercent }) => upPercent,
   },
   'engine-flow': {
     where: () => say('target.engine-flow'),

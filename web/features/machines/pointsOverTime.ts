@@ -1,11 +1,11 @@
 import { standingReadings, type JobSheet, type Reading } from '@lettura/contract';
-import { spotOf } from '@lettura/core/machine/places';
+import { PULSES_KINDS, spotOf, type PulsesKind } from '@lettura/core/machine/places';
 import { fromKpa, toShown } from '@lettura/core/measure/quantity';
 import { unitInWords } from '../../ui/unitInWords.ts';
 import { conditionsInWords, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 
-type Measured = Extract<Reading, { kind: 'wire' | 'between' | 'ohms' | 'gauge' | 'scan' }>;
+type Measured = Extract<Reading, { kind: 'wire' | 'between' | 'ohms' | PulsesKind | 'gauge' | 'scan' }>;
 
 /** One reading of a point, in the order of time. */
 export interface PointReading {
@@ -61,7 +61,7 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units, fewest =
 }
 
 const isMeasured = (reading: Reading): reading is Measured =>
-  ['wire', 'between', 'ohms', 'gauge', 'scan'].includes(reading.kind);
+  ['wire', 'between', 'ohms', ...PULSES_KINDS, 'gauge', 'scan'].includes(reading.kind);
 
 /** The number and the unit that the words have; no number for OL. */
 function shownIn(reading: Measured, units: Units): { value: number | undefined; unit: string } {
@@ -71,6 +71,10 @@ function shownIn(reading: Measured, units: Units): { value: number | undefined; 
       return { value: reading.volts, unit: 'V' };
     case 'ohms':
       return { value: reading.ohms ?? undefined, unit: 'Ω' };
+    case 'frequency':
+      return { value: reading.hertz, unit: 'Hz' };
+    case 'duty':
+      return { value: reading.upPercent, unit: '%' };
     case 'gauge': {
       const unit = gaugeUnit(reading.basis, units);
       return { value: fromKpa(reading.pressureKpa, unit), unit };

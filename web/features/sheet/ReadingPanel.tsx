@@ -4,7 +4,6 @@ import Typography from '@mui/material/Typography';
 import { isTakenReading, type Reading, type TakenReading } from '@lettura/contract';
 import { quickEntry } from '@lettura/core/record/entry';
 import {
-  isTarget,
   sameState,
   sameTarget,
   stateSaid,
@@ -27,6 +26,7 @@ import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Term } from '../../ui/help/index.ts';
 import { FirstSteps } from './FirstSteps.tsx';
 import { KnownGood } from './KnownGood.tsx';
+import { isAt, isAtOnePoint, type AtOnePoint } from './atPoint.ts';
 import { termsFor } from './termsFor.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
@@ -57,8 +57,8 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const expectation = expectedReading(target, state, context);
   const taken = sheet.standing
     .filter(isTakenReading)
-    .filter(isTarget)
-    .filter((reading) => sameTarget(reading, target))
+    .filter(isAtOnePoint)
+    .filter((reading) => isAt(reading, target))
     .toReversed();
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
@@ -149,7 +149,7 @@ function Preview({
   const entry = draft && quickEntry(draft, entryDefaults(sheet.caseFile, target, units));
   if (!entry || !entry.ok || entry.value.kind === 'ambient') return null;
   const { warnings, ...seen } = entry.value;
-  if (!isTarget(seen))
+  if (!isAtOnePoint(seen))
     return (
       <Typography variant="body2">{t('ui-sheet.noted-typed', { place: placeInWords(seen) })}</Typography>
     );
@@ -157,7 +157,7 @@ function Preview({
   return (
     <Box sx={{ borderLeft: 3, borderColor: 'primary.main', pl: 1.25, my: 1 }}>
       <Typography variant="body2">
-        <strong>{sameTarget(seen, target) ? t('ui-sheet.this-would-be') : `${placeInWords(seen)}:`}</strong>{' '}
+        <strong>{isAt(seen, target) ? t('ui-sheet.this-would-be') : `${placeInWords(seen)}:`}</strong>{' '}
         {[conversion, fit && fitInWords(fit)].filter(Boolean).join(' · ') || t('ui-sheet.noted-typed-2')}
       </Typography>
       {warnings.map(({ code, message }) => (
@@ -170,7 +170,7 @@ function Preview({
 }
 
 interface TakenReadingProps extends Pick<ReadingPanelProps, 'sheet' | 'units' | 'onTakeBack' | 'onCorrect'> {
-  reading: Extract<TakenReading, { kind: Target['kind'] }>;
+  reading: AtOnePoint<TakenReading>;
 }
 
 function OneReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadingProps) {
@@ -227,4 +227,4 @@ function OneReading({ reading, sheet, units, onTakeBack, onCorrect }: TakenReadi
 
 /** The reading as the reasoning has it: with the accuracy of what took it. */
 const evidenceOf = ({ caseFile }: Sheet, id: string) =>
-  [...caseFile.readings, ...caseFile.isolation].filter(isTarget).find((reading) => reading.id === id);
+  [...caseFile.readings, ...caseFile.isolation].filter(isAtOnePoint).find((reading) => reading.id === id);

@@ -1,8 +1,16 @@
-import { valueOfSignal, signalAtRail, type CaseFile, type SeenReading } from '@lettura/core/judge/checks';
+import {
+  countedValue,
+  valueOfSignal,
+  signalAtRail,
+  type CaseFile,
+  type SeenPulses,
+  type SeenReading,
+} from '@lettura/core/judge/checks';
 import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
 
 /** The budget behind a signal's value, where it has one. */
-export function budgetOf(reading: SeenReading, caseFile: CaseFile): MeasuredValue | undefined {
+export function budgetOf(reading: SeenReading | SeenPulses, caseFile: CaseFile): MeasuredValue | undefined {
+  if (reading.kind === 'frequency' || reading.kind === 'duty') return countedValue(caseFile, reading);
   if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
     return undefined;
   const signal = { ...reading, id: 'unsaved' };

@@ -1,6 +1,7 @@
 import type { EntryDefaults } from '@lettura/core/record/entry';
 import type { Target } from '@lettura/core/machine/places';
 import type { CaseFile } from '@lettura/core/judge/checks';
+import { sendsPulses } from '@lettura/core/measure/transfer';
 import type { Units } from '../../ui/units.ts';
 
 /** Room above a sensor's range for a value that is plainly wrong, and for a gauge that shows more. */
@@ -16,6 +17,7 @@ export function entryDefaults(
   return {
     selected,
     measures,
+    pulsesAs: sendsPulses(profile) ? profile.transfer.form : undefined,
     pressureUnit: units.absolute,
     gaugeUnit: measures === 'absolute-pressure' ? units.vacuum : units.absolute,
     highestKpa: Math.max(1000, ROOM * highest),

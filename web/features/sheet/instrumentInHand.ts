@@ -7,9 +7,9 @@ import { t } from '../../ui/words.ts';
 type Measured = Exclude<Entry, { kind: 'ambient' }>;
 type Taken = Measured['kind'];
 
-/** One meter reads volts at a point, between points, and ohms. */
-const chosenAs = (kind: Taken): Chosen => (kind === 'between' || kind === 'ohms' ? 'wire' : kind);
-type Chosen = Exclude<Taken, 'between' | 'ohms'>;
+/** One meter reads volts at a point, between points, ohms, and counts. */
+const chosenAs = (kind: Taken): Chosen => (kind === 'gauge' || kind === 'scan' ? kind : 'wire');
+type Chosen = 'wire' | 'gauge' | 'scan';
 
 const SORTS: Record<Chosen, readonly InstrumentSort[]> = {
   wire: ['meter'],
@@ -48,6 +48,8 @@ function shownBy(entry: Measured): number | undefined {
     case 'between':
       return entry.volts;
     case 'ohms':
+    case 'frequency':
+    case 'duty':
       return undefined; // a meter's range here is that of its volts
     case 'gauge':
       return entry.basis === 'vacuum' ? -entry.pressureKpa : entry.pressureKpa;

@@ -9,16 +9,19 @@ import {
   measurandSaid,
 } from '@lettura/core/measure/quantity';
 import {
+  countedValue,
   fitOfReading,
   valueOfSignal,
   signalAtRail,
   type CaseFile,
+  type SeenPulses,
   type SeenReading,
 } from '@lettura/core/judge/checks';
 import { vacuumInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 import { said, t } from '../../ui/words.ts';
 import { problemSaid } from '@lettura/core/measure/problem';
+import type { MeasuredValue } from '@lettura/core/measure/uncertainty';
 import { say, verbatim } from '@lettura/core/measure/message';
 
 export interface Meaning {
@@ -29,7 +32,9 @@ export interface Meaning {
 }
 
 /** What a reading says at once, before anything is weighed. */
-export function meaningOf(reading: SeenReading, caseFile: CaseFile, units: Units): Meaning {
+export function meaningOf(reading: SeenReading | SeenPulses, caseFile: CaseFile, units: Units): Meaning {
+  if (reading.kind === 'frequency' || reading.kind === 'duty')
+    return { expectation: undefined, fit: undefined, conversion: countedInWords(reading, caseFile, units) };
   return {
     ...fitOfReading(reading, caseFile),
     conversion: conversionOf(reading, caseFile, units),
@@ -55,6 +60,19 @@ function conversionOf(reading: SeenReading, caseFile: CaseFile, units: Units): s
   return kpaAbs.ok ? inEveryBasis(kpaAbs.value, caseFile, units) : said(problemSaid(kpaAbs.problem));
 }
 
+/** What a meter counted as a value; nothing where it stands, or says nothing of one. */
+function countedInWords(reading: SeenPulses, caseFile: CaseFile, units: Units): string | undefined {
+  const counted = countedValue(caseFile, reading);
+  return counted && withDoubt(counted, caseFile, units);
+}
+
+const withDoubt = (
+  { value, expandedUncertainty }: Pick<MeasuredValue, 'value' | 'expandedUncertainty'>,
+  caseFile: CaseFile,
+  units: Units,
+): string =>
+  `${inEveryBasis(value, caseFile, units)} (±${formatValue(expandedUncertainty, caseFile.profile.measures, units.absolute)}, k = 2)`;
+
 function signalAsValue(
   signal: Extract<Evidence, { kind: 'wire' }>,
   caseFile: CaseFile,
@@ -71,7 +89,6 @@ function signalAsValue(
   if (!sensor.ok) return said(problemSaid(sensor.problem));
   const { own, assumed, several, supplyOutside } = sensor.value;
   const { supplyVolts } = caseFile.profile;
-  const doubt = formatValue(own.expandedUncertainty, measures, units.absolute);
   const show = (value: number) => formatValue(value, measures, units.absolute);
   const value = several
     ? t('ui-sheet.anything-curve-voltage-more-than', {
@@ -87,7 +104,7 @@ function signalAsValue(
             }),
           ),
         })
-      : `${inEveryBasis(own.value, caseFile, units)} (±${doubt}, k = 2)`;
+      : withDoubt(own, caseFile, units);
   return [
     value,
     supplyOutside && supplyVolts

@@ -1,9 +1,7 @@
 import { isTakenReading } from '@lettura/contract';
 import {
-  isTarget,
   plugSaid,
   sameState,
-  sameTarget,
   type EngineState,
   type MachineState,
   type Target,
@@ -12,6 +10,7 @@ import { expectedReading } from '@lettura/core/judge/expectation';
 import { expectationContext } from '@lettura/core/judge/checks';
 import { expectationInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
+import { isAt, isAtOnePoint } from './atPoint.ts';
 import { meaningOf } from './meaning.ts';
 import { FIT_WORDS } from '../../ui/fit.ts';
 import type { ProbePadProps } from './ProbePad.tsx';
@@ -41,8 +40,8 @@ export function padIn(
 ): PadShows {
   const here = standing
     .filter(isTakenReading)
-    .filter(isTarget)
-    .filter((reading) => sameTarget(reading, target));
+    .filter(isAtOnePoint)
+    .filter((reading) => isAt(reading, target));
   const now = here.findLast((reading) => sameState(reading.state, state));
   const other = here.findLast((reading) => !sameState(reading.state, state));
   const meaning = now && meaningOf(now, caseFile, units);

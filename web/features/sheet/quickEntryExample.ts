@@ -1,5 +1,6 @@
 import type { Target } from '@lettura/core/machine/places';
 import { MEASURANDS } from '@lettura/core/measure/quantity';
+import { sendsPulses } from '@lettura/core/measure/transfer';
 import type { CaseFile } from '@lettura/core/judge/checks';
 
 const LIVE = { kPa: '47 kPa', '%': '12.5', '°': '30', 'g/s': '3.4' } as const;
@@ -10,7 +11,10 @@ export function quickEntryExample(
   { profile, companion, family }: Pick<CaseFile, 'profile' | 'companion' | 'family'>,
 ): string {
   const live = LIVE[MEASURANDS[profile.measures].unit];
-  const own = { wire: '2.31', gauge: '16.5', scan: live }[kind];
+  const counted = sendsPulses(profile)
+    ? { frequency: '107 Hz', duty: '45 %' }[profile.transfer.form]
+    : undefined;
+  const own = { wire: counted ?? '2.31', gauge: '16.5', scan: live }[kind];
   return [
     own,
     'or: ref ecu 4.98',

@@ -59,6 +59,11 @@ export function useGoTo(
         dispatch(stateSet({ jobId: job.id, stimulus: undefined, harness: undefined, ...state }));
         show('compare');
         return;
+      case 'frequency':
+      case 'duty':
+        bring({ ...target, kind: 'wire' }, state);
+        show('reading');
+        return;
       case 'wire':
       case 'gauge':
       case 'scan':

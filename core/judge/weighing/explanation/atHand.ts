@@ -33,6 +33,8 @@ function toolsOf({ target, state }: Pick<Candidate, 'target' | 'state'>): ToolId
 function measuredWith(target: Candidate['target'], { plug }: Candidate['state']): ToolId[] {
   switch (target.kind) {
     case 'wire':
+    case 'frequency':
+    case 'duty':
     case 'between':
       return plug === 'connected' ? ['meter', 'back-probe'] : ['meter'];
     case 'ohms':

@@ -14,6 +14,10 @@ export function howTo({ target, state }: Candidate): Message {
       return say('weighing.capture-at-the-plug');
     case 'scan':
       return withSteps(say('weighing.read-live-data'), state);
+    case 'frequency':
+      return withSteps(say('weighing.read-frequency'), state);
+    case 'duty':
+      return withSteps(say('weighing.read-duty'), state);
     case 'engine-flow':
       return withSteps(say('weighing.work-out-engine-flow'), state);
     case 'gauge':

@@ -3,7 +3,7 @@ import { sentIn } from '../../../measure/transfer/index.ts';
 import { lineSeen, type CaseFile } from '../../checks/index.ts';
 
 /** What a fast capture showed of the line, as a reason for or against a cause. */
-export function lineSaid(caseFile: Pick<CaseFile, 'sweeps' | 'profile'>): Message {
+export function lineSaid(caseFile: Pick<CaseFile, 'sweeps' | 'isolation' | 'profile'>): Message {
   const seen = lineSeen(caseFile);
   const isAsSent = seen === sentIn(caseFile.profile);
   switch (seen) {

@@ -1,6 +1,7 @@
 import { say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
 import {
   isOnSensor,
+  isPulses,
   isTarget,
   type Lane,
   type MachineState,
@@ -79,7 +80,7 @@ function cautions({ target, state }: Candidate, family: FamilyId): Message[] {
         : [LOOSE_OBJECTS];
   }
   if (target.kind === 'sweep') return cautionsFor({ kind: 'scan' }, state, family);
-  if (target.kind === 'capture')
+  if (target.kind === 'capture' || isPulses(target))
     return cautionsFor({ kind: 'wire', lane: 'signal', place: 'plug' }, state, family);
   if (target.kind === 'engine-flow') return cautionsFor({ kind: 'scan' }, state, family);
   if (isTarget(target)) return cautionsFor(target, state, family);

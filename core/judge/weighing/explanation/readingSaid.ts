@@ -1,5 +1,13 @@
-import { measured, ohms, say, volts, type Message, type Quantity } from '../../../measure/message/index.ts';
-import { numberOf, shownOf, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
+import {
+  fixed,
+  measured,
+  ohms,
+  say,
+  volts,
+  type Message,
+  type Quantity,
+} from '../../../measure/message/index.ts';
+import { hertzSaid, numberOf, shownOf, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
 import { conditionsSaid } from '../../../machine/places/index.ts';
 import { observationOf, type ObservationMade } from '../../../record/observation/index.ts';
 import { gaugeAgainstSensor, type CaseFile } from '../../checks/index.ts';
@@ -35,6 +43,8 @@ export function shownOn(
 ): Quantity {
   if (kind === 'wire' || kind === 'between')
     return volts(rounded(reads, Math.abs(reads) < MILLIVOLTS_BELOW_VOLTS ? 0.001 : 0.01));
+  if (kind === 'frequency') return hertzSaid(rounded(reads, 0.1));
+  if (kind === 'duty') return fixed(rounded(reads, 0.1), 1, '%');
   if (kind === 'ohms') return ohms(reads < 1000 ? rounded(reads, 0.1) : Number(reads.toPrecision(3)));
   // A scale goes a little past the sensor's range; what is shown does not.
   const shown = Math.min(profile.highest, Math.max(profile.lowest, reads));

@@ -26,8 +26,11 @@ export const normal = (distance: number, sigma: number): number =>
   Math.exp(-0.5 * (distance / sigma) ** 2) / (sigma * SQRT_TWO_PI);
 /** So many standard deviations away, nothing is left of a normal distribution that a slip would not be likelier by far. */
 const NOTHING_LEFT = 9;
-/** Most of what may be wrong predicts something far away, and an exponential is what this costs. */
-function usual(distance: number, sigma: number): number {
+/**
+ * Density of what lies at a distance from what is predicted, where now and then a machine differs by more. Most of what may be wrong
+ * predicts something far away, and an exponential is what this costs.
+ */
+export function usual(distance: number, sigma: number): number {
   const away = Math.abs(distance) / sigma;
   if (away > NOTHING_LEFT * UNUSUAL_FACTOR) return 0;
   const unusual = UNUSUAL_SHARE * normal(distance, UNUSUAL_FACTOR * sigma);

@@ -4,6 +4,7 @@ import {
   lanesIn,
   type AnyEvidence,
   type BetweenReading,
+  type PulsesReading,
   type ScanReading,
   type WireReading,
 } from '../../../record/evidence/index.ts';
@@ -37,6 +38,7 @@ import {
   voltsLikelihood,
 } from './readingLikelihood.ts';
 import { MISTAKEN_OHMS, ohmsLikelihood } from './ohmsLikelihood.ts';
+import { pulsesLikelihood } from './pulsesLikelihood.ts';
 import type { WeighedReading } from '../hypotheses/weighedCase.ts';
 
 const SIGNALS: readonly Lane[] = ['signal', 'second-signal'];
@@ -131,6 +133,10 @@ const WEIGHED: {
     return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely, { seen }) };
   },
 
+  frequency: pulses,
+
+  duty: pulses,
+
   between(reading, { caseFile, answered }) {
     const sigma = fromLimits(meterLimitVolts(reading.volts, caseFile.meter.accuracy));
     const nominal = caseFile.profile.nominalReferenceVolts;
@@ -156,6 +162,12 @@ const WEIGHED: {
     };
   },
 };
+
+/** With nothing fed, a line that stands says nothing. */
+function pulses(reading: PulsesReading, { caseFile, answered }: Weighing): Lists | undefined {
+  const found = keyOn(reading.state) ? pulsesLikelihood(reading, caseFile.profile) : undefined;
+  return found && { floor: found.floor, ...answered(reading, found.likely) };
+}
 
 function onTheWire(reading: WireReading, caseFile: CaseFile): { floor: number; likely: Likely } {
   const act = byItself(reading, caseFile);

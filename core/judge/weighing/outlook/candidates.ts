@@ -13,7 +13,7 @@ import { poweredByItself, type IsolatedSensor } from '../../isolation/index.ts';
 import { observationsFor, type ObservationId } from '../../../record/observation/index.ts';
 import { familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
 import type { Companion } from '../../../measure/companion/index.ts';
-import { isSent, type SensorProfile } from '../../../measure/transfer/index.ts';
+import { isSent, sendsPulses, type SensorProfile } from '../../../measure/transfer/index.ts';
 import { KOEO, drivenStates, fartherHandState, FULL_TRAVEL, REVVED, VALVE_OPEN } from './drivenStates.ts';
 
 /** A reading that could be taken next. */
@@ -95,6 +95,14 @@ export function candidatesFor(
       : []),
     // What a line says that goes to and fro, only a fast capture shows.
     ...(isSent(profile) ? [{ target: { kind: 'capture' }, state: KOEO } as const satisfies Candidate] : []),
+    // And what a meter set to hertz or to percent can say of it.
+    ...(sendsPulses(profile)
+      ? states.flatMap((state) =>
+          (state === states[0] ? (['plug', 'unit'] as const) : (['plug'] as const)).map(
+            (place): Candidate => ({ target: { kind: profile.transfer.form, lane: 'signal', place }, state }),
+          ),
+        )
+      : []),
     ...(alone ? [alone] : []),
     // The air temperature in the same body is a resistor: across its own two pins it is seen by itself.
     ...(companion?.kind === 'temperature' && measured.includes('second-signal')

@@ -1,5 +1,5 @@
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { sameDrive, type Place } from '../../../machine/places/index.ts';
+import { isPulses, sameDrive, type Place } from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import { type Candidate, type Reaches } from './candidates.ts';
 import { KOEO } from './drivenStates.ts';
@@ -22,7 +22,7 @@ const BRIDGE_MINUTES = 2;
 
 /** Where a probe has to get to. */
 export function placesOf(target: { kind: string } & (Candidate['target'] | AnyEvidence)): Place[] {
-  if (target.kind === 'wire') return [target.place];
+  if (target.kind === 'wire' || isPulses(target)) return [target.place];
   if (target.kind !== 'between' && target.kind !== 'ohms') return [];
   const places = [target.from, target.to].map((point) =>
     typeof point === 'string' ? undefined : point.place === 'pin' ? 'plug' : point.place,

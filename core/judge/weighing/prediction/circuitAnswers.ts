@@ -1,4 +1,11 @@
-import { isOnSensor, keyOn, type HarnessWork, type MachineState } from '../../../machine/places/index.ts';
+import {
+  isOnSensor,
+  isPulses,
+  keyOn,
+  type HarnessWork,
+  type MachineState,
+  type Place,
+} from '../../../machine/places/index.ts';
 import { effectsOf, elementDrive, type Effect } from '../../../machine/fault/index.ts';
 import { UP_SHARE } from '../../../machine/limits/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
@@ -113,7 +120,7 @@ export class Answers {
     this.sized.forEach(({ solvedBelow, solvedAbove, past, isAnything }, s) => {
       // Between a line that is read and one that is not, nothing lies.
       let row =
-        this.#sends && (spot.kind === 'scan' || spot.kind === 'telegrams')
+        this.#sends && isSaidOrNot(spot)
           ? solved[past < 0.5 ? solvedBelow : solvedAbove]!
           : mixed(solved[solvedBelow]!, solved[solvedAbove]!, past);
       if (isAnything) {
@@ -286,10 +293,20 @@ export class Answers {
       );
       return sound && isAlike(reads, sound.reads) ? sound : { reads };
     }
+    const togglesAt = (place: Place): boolean =>
+      isToggling(voltsWhile(() => rig.volts({ lane: 'signal', place }, 'battery-negative')));
     if (spot.kind === 'telegrams') {
-      const atPlug = voltsWhile(() => rig.volts({ lane: 'signal', place: 'plug' }, 'battery-negative'));
-      const arrive = !isOther && isToggling(atPlug);
+      const arrive = !isOther && togglesAt('plug');
       const reads = new Float64Array(QUANTITY_NODES).fill(arrive ? 1 : 0);
+      return sound && isAlike(reads, sound.reads) ? sound : { reads };
+    }
+    if (isPulses(spot)) {
+      const arrive = !isOther && togglesAt(spot.place);
+      const reads = Float64Array.from(values, (value) =>
+        arrive ? rounded(this.#sentVolts(value, effects)) : 0,
+      );
+      // A part of another output mostly says nothing that a counter finds, and else anything.
+      if (isOther) return { reads, doubt: reads.map(() => UNLISTED_VOLTS) };
       return sound && isAlike(reads, sound.reads) ? sound : { reads };
     }
     const { middle, half } = averageOf(
@@ -359,8 +376,12 @@ const modelled = (harness: HarnessWork | undefined): HarnessWork | undefined =>
 const keyOf = (spot: CircuitSpot, state: MachineState, axis: Axis): string =>
   JSON.stringify([spot.kind, pointsOf(spot), state.engine === 'key-off', state.plug, state.harness, axis]);
 
+/** Of what is sent: what it says arrives, or nothing does. */
+const isSaidOrNot = (spot: CircuitSpot): boolean =>
+  spot.kind === 'scan' || spot.kind === 'telegrams' || isPulses(spot);
+
 function pointsOf(spot: CircuitSpot): unknown[] {
-  if (spot.kind === 'wire') return [spot.lane, spot.place];
+  if (spot.kind === 'wire' || isPulses(spot)) return [spot.lane, spot.place];
   if (spot.kind === 'scan' || spot.kind === 'telegrams') return [];
   return spot.kind === 'unit-sees' ? [spot.what] : [spot.from, spot.to];
 }

@@ -29,6 +29,8 @@ export function readOn(
       return convertedVolts(rig, 'signal', effects);
     // Only a line that goes to and fro carries any, and that one is read by itself.
     case 'telegrams':
+    case 'frequency':
+    case 'duty':
       return 0;
     case 'unit-sees':
       return seenByUnit(rig, spot.what, effects, sensor);

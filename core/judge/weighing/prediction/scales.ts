@@ -1,4 +1,9 @@
-import type { SensorProfile } from '../../../measure/transfer/index.ts';
+import {
+  arePulses,
+  fullPulses,
+  type PulseTransfer,
+  type SensorProfile,
+} from '../../../measure/transfer/index.ts';
 
 /** What an instrument can show, in steps that it can tell apart; anything past an end is in the last step. */
 export interface Scale {
@@ -70,5 +75,18 @@ export function valueScale({ lowest, highest }: SensorProfile, stepShare: number
   };
 }
 const MARGIN = 0.1;
+
+/** Hertz or percent, from a line that stands, in even steps. */
+export function pulsesScale(transfer: PulseTransfer): Scale {
+  const full = fullPulses(transfer);
+  return {
+    steps: PULSES_STEPS + 1,
+    // One that always stands up stands as well.
+    stepOf: (shown) =>
+      arePulses(transfer.form, shown) ? within((PULSES_STEPS * shown) / full, PULSES_STEPS + 1) : 0,
+    readAt: (step) => (full * step) / PULSES_STEPS,
+  };
+}
+const PULSES_STEPS = 200;
 
 const within = (at: number, steps: number): number => Math.min(steps - 1, Math.max(0, Math.round(at)));

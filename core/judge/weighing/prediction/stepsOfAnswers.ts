@@ -1,8 +1,14 @@
-import { valueAtNominal, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
-import type { Spot } from '../../../machine/places/index.ts';
+import {
+  fullPulses,
+  sendsPulses,
+  valueAtNominal,
+  valueLimitVolts,
+  type SensorProfile,
+} from '../../../measure/transfer/index.ts';
+import { isPulses, type Spot } from '../../../machine/places/index.ts';
 import type { AnswerTable } from './circuitAnswers.ts';
 import type { Places } from './places.ts';
-import { METER_SCALE, OHMS_SCALE, valueScale, type Scale } from './scales.ts';
+import { METER_SCALE, OHMS_SCALE, pulsesScale, valueScale, type Scale } from './scales.ts';
 import { type ShownSteps, VALUE_STEP_SHARE, shownSteps, ANYTHING } from './shownSteps.ts';
 
 /** Of whatever the circuit answers for. */
@@ -12,6 +18,12 @@ export function stepsOfAnswers(
   places: Places,
   profile: SensorProfile,
 ): ShownSteps {
+  if (isPulses({ kind }) && sendsPulses(profile)) {
+    const { nominalReferenceVolts: nominal, transfer } = profile;
+    const scale = pulsesScale(transfer);
+    const perVolt = fullPulses(transfer) / nominal;
+    return shownSteps(scale, table, places, (volts) => scale.stepOf(volts * perVolt));
+  }
   const scale =
     kind === 'scan' ? valueScale(profile, VALUE_STEP_SHARE) : kind === 'ohms' ? OHMS_SCALE : METER_SCALE;
   const stepOf = kind === 'scan' ? liveSteps(profile, scale) : scale.stepOf;

@@ -1,0 +1,56 @@
+import { say } from '../../measure/message/index.ts';
+import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import { arePulses, sendsPulses, toleranceAt, valueOfPulses } from '../../measure/transfer/index.ts';
+import {
+  counterLimit,
+  fromLimits,
+  instrumentSaid,
+  measuredValue,
+  SENSOR_TOLERANCE,
+  type MeasuredValue,
+} from '../../measure/uncertainty/index.ts';
+import { type AnyEvidence, type PulsesReading } from '../../record/evidence/index.ts';
+import type { CaseFile } from './caseFile.ts';
+
+/** What a meter counted, before it has an id. */
+export type SeenPulses = PulsesReading extends infer R
+  ? R extends PulsesReading
+    ? Omit<R, 'id'>
+    : never
+  : never;
+
+/**
+ * The value of what a meter counted, in the unit of what the sensor measures; undefined where it stands, or where this sensor's value
+ * is not in it.
+ */
+export function countedValue(
+  { profile, meter }: Pick<CaseFile, 'profile' | 'meter'>,
+  reading: SeenPulses,
+): MeasuredValue | undefined {
+  if (!sendsPulses(profile) || reading.kind !== profile.transfer.form) return undefined;
+  const { transfer } = profile;
+  const shown = reading.kind === 'duty' ? reading.upPercent : reading.hertz;
+  if (!arePulses(reading.kind, shown)) return undefined;
+  const valueAt = (counted: number) => valueOfPulses({ hertz: counted, upShare: counted / 100 }, transfer);
+  const value = valueAt(shown);
+  const limit = counterLimit(reading.kind, shown);
+  const apart = Math.abs(valueAt(shown + limit) - valueAt(shown - limit)) / 2;
+  return measuredValue(value, [
+    { source: SENSOR_TOLERANCE, standardUncertainty: fromLimits(toleranceAt(value, profile)) },
+    {
+      source: say('doubt.counted-by', { instrument: instrumentSaid(reading.meter ?? meter) }),
+      standardUncertainty: fromLimits(apart),
+    },
+  ]);
+}
+
+/** What was counted last at the plug in a drive, with everything connected as the vehicle has it. */
+export const countedAtPlug = (readings: readonly AnyEvidence[], drive: Drive): PulsesReading | undefined =>
+  readings.findLast(
+    (one): one is PulsesReading =>
+      (one.kind === 'frequency' || one.kind === 'duty') &&
+      one.place === 'plug' &&
+      one.state.plug === 'connected' &&
+      one.state.harness === undefined &&
+      sameDrive(one.state, drive),
+  );
