@@ -10,7 +10,9 @@ import {
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
 import { type AnyEvidence, type PulsesReading } from '../../record/evidence/index.ts';
+import { expectedPulses, fitOf, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
+import { expectationContext } from './expectationContext.ts';
 
 /** What a meter counted, before it has an id. */
 export type SeenPulses = PulsesReading extends infer R
@@ -29,7 +31,7 @@ export function countedValue(
 ): MeasuredValue | undefined {
   if (!sendsPulses(profile) || reading.kind !== profile.transfer.form) return undefined;
   const { transfer } = profile;
-  const shown = reading.kind === 'duty' ? reading.upPercent : reading.hertz;
+  const shown = shownOf(reading);
   if (!arePulses(reading.kind, shown)) return undefined;
   const valueAt = (counted: number) => valueOfPulses({ hertz: counted, upShare: counted / 100 }, transfer);
   const value = valueAt(shown);
@@ -43,6 +45,19 @@ export function countedValue(
     },
   ]);
 }
+
+/** Where it stands against what a sound machine would show; undefined where nothing can be expected. */
+export function fitOfCounted(reading: SeenPulses, caseFile: CaseFile): Fit | undefined {
+  const { state } = reading;
+  if (state.harness || state.plug !== 'connected') return undefined;
+  const expected = expectedPulses(state, expectationContext(caseFile));
+  if (expected?.kind !== reading.kind) return undefined;
+  const shown = shownOf(reading);
+  return fitOf(shown, expected, counterLimit(reading.kind, shown));
+}
+
+const shownOf = (reading: SeenPulses): number =>
+  reading.kind === 'duty' ? reading.upPercent : reading.hertz;
 
 /** What was counted last at the plug in a drive, with everything connected as the vehicle has it. */
 export const countedAtPlug = (readings: readonly AnyEvidence[], drive: Drive): PulsesReading | undefined =>

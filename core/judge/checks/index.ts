@@ -24,7 +24,7 @@ export { pairSaid, type ComparedPair } from './pairSaid.ts';
 export { trackPairSaid } from './trackPairSaid.ts';
 export { comparisonsIn, type Pair } from './comparisons.ts';
 export { sourceSaid, type Source, type SourceName } from './comparedSources.ts';
-export { countedValue, type SeenPulses } from './countedValue.ts';
+export { countedValue, fitOfCounted, type SeenPulses } from './countedValue.ts';
 export { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
 export { readingLimitVolts } from './readingLimit.ts';
 export { supplyIsGood } from './supplyIsGood.ts';

@@ -8,8 +8,8 @@ const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '−', '0', '.'] as c
 
 export interface KeypadProps {
   jobId: string;
-  /** The instrument gives volts here, so millivolts get a key of their own. */
-  electrical: boolean;
+  /** What the instrument may well show here beside a bare number: it gets a key of its own. */
+  unit: 'mV' | 'Hz' | '%' | undefined;
   /** As wide as what it stands in. */
   wide?: boolean;
   onDraft: (draft: string) => void;
@@ -17,13 +17,7 @@ export interface KeypadProps {
 }
 
 /** Big keys for a gloved hand; they type into the same line as the keyboard. */
-export const Keypad = memo(function Keypad({
-  jobId,
-  electrical,
-  wide = false,
-  onDraft,
-  onSave,
-}: KeypadProps) {
+export const Keypad = memo(function Keypad({ jobId, unit, wide = false, onDraft, onSave }: KeypadProps) {
   const draft = useDraft(jobId);
   return (
     <Box
@@ -47,10 +41,8 @@ export const Keypad = memo(function Keypad({
         </Key>
       </Box>
       <Box sx={{ gridColumn: 4, gridRow: 2, display: 'grid' }}>
-        {electrical ? (
-          <Key onPress={() => onDraft(t('ui-sheet.mv', { draft: draft.replace(/\s*m?V$/iu, '') }))}>
-            {t('ui-sheet.mv-2')}
-          </Key>
+        {unit ? (
+          <Key onPress={() => onDraft(`${draft.replace(/\s*(?:m?V|k?Hz|%)$/iu, '')} ${unit}`)}>{unit}</Key>
         ) : (
           <Key label={t('ui-sheet.clear')} onPress={() => onDraft('')}>
             C

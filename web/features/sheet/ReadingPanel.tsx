@@ -32,6 +32,7 @@ import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { overdueWords } from './instrumentInHand.ts';
 import { meaningOf } from './meaning.ts';
+import { countedBand } from './countedBand.ts';
 import { budgetOf } from './budgetOf.ts';
 import { useDraft } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
@@ -55,6 +56,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const { sheet, state, target, units, keypad, instrument, takenWith, onTakeBack, onCorrect } = props;
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
+  const counts = countedBand(target, state, context);
   const taken = sheet.standing
     .filter(isTakenReading)
     .filter(isAtOnePoint)
@@ -85,6 +87,14 @@ export function ReadingPanel(props: ReadingPanelProps) {
         ) : (
           <Typography>
             <Said message={whyNoExpectation(target, state, context)} />
+          </Typography>
+        )}
+        {counts && (
+          <Typography>
+            {t('ui-sheet.expect-counted')}{' '}
+            <Box component="strong" sx={{ fontFamily: NUMERALS }}>
+              {t('ui-sheet.counted-to', { lowest: valueSaid(counts.low), highest: valueSaid(counts.high) })}
+            </Box>
           </Typography>
         )}
         <KnownGood {...{ sheet, target, state, units }} />

@@ -51,6 +51,7 @@ import { useEntry } from './useEntry.ts';
 import { useGoTo } from './useGoTo.ts';
 import { useInHand } from './useInHand.ts';
 import { useLanesForm } from './useLanesForm.ts';
+import { unitKey } from './unitKey.ts';
 import { useSheet, type Sheet } from './useSheet.ts';
 import { useSheetKeys } from './useSheetKeys.ts';
 import { WhatIfPanel } from './WhatIfPanel.tsx';
@@ -344,7 +345,7 @@ const LoadedSheet = memo(function LoadedSheet({ sheet, newest, away }: LoadedShe
             keypad={
               screen !== 'laptop' &&
               section === 'reading' && (
-                <ThumbPad jobId={jobId} electrical={selected.kind === 'wire'} onDraft={type} onSave={save} />
+                <ThumbPad jobId={jobId} unit={unitKey(selected, caseFile)} onDraft={type} onSave={save} />
               )
             }
           />

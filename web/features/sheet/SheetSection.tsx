@@ -24,6 +24,7 @@ import { recordLines } from './recordLines.ts';
 import { RepairPanel } from './RepairPanel.tsx';
 import type { Section } from './sections.ts';
 import { correctionStarted, stateSet } from './sheetSlice.ts';
+import { unitKey } from './unitKey.ts';
 import { TakenWith } from './TakenWith.tsx';
 import type { EntryActions } from './useEntry.ts';
 import { useInHand } from './useInHand.ts';
@@ -101,12 +102,7 @@ export function SheetSection({
           keypad={
             // Narrower, it stands with the line that it types into.
             screen === 'laptop' && (
-              <Keypad
-                jobId={job.id}
-                electrical={selected.kind === 'wire'}
-                onDraft={onDraft}
-                onSave={onSave}
-              />
+              <Keypad jobId={job.id} unit={unitKey(selected, caseFile)} onDraft={onDraft} onSave={onSave} />
             )
           }
           onTakeBack={entry.takeBack}

@@ -21,6 +21,22 @@ test('a signal at a rail is no pressure', () => {
   expect(meaningOf(signal(0.02), caseFile, units).conversion).toContain('no pressure gives that');
 });
 
+test('what a meter counts is a value with its doubt, and stands against what is expected', () => {
+  const points = [
+    { hertz: 80, value: 20 },
+    { hertz: 138, value: 105 },
+  ];
+  const sends = exampleCase([], { profile: { ...MPX4250A, transfer: { form: 'frequency', points } } });
+  const counted = (hertz: number) =>
+    ({ kind: 'frequency', lane: 'signal', place: 'plug', hertz, state: koeo }) as const;
+  // 20 + 55.5 · 85 / 58 = 101.3 kPa.
+  expect(meaningOf(counted(135.5), sends, units)).toMatchObject({ fit: 'as-expected' });
+  expect(meaningOf(counted(135.5), sends, units).conversion).toMatch(/^101\.3 kPa absolute.*k = 2\)$/u);
+  expect(meaningOf(counted(107), sends, units)).toMatchObject({ fit: 'below' });
+  expect(meaningOf(counted(0), sends, units)).toMatchObject({ fit: 'below', conversion: undefined });
+  expect(meaningOf(counted(135.5), caseFile, units)).toMatchObject({ fit: undefined, conversion: undefined });
+});
+
 test('a gauge in vacuum is judged in absolute pressure', () => {
   const idle = { ...koeo, engine: 'idle' } as const;
   const gauge = { kind: 'gauge', tap: 'manifold', pressureKpa: 64, basis: 'vacuum', state: idle } as const;

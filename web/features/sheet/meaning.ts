@@ -10,6 +10,7 @@ import {
 } from '@lettura/core/measure/quantity';
 import {
   countedValue,
+  fitOfCounted,
   fitOfReading,
   valueOfSignal,
   signalAtRail,
@@ -34,7 +35,11 @@ export interface Meaning {
 /** What a reading says at once, before anything is weighed. */
 export function meaningOf(reading: SeenReading | SeenPulses, caseFile: CaseFile, units: Units): Meaning {
   if (reading.kind === 'frequency' || reading.kind === 'duty')
-    return { expectation: undefined, fit: undefined, conversion: countedInWords(reading, caseFile, units) };
+    return {
+      expectation: undefined,
+      fit: fitOfCounted(reading, caseFile),
+      conversion: countedInWords(reading, caseFile, units),
+    };
   return {
     ...fitOfReading(reading, caseFile),
     conversion: conversionOf(reading, caseFile, units),

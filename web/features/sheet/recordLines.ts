@@ -1,11 +1,11 @@
-import { instrumentsNamed, type Instrument, type Reading } from '@lettura/contract';
-import { isTarget } from '@lettura/core/machine/places';
+import { instrumentsNamed, isTakenReading, type Instrument, type Reading } from '@lettura/contract';
 import { codesNow } from '@lettura/core/record/onBoard';
 import type { Fit } from '@lettura/core/judge/expectation';
 import { conditionsInWords, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import { dayAndClock } from '../../ui/when.ts';
 import type { Units } from '../../ui/units.ts';
 import { t } from '../../ui/words.ts';
+import { isAtOnePoint } from './atPoint.ts';
 import { meaningOf } from './meaning.ts';
 import type { Sheet } from './useSheet.ts';
 
@@ -58,11 +58,7 @@ function inBrief(reading: Reading): string | undefined {
 }
 
 const fitInRecord = (reading: Reading, { caseFile }: RecordedSheet, units: Units): Fit | undefined =>
-  reading.kind === 'wire' || reading.kind === 'scan' || reading.kind === 'gauge'
-    ? isTarget(reading)
-      ? meaningOf(reading, caseFile, units).fit
-      : undefined
-    : undefined;
+  isTakenReading(reading) && isAtOnePoint(reading) ? meaningOf(reading, caseFile, units).fit : undefined;
 
 const takersOf = (reading: Reading, instruments: readonly Instrument[]): string[] =>
   instrumentsNamed(reading).flatMap((id) => instruments.find((one) => one.id === id)?.name ?? []);

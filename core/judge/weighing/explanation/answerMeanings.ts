@@ -1,6 +1,6 @@
 import { list, sameMessage, say, type Message } from '../../../measure/message/index.ts';
-import { isTarget } from '../../../machine/places/index.ts';
-import { expectedReading } from '../../expectation/index.ts';
+import { isPulses, isTarget } from '../../../machine/places/index.ts';
+import { expectedPulses, expectedReading } from '../../expectation/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import { expectationContext, LINE_SEEN, type CaseFile } from '../../checks/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
@@ -162,6 +162,8 @@ const isVolts = ({ target }: Pick<Candidate, 'target'>): boolean =>
 
 /** What a sound machine shows there. */
 function bandOf({ target, state }: Candidate, caseFile: CaseFile) {
+  if (target.kind !== 'observation' && isPulses(target))
+    return expectedPulses(state, expectationContext(caseFile));
   if (
     target.kind === 'observation' ||
     target.kind === 'sweep' ||

@@ -1,5 +1,5 @@
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { keyOn, type Lane, type MachineState, type Place } from '../../../machine/places/index.ts';
+import { isPulses, keyOn, type Lane, type MachineState, type Place } from '../../../machine/places/index.ts';
 import type { Joint } from '../../../machine/wiring/index.ts';
 
 /** The places that a joint of the loom lies between. */
@@ -19,7 +19,7 @@ export function besideJoint(joint: Joint): readonly Place[] {
 
 /** Whether a reading was taken there and in such a state, nothing else clipped on. */
 export const isAt = (reading: AnyEvidence, lane: Lane, place: Place, state: MachineState): boolean =>
-  reading.kind === 'wire' &&
+  (reading.kind === 'wire' || isPulses(reading)) &&
   reading.lane === lane &&
   reading.place === place &&
   keyOn(reading.state) &&

@@ -9,6 +9,7 @@ import {
   type MachineState,
   type Place,
 } from '../../../machine/places/index.ts';
+import { sendsPulses } from '../../../measure/transfer/index.ts';
 import { movedState } from '../../../machine/family/index.ts';
 import { isGrounded, ohmsToGround, supplyIsGood, type CaseFile } from '../../checks/index.ts';
 import { NEIGHBOURS_OFF, toGround, type Candidate } from '../outlook/candidates.ts';
@@ -44,7 +45,7 @@ export function gateItems(
   caseFile: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
-  const { family, readings, isolation } = caseFile;
+  const { family, profile, readings, isolation } = caseFile;
   // By the very limits that the lanes are drawn with: nothing is good in one place and suspect in the other.
   const isGood = (reading: AnyEvidence, lane: Lane) =>
     reading.kind === 'wire' && supplyIsGood(lane, reading, caseFile);
@@ -55,7 +56,14 @@ export function gateItems(
   const read = (lane: Lane, place: Place, label: Message, state = KOEO): GateItem => ({
     label,
     state: newest(lane, place, state) ? 'proven' : 'missing',
-    reading: { target: { kind: 'wire', lane, place }, state },
+    reading: {
+      // Of pulses the volts are an average that tells little.
+      target:
+        lane === 'signal' && sendsPulses(profile)
+          ? { kind: profile.transfer.form, lane, place }
+          : { kind: 'wire', lane, place },
+      state,
+    },
   });
   const good = (lane: Lane): GateItem => {
     const item = read(lane, 'plug', say('gate.good-at-plug', { lane: laneSaid(lane) }));
