@@ -1,11 +1,17 @@
 import { afterAll, expect, test } from 'vitest';
+import { serialLine } from '../server/onBoard/serialLine.ts';
 import { simulatedVehicle } from '../server/onBoard/simulatedVehicle.ts';
 import { opened } from './application.ts';
 import { noAccessibilityFault, openJob, section, toJobs } from './steps.ts';
 
 const standIn = await simulatedVehicle();
-const { app, page, complaints } = await opened({ liveData: `slcan://127.0.0.1:${standIn.port}` });
-afterAll(() => standIn.close());
+// By an adapter on a serial line; behind a socket the vehicle is asked in sentInTelegrams.
+const line = await serialLine(standIn.port);
+const { app, page, complaints } = await opened({ liveData: `slcan://${line.device}` });
+afterAll(() => {
+  line.close();
+  return standIn.close();
+});
 
 const vehicle = () => page.getByRole('region', { name: 'From the vehicle' });
 const engine = () => vehicle().getByRole('region', { name: 'Control unit 7E8' });
@@ -32,9 +38,9 @@ test('the vehicle is asked for its codes, and they go into the job with one pres
   await vehicle().getByRole('button', { name: 'Take into the job' }).click();
   await expect.poll(() => page.getByLabel('Codes, stored or pending').inputValue()).toBe('P0107');
   await section(page, 'Record');
-  const line = page.getByRole('button', { name: /Vehicle asked/u });
-  await expect.poll(() => line.innerText()).toContain('P0107');
-  await line.click();
+  const asked = page.getByRole('button', { name: /Vehicle asked/u });
+  await expect.poll(() => asked.innerText()).toContain('P0107');
+  await asked.click();
   await page
     .getByText(/Unit 7E8: stored P0107; pending P0107; permanent P0107; not finished/u)
     .first()
@@ -108,6 +114,17 @@ test('key off: what is wrong is said with what to do, and the last answer stands
     .waitFor();
   await engine().getByText('No code stored').waitFor();
   standIn.behave('usual');
+  await vehicle().getByRole('button', { name: 'Ask again' }).click();
+  await vehicle().getByText(/The vehicle does not answer/u).waitFor({ state: 'detached' });
+});
+
+test('the adapter is pulled out: that it does not answer is said, and the last answer stands', async () => {
+  line.unplug();
+  await vehicle().getByRole('button', { name: 'Ask again' }).click();
+  await vehicle()
+    .getByText(/The vehicle does not answer: .*(?:the connection was closed|\/dev\/).*then try again\./u)
+    .waitFor();
+  await engine().getByText('No code stored').waitFor();
 });
 
 test('a practice job has its own machine, and does not ask another one', async () => {

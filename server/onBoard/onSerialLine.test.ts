@@ -1,10 +1,9 @@
-import { spawn } from 'node:child_process';
-import { connect } from 'node:net';
 import { LIVE_ITEM_IDS } from '@lettura/core/machine/live';
 import { inWords } from '@lettura/words';
 import { pino } from 'pino';
 import { afterEach, expect, test, vi } from 'vitest';
 import { feedPlace } from '../feeds/protocols.ts';
+import { serialLine, type SerialLine } from './serialLine.ts';
 import { simulatedVehicle } from './simulatedVehicle.ts';
 import { VehicleFeed } from './vehicleFeed.ts';
 
@@ -15,21 +14,12 @@ afterEach(async () => {
 });
 const eventually = (holds: () => void) => vi.waitFor(holds, { timeout: 30_000 });
 
-/** A terminal of its own, with the stand-in at its far end: what an adapter on a serial line is to whoever opens its device. */
-async function vehicleOnALine(): Promise<{ device: string; unplug: () => void }> {
+async function vehicleOnALine(): Promise<SerialLine> {
   const vehicle = await simulatedVehicle();
   open.push(() => vehicle.close());
-  const far = spawn('script', ['-qfec', 'stty raw -echo; tty; sleep 300', '/dev/null']);
-  open.push(() => far.kill());
-  const device = await new Promise<string>((resolve, reject) => {
-    far.once('error', reject);
-    far.stdout.once('data', (text: Buffer) => resolve(text.toString().trim()));
-  });
-  const socket = connect({ host: '127.0.0.1', port: vehicle.port });
-  open.push(() => socket.destroy());
-  far.stdout.pipe(socket);
-  socket.pipe(far.stdin);
-  return { device, unplug: () => far.kill() };
+  const line = await serialLine(vehicle.port);
+  open.push(line.close);
+  return line;
 }
 
 const followedOn = (device: string): VehicleFeed => {
