@@ -115,7 +115,9 @@ test('key off: what is wrong is said with what to do, and the last answer stands
   await engine().getByText('No code stored').waitFor();
   standIn.behave('usual');
   await vehicle().getByRole('button', { name: 'Ask again' }).click();
-  await vehicle().getByText(/The vehicle does not answer/u).waitFor({ state: 'detached' });
+  await vehicle()
+    .getByText(/The vehicle does not answer/u)
+    .waitFor({ state: 'detached' });
 });
 
 test('the adapter is pulled out: that it does not answer is said, and the last answer stands', async () => {
