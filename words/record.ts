@@ -28,7 +28,7 @@ import {
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
 import { roadSaid, followUpSaid } from '@lettura/core/record/followUp';
 import { monitorSaid, unitSaid } from '@lettura/core/record/onBoard';
-import { shownOf, type AnyEvidence, type Evidence } from '@lettura/core/record/evidence';
+import { shownOf, type AnyEvidence, type Evidence, type PulsesReading } from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
 import { recordedCause } from './causeInRecord.ts';
@@ -121,7 +121,7 @@ export function recordWords(language: Language, units: Units) {
   };
 
   /** The value of a reading as it is pinned on the sheet. */
-  const value = (reading: Reading | Evidence): string => {
+  const value = (reading: Reading | Evidence | PulsesReading): string => {
     if ('state' in reading) return taken(reading);
     switch (reading.kind) {
       case 'observation': {
@@ -140,7 +140,7 @@ export function recordWords(language: Language, units: Units) {
   };
 
   /** A gauge is shown on the basis that it counts in, and live data with the digits that it has. */
-  const taken = (reading: TakenReading | Evidence): string => {
+  const taken = (reading: TakenReading | Evidence | PulsesReading): string => {
     if (reading.kind === 'gauge')
       return `${formatPressure(reading.pressureKpa, gaugeUnit(reading.basis, units))} ${BASIS[reading.basis]}`;
     if (reading.kind !== 'scan') return words.value(shownOf(reading));

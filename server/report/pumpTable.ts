@@ -6,7 +6,8 @@ import {
   type CaseFile,
   type ReadPumpPoint,
 } from '@lettura/core/judge/checks';
-import { pumpSettingSaid, type Target } from '@lettura/core/machine/places';
+import { expectedPulsesSaid } from '@lettura/core/judge/expectation';
+import { isPulses, pumpSettingSaid, type Target } from '@lettura/core/machine/places';
 import { say, verbatim } from '@lettura/core/measure/message';
 import { measurandSaid, shownUnit, type PressureUnit } from '@lettura/core/measure/quantity';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
@@ -18,7 +19,7 @@ import type { ReportWords } from './reportWords.ts';
 
 /** The signal at a setting of the pump: it stands in the pump table, and needs no part of its own. */
 export const isPumpStep = (one: Reading): boolean =>
-  one.kind === 'wire' &&
+  (one.kind === 'wire' || isPulses(one)) &&
   one.lane === 'signal' &&
   one.place === 'plug' &&
   one.state.plug === 'connected' &&
@@ -30,6 +31,9 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
   const { profile, ambient } = caseFile;
   const points = readPumpSteps(caseFile, COMMON_VACUUM_GAUGE);
   if (points.length === 0) return [];
+  const drawn = points.flatMap((point) =>
+    point.reading.kind === 'wire' ? [{ point, volts: point.reading.volts }] : [],
+  );
   const zero = profile.measures === 'absolute-pressure' ? ambient?.pressureKpaAbs : 0;
   return [
     heading(said(say('ui-report.pump-steps'))),
@@ -40,20 +44,21 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
       points.map((point) => stepRow(point, caseFile, words)),
       ['*', 90, 60, 160],
     ),
-    ...(zero === undefined
+    // What is counted has no place on a curve of volts.
+    ...(zero === undefined || drawn.length === 0
       ? []
       : [
           picture(
             curvePicture(
               profile,
-              points.map((point) => ({
+              drawn.map(({ point, volts }) => ({
                 value: zero + point.kpaAboveAmbient,
-                volts: point.reading.volts,
+                volts,
                 isOff: isPumpStepDoubtful(point),
               })),
               unit,
               {
-                described: said(say('ui-report.curve-and-steps', { count: points.length })),
+                described: said(say('ui-report.curve-and-steps', { count: drawn.length })),
                 value: said(
                   say('ui-report.value-axis', {
                     measurand: measurandSaid(profile.measures),
@@ -68,14 +73,18 @@ export function pumpTable({ caseFile }: ReportFacts, words: ReportWords, unit: P
   ];
 
   function stepRow(
-    { kpaAboveAmbient, reading, expected, judged }: ReadPumpPoint,
+    { kpaAboveAmbient, reading, expected, counts, judged }: ReadPumpPoint,
     of: CaseFile,
     by: ReportWords,
   ): string[] {
     const target: Target = { kind: 'wire', lane: 'signal', place: 'plug' };
     return [
       by.say(pumpSettingSaid(kpaAboveAmbient)),
-      expected ? record.expectation(expected, target, of.ambient) : '',
+      expected
+        ? record.expectation(expected, target, of.ambient)
+        : counts
+          ? by.say(expectedPulsesSaid(counts))
+          : '',
       record.value(reading),
       judged ? by.say(pumpStepSaid(judged, profile.measures)) : '',
     ];

@@ -1,6 +1,6 @@
 import type { ProvenRepair, Reading } from '@lettura/contract';
 import type { MachineState, Target } from '@lettura/core/machine/places';
-import type { Evidence } from '@lettura/core/record/evidence';
+import type { Evidence, PulsesReading } from '@lettura/core/record/evidence';
 import type { Expectation } from '@lettura/core/judge/expectation';
 import { formatPressure, fromKpaAbs, type Ambient, type AmbientSource } from '@lettura/core/measure/quantity';
 import type { CauseClass } from '@lettura/core/judge/weighing';
@@ -17,7 +17,7 @@ const inUnits = (units: Units): RecordWords => recordWords(LANGUAGE, units);
 const anyUnits = inUnits({ absolute: 'kPa', vacuum: 'kPa' });
 
 /** The value of a reading as it is pinned on the sheet. */
-export const valueInWords = (reading: Reading | Evidence, units: Units): string =>
+export const valueInWords = (reading: Reading | Evidence | PulsesReading, units: Units): string =>
   inUnits(units).value(reading);
 /** The state with the setting of a pump. */
 export const conditionsInWords = (state: MachineState, units: Units): string =>

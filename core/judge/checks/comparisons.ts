@@ -1,5 +1,5 @@
 import { sameMessage, type Message } from '../../measure/message/index.ts';
-import { type Drive } from '../../machine/places/index.ts';
+import { sameDrive, type Drive } from '../../machine/places/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
 import {
   compareValues,
@@ -53,7 +53,7 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   }
   const sensor = signal && valueOfSignal(caseFile, signal);
   const others = [...mechanical, ...live];
-  const counted = countedAtPlug(caseFile.isolation, drive);
+  const counted = countedAtPlug(caseFile.isolation, (state) => sameDrive(state, drive));
   const sent = counted && countedValue(caseFile, counted);
   if (sent) {
     const own: Source = { name: 'sensor', measured: sent };

@@ -1,5 +1,5 @@
 import { say } from '../../measure/message/index.ts';
-import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import type { MachineState } from '../../machine/places/index.ts';
 import { arePulses, sendsPulses, toleranceAt, valueOfPulses } from '../../measure/transfer/index.ts';
 import {
   counterLimit,
@@ -59,13 +59,16 @@ export function fitOfCounted(reading: SeenPulses, caseFile: CaseFile): Fit | und
 const shownOf = (reading: SeenPulses): number =>
   reading.kind === 'duty' ? reading.upPercent : reading.hertz;
 
-/** What was counted last at the plug in a drive, with everything connected as the vehicle has it. */
-export const countedAtPlug = (readings: readonly AnyEvidence[], drive: Drive): PulsesReading | undefined =>
+/** What was counted last at the plug in the states asked for, with everything connected as the vehicle has it. */
+export const countedAtPlug = (
+  readings: readonly AnyEvidence[],
+  inState: (state: MachineState) => boolean,
+): PulsesReading | undefined =>
   readings.findLast(
     (one): one is PulsesReading =>
       (one.kind === 'frequency' || one.kind === 'duty') &&
       one.place === 'plug' &&
       one.state.plug === 'connected' &&
       one.state.harness === undefined &&
-      sameDrive(one.state, drive),
+      inState(one.state),
   );

@@ -9,7 +9,7 @@ const step = (
 ): Pick<PumpPoint, 'expected' | 'reading' | 'judged'> => ({
   judged,
   expected: { of: 'volts', lowest: middle - 0.05, highest: middle + 0.05 } as PumpPoint['expected'],
-  reading: volts === undefined ? undefined : ({ volts } as PumpPoint['reading']),
+  reading: volts === undefined ? undefined : ({ kind: 'wire', volts } as PumpPoint['reading']),
 });
 
 test('three steps that should move the signal, and it stands still: no response', () => {

@@ -22,7 +22,7 @@ export function noResponse(
 ): NoResponse | undefined {
   // On a rail, or without its supply, the circuit is looked at first: it says nothing of the pump.
   const read = points.flatMap(({ expected, reading, judged }) =>
-    expected?.of === 'volts' && reading && judged?.ok !== false
+    expected?.of === 'volts' && reading?.kind === 'wire' && judged?.ok !== false
       ? [{ volts: reading.volts, middle: (expected.lowest + expected.highest) / 2 }]
       : [],
   );

@@ -106,8 +106,8 @@ test('settings on record stay in the table when the steps change, each once', ()
       state: pumpState(kpa),
     }) as const;
   const readings = [at(-16.931945, 1), at(-20, 2), at(-20, 3)];
-  expect(pumpSettings({ readings }, [0, -20, -40])).toEqual([0, -16.931945, -20, -40]);
-  expect(pumpSettings({ readings: [] }, [0, -20])).toEqual([0, -20]);
+  expect(pumpSettings({ readings, isolation: [] }, [0, -20, -40])).toEqual([0, -16.931945, -20, -40]);
+  expect(pumpSettings({ readings: [], isolation: [] }, [0, -20])).toEqual([0, -20]);
 });
 
 test('of a sensor that sends telegrams no step is judged by the average that a meter shows', () => {

@@ -1,5 +1,5 @@
 import { isPumpedDown } from '../../machine/family/index.ts';
-import { type MachineState } from '../../machine/places/index.ts';
+import { isPulses, type MachineState } from '../../machine/places/index.ts';
 import { fromKpa, toKpa, type PressureUnit } from '../../measure/quantity/index.ts';
 import type { CaseFile } from './caseFile.ts';
 
@@ -45,9 +45,12 @@ function roundStep(step: number): number {
 export const SAME_SETTING_KPA = 0.01;
 
 /** The steps asked for, and beside them every setting that is on record: a change of unit or count hides no reading. */
-export function pumpSettings({ readings }: Pick<CaseFile, 'readings'>, steps: readonly number[]): number[] {
+export function pumpSettings(
+  { readings, isolation }: Pick<CaseFile, 'readings' | 'isolation'>,
+  steps: readonly number[],
+): number[] {
   const settings = [...steps];
-  for (const { state } of readings) {
+  for (const { state } of [...readings, ...isolation.filter(isPulses)]) {
     if (state.stimulus?.kind !== 'pump') continue;
     const { kpaAboveAmbient } = state.stimulus;
     if (!settings.some((kpa) => Math.abs(kpa - kpaAboveAmbient) < SAME_SETTING_KPA)) {

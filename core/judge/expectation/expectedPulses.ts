@@ -1,5 +1,7 @@
+import { fixed, say, type Message } from '../../measure/message/index.ts';
 import { fullPulses, sendsPulses, signalFromValue } from '../../measure/transfer/index.ts';
 import type { MachineState, PulsesKind } from '../../machine/places/index.ts';
+import { hertzSaid } from '../../record/evidence/index.ts';
 import type { Expectation, ExpectationContext } from './expectation.ts';
 import { expectedReading } from './expectedReading.ts';
 
@@ -10,6 +12,12 @@ export interface ExpectedPulses {
   highest: number;
   reason: Expectation['reason'];
 }
+
+/** The band as a meter that counts shows it. */
+export const expectedPulsesSaid = ({ kind, lowest, highest }: ExpectedPulses): Message => {
+  const shown = (value: number) => (kind === 'duty' ? fixed(value, 1, '%') : hertzSaid(value));
+  return say('outcome.between', { low: shown(lowest), high: shown(highest) });
+};
 
 /** What a meter counts on the signal of a sound sensor that sends pulses; undefined where nothing can be said of its quantity. */
 export function expectedPulses(state: MachineState, context: ExpectationContext): ExpectedPulses | undefined {

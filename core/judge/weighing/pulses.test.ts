@@ -1,6 +1,14 @@
 import { expect, test } from 'vitest';
 import { exampleCase, EXAMPLE_PROFILE } from '../checks/exampleCase.ts';
-import { comparisonsIn, countedValue, lineSeen } from '../checks/index.ts';
+import {
+  comparisonsIn,
+  countedValue,
+  isPumpStepOff,
+  lineSeen,
+  pumpState,
+  readPumpSteps,
+} from '../checks/index.ts';
+import { COMMON_VACUUM_GAUGE } from '../../measure/uncertainty/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import type { SensorProfile } from '../../measure/transfer/index.ts';
 import type { AnyEvidence, Evidence } from '../../record/evidence/index.ts';
@@ -116,6 +124,20 @@ test('hertz on a part that should give a voltage tell of another part; a steady 
   const caseFile = (hertz: number) => exampleCase(goodSupply(), { isolation: [frequency(hertz)] });
   expect(lineSeen(caseFile(135))).toBe('pulses');
   expect(lineSeen(caseFile(0))).toBeUndefined();
+});
+
+test('a pump step is counted as well: what it should be, what it was, and whether both agree', () => {
+  const at = (kpa: number, hertz: number) => frequency(hertz, pumpState(kpa));
+  const caseFile = exampleCase(goodSupply(), { profile: pressure, isolation: [at(0, 135.5), at(-41, 130)] });
+  const [rest, deep, more] = readPumpSteps(caseFile, COMMON_VACUUM_GAUGE);
+  expect(more).toBeUndefined();
+  // 101 kPa and 41 less: 60 kPa is 107 Hz.
+  expect(deep!.expected).toBeUndefined();
+  expect(deep!.counts!.lowest).toBeLessThan(107);
+  expect(deep!.counts!.highest).toBeGreaterThan(107);
+  expect(rest!.judged).toMatchObject({ ok: true, value: { matters: false } });
+  expect(isPumpStepOff(rest!)).toBe(false);
+  expect(isPumpStepOff(deep!)).toBe(true);
 });
 
 test('what was counted is compared like a voltage, with the doubt of the counter', () => {

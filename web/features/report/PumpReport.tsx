@@ -6,6 +6,7 @@ import TableRow from '@mui/material/TableRow';
 import Box from '@mui/material/Box';
 import { pumpStepSaid, readPumpSteps, type CaseFile } from '@lettura/core/judge/checks';
 import { pumpSettingSaid } from '@lettura/core/machine/places';
+import { expectedPulsesSaid } from '@lettura/core/judge/expectation';
 import { COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
 import { expectationInWords, valueInWords } from '../../ui/inWords.ts';
 import { Said } from '../../ui/Said.tsx';
@@ -36,7 +37,7 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
           </TableRow>
         </TableHead>
         <TableBody>
-          {points.map(({ kpaAboveAmbient, expected, reading, judged }) => (
+          {points.map(({ kpaAboveAmbient, expected, counts, reading, judged }) => (
             <TableRow key={kpaAboveAmbient}>
               <TableCell>
                 <Said message={pumpSettingSaid(kpaAboveAmbient)} />
@@ -49,6 +50,7 @@ export function PumpReport({ caseFile, units }: { caseFile: CaseFile; units: Uni
                     units,
                     ambient,
                   )}
+                {counts && <Said message={expectedPulsesSaid(counts)} />}
               </TableCell>
               <TableCell>{valueInWords(reading, units)}</TableCell>
               <TableCell>{judged && <Said message={pumpStepSaid(judged, profile.measures)} />}</TableCell>

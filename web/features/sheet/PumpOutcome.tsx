@@ -19,8 +19,12 @@ export interface PumpOutcomeProps {
 /** What the steps read so far come to, and where they lie beside the curve; it grows as the table is filled. */
 export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcomeProps) {
   const read = points.filter(({ reading }) => reading);
-  // An average that stays says nothing of what is sent, and has no place on a curve.
-  if (read.length === 0 || isSent(profile)) return null;
+  const drawn = read.flatMap((point) =>
+    point.reading?.kind === 'wire' ? [{ ...point, volts: point.reading.volts }] : [],
+  );
+  // An average that stays says nothing of what is sent, and has no place on a curve; nor has what is counted.
+  const hasCurve = !isSent(profile);
+  if (read.length === 0 || (!hasCurve && read.length === drawn.length)) return null;
   const judged = read.filter(({ judged: one }) => one?.ok);
   const bad = judged.filter(isPumpStepOff).length;
   const still = noResponse(points);
@@ -48,18 +52,17 @@ export function PumpOutcome({ points, profile, ambientKpaAbs, unit }: PumpOutcom
           })}
         </Alert>
       )}
-      <Suspense fallback={<Box sx={{ height: CHART_PX }} />}>
-        <CurveChart
-          profile={profile}
-          unit={unit}
-          heightPx={CHART_PX}
-          points={read.map(({ kpaAboveAmbient, reading }) => ({
-            value: zero + kpaAboveAmbient,
-            volts: reading!.volts,
-          }))}
-          doubtful={read.flatMap((point, i) => (isPumpStepDoubtful(point) ? [i] : []))}
-        />
-      </Suspense>
+      {hasCurve && (
+        <Suspense fallback={<Box sx={{ height: CHART_PX }} />}>
+          <CurveChart
+            profile={profile}
+            unit={unit}
+            heightPx={CHART_PX}
+            points={drawn.map(({ kpaAboveAmbient, volts }) => ({ value: zero + kpaAboveAmbient, volts }))}
+            doubtful={drawn.flatMap((point, i) => (isPumpStepDoubtful(point) ? [i] : []))}
+          />
+        </Suspense>
+      )}
     </Box>
   );
 }

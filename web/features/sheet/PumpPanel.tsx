@@ -18,6 +18,7 @@ import {
 } from '@lettura/core/judge/checks';
 import { useFigureForm } from './figureDigits.ts';
 import { FigureFormChoice } from './FigureFormChoice.tsx';
+import { countedUnit } from './unitKey.ts';
 import { pumpAccuracy } from './pumpInHand.ts';
 import { PumpOutcome } from './PumpOutcome.tsx';
 import { PumpStepsChoice } from './PumpStepsChoice.tsx';
@@ -55,6 +56,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   );
   // In the hand the table comes first: it is chosen once.
   const figures = <FigureFormChoice form={form} choose={chooseForm} />;
+  const counted = countedUnit(profile);
   const mostVolts = Math.max(0, ...points.map(({ expected }) => expected?.highest ?? 0));
   return (
     <Box>
@@ -77,7 +79,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
               {t('ui-sheet.pump', { unit: verbatim(unit), which: down ? t('ui-sheet.vacuum') : '' })}
             </TableCell>
             <TableCell align="right">{t('ui-sheet.expect-2')}</TableCell>
-            <TableCell>{t('ui-sheet.signal-read-v')}</TableCell>
+            <TableCell>{t('ui-sheet.signal-read', { unit: verbatim(counted ?? 'V') })}</TableCell>
             <TableCell sx={WIDE_ONLY}>{t('ui-sheet.sensor-against-pump')}</TableCell>
           </TableRow>
         </TableHead>
@@ -85,7 +87,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
           {points.map((point) => (
             <PumpRow
               key={point.kpaAboveAmbient}
-              {...{ point, unit, units, caseFile, disabled, mostVolts, form }}
+              {...{ point, unit, units, caseFile, disabled, mostVolts, form, counted }}
               isAlone={isPumpStepOff(point) && standsAlone(points)}
               onEnter={(text) => onEnter(pumpedBy(pump, pumpState(point.kpaAboveAmbient)), text)}
             />

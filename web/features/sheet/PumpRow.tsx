@@ -3,11 +3,13 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { fromKpa, type PressureUnit } from '@lettura/core/measure/quantity';
 import { pumpStepSaid, type CaseFile, type PumpPoint } from '@lettura/core/judge/checks';
+import { expectedPulsesSaid } from '@lettura/core/judge/expectation';
 import { useState } from 'react';
 import { NUMERALS } from '../../app/theme.ts';
 import type { FigureForm } from './figureDigits.ts';
 import { StepField } from './StepField.tsx';
 import { NARROW_ONLY, WIDE_ONLY } from '../../ui/wideOnly.ts';
+import { valueInWords } from '../../ui/inWords.ts';
 import { numberIn } from '../../ui/numberIn.ts';
 import { VoltScale } from '../../ui/VoltScale.tsx';
 import { Numeral } from '../../ui/Numeral.tsx';
@@ -26,6 +28,8 @@ interface PumpRowProps {
   /** It disagrees where nearly all others agree. */
   isAlone: boolean;
   form: FigureForm;
+  /** Of a sensor that sends pulses: what is read, where others have volts. */
+  counted: 'Hz' | '%' | undefined;
   onEnter: (text: string) => boolean;
 }
 
@@ -38,9 +42,11 @@ export function PumpRow({
   mostVolts,
   isAlone,
   form,
+  counted,
   onEnter,
 }: PumpRowProps) {
-  const { kpaAboveAmbient, expected, reading, judged } = point;
+  const { kpaAboveAmbient, expected, counts, reading, judged } = point;
+  const volts = reading?.kind === 'wire' ? reading.volts : undefined;
   const [text, setText] = useState('');
   const typed = numberIn(text);
   const setting = formatSetting(fromKpa(Math.abs(kpaAboveAmbient), unit));
@@ -52,13 +58,15 @@ export function PumpRow({
       <Numeral>
         {expected
           ? t('ui-sheet.to-v', { lowest: expected.lowest.toFixed(2), highest: expected.highest.toFixed(2) })
-          : '–'}
+          : counts
+            ? wordsIn(units).say(expectedPulsesSaid(counts))
+            : '–'}
         {expected && (
           <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
             <VoltScale
               slim={{ mostVolts }}
               bands={[{ from: expected.lowest, to: expected.highest, mark: '', isExpected: true }]}
-              volts={reading?.volts ?? (Number.isFinite(typed) ? typed : undefined)}
+              volts={volts ?? (Number.isFinite(typed) ? typed : undefined)}
             />
           </Box>
         )}
@@ -67,16 +75,21 @@ export function PumpRow({
         <Box
           sx={{ display: 'flex', flexWrap: { xs: 'wrap', sm: 'nowrap' }, columnGap: 1, alignItems: 'center' }}
         >
-          {reading && <Box sx={{ fontFamily: NUMERALS, fontWeight: 650 }}>{reading.volts.toFixed(3)}</Box>}
+          {reading && (
+            <Box sx={{ fontFamily: NUMERALS, fontWeight: 650, whiteSpace: 'nowrap' }}>
+              {volts === undefined ? valueInWords(reading, units) : volts.toFixed(3)}
+            </Box>
+          )}
           <StepField
             label={t('ui-sheet.signal-at', { setting, unit: verbatim(unit) })}
-            placeholder={reading ? t('ui-sheet.again') : t('ui-sheet.volts')}
+            placeholder={reading ? t('ui-sheet.again') : (counted ?? t('ui-sheet.volts'))}
             disabled={disabled}
             inputMode="decimal"
-            form={form}
+            form={counted ? 'as-typed' : form}
             widthPx={{ phone: 92, else: 124 }}
             onType={setText}
-            onEnter={onEnter}
+            // A bare number is what the column says; with a unit it is what its unit says.
+            onEnter={(entered) => onEnter(counted && isBare(entered) ? `${entered} ${counted}` : entered)}
           />
         </Box>
         {words && <Box sx={{ ...NARROW_ONLY, mt: 0.5 }}>{words}</Box>}
@@ -85,6 +98,8 @@ export function PumpRow({
     </TableRow>
   );
 }
+
+const isBare = (text: string): boolean => /^[\d.,\s]+$/u.test(text);
 
 /** Settings are round numbers of the unit: 2.5, not 2.50. */
 const formatSetting = (value: number): string => String(Math.round(value * 1000) / 1000);

@@ -10,7 +10,13 @@ import {
   type MachineState,
   type Target,
 } from '@lettura/core/machine/places';
-import { expectedReading, whyNoExpectation, type Expectation } from '@lettura/core/judge/expectation';
+import {
+  expectedPulses,
+  expectedPulsesSaid,
+  expectedReading,
+  whyNoExpectation,
+  type Expectation,
+} from '@lettura/core/judge/expectation';
 import { expectationContext } from '@lettura/core/judge/checks';
 import { cautionsFor } from '@lettura/core/judge/cautions';
 import { familyOf, notesAt } from '@lettura/core/machine/family';
@@ -32,7 +38,6 @@ import { entryDefaults } from './entryDefaults.ts';
 import { BudgetTable } from './BudgetTable.tsx';
 import { overdueWords } from './instrumentInHand.ts';
 import { meaningOf } from './meaning.ts';
-import { countedBand } from './countedBand.ts';
 import { budgetOf } from './budgetOf.ts';
 import { useDraft } from './useInHand.ts';
 import type { Sheet } from './useSheet.ts';
@@ -56,7 +61,10 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const { sheet, state, target, units, keypad, instrument, takenWith, onTakeBack, onCorrect } = props;
   const context = expectationContext(sheet.caseFile);
   const expectation = expectedReading(target, state, context);
-  const counts = countedBand(target, state, context);
+  const counts =
+    target.kind === 'wire' && target.lane === 'signal' && state.plug === 'connected'
+      ? expectedPulses(state, context)
+      : undefined;
   const taken = sheet.standing
     .filter(isTakenReading)
     .filter(isAtOnePoint)
@@ -93,7 +101,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
           <Typography>
             {t('ui-sheet.expect-counted')}{' '}
             <Box component="strong" sx={{ fontFamily: NUMERALS }}>
-              {t('ui-sheet.counted-to', { lowest: valueSaid(counts.low), highest: valueSaid(counts.high) })}
+              <Said message={expectedPulsesSaid(counts)} />
             </Box>
           </Typography>
         )}

@@ -24,6 +24,7 @@ import { v7 } from 'uuid';
 import { selectInstruments, selectUnits } from '../../app/preferences.ts';
 import { followUpInWords, placeInWords, upperFirst, valueInWords } from '../../ui/inWords.ts';
 import { readingQueued } from '../outbox/index.ts';
+import { isAt } from './atPoint.ts';
 import { entryDefaults } from './entryDefaults.ts';
 import { instrumentInHand, rangeWarning } from './instrumentInHand.ts';
 import { lastDone } from './lastDone.ts';
@@ -144,7 +145,7 @@ export function useEntry(jobId: string, newest: () => Sheet) {
   const enterAt = (target: Target, inState: RecordedState, text: string, elsewhere: Problem): boolean => {
     const entry = quickEntry(text, entryDefaults(newest().caseFile, target, units));
     const value = entry.ok ? entry.value : undefined;
-    if (value === undefined || value.kind === 'ambient' || !sameTarget(spotOf(value), target)) {
+    if (value === undefined || value.kind === 'ambient' || !isAt(spotOf(value), target)) {
       setProblem(entry.ok ? elsewhere : entry.problem);
       return false;
     }
