@@ -256,7 +256,7 @@ test('a sensor that sends its value as a duty is described by its points; a mete
   await page.getByLabel('Signal at 5 inHg', { exact: true }).fill('74.4');
   await page.getByLabel('Signal at 5 inHg', { exact: true }).press('Enter');
   const step = page.getByRole('table', { name: 'Pump sweep' }).getByRole('row', { name: /74\.4 %/u });
-  await step.getByText('0.0 kPa above, En 0.00').first().waitFor();
+  await step.getByText('0.0 kPa above, En 0.00').last().waitFor();
   await noAccessibilityFault(page, { within: '[role=tabpanel]' });
   await section(page, 'Reading');
   await imported(pulses('duty', 120, 0.5));
