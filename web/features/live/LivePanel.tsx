@@ -120,6 +120,16 @@ export function LivePanel({
           </Box>
         )}
       </Box>
+      {/* Above all that comes and goes with the value: nothing moves it away under a tap. */}
+      <Button
+        fullWidth
+        variant="contained"
+        sx={{ my: 0.75, minHeight: 48 }}
+        disabled={!fresh || !isValue(newest)}
+        onClick={() => isValue(newest) && take(steady && mean !== undefined ? mean : newest)}
+      >
+        {t('ui-live.take-reading')}
+      </Button>
       <Typography variant="body2" role="status">
         {sourceInWords(view)}
         {fresh && (steady ? t('ui-live.steady') : t('ui-live.moving'))}
@@ -166,14 +176,6 @@ export function LivePanel({
         control={<Switch checked={signs} onChange={(_event, on) => dispatch(signsSwitched(on))} />}
         label={t('ui-live.signs')}
       />
-      <Button
-        fullWidth
-        variant="contained"
-        disabled={!fresh || !isValue(newest)}
-        onClick={() => isValue(newest) && take(steady && mean !== undefined ? mean : newest)}
-      >
-        {t('ui-live.take-reading')}
-      </Button>
     </Box>
   );
 }
