@@ -115,12 +115,15 @@ export function LivePanel({
         </Box>{' '}
         {unit}
         {source.simulated && (
-          <Box component="span" sx={{ display: 'block', fontSize: '0.9rem', fontWeight: 700 }}>
+          <Box
+            component="span"
+            sx={{ display: 'block', fontSize: '0.9rem', fontWeight: 700, whiteSpace: 'normal' }}
+          >
             {t('ui-live.simulated-not-machine')}
           </Box>
         )}
       </Box>
-      {/* Above all that comes and goes with the value: nothing moves it away under a tap. */}
+      {/* All that is pressed stands above what comes and goes with the value: nothing moves away under a tap. */}
       <Button
         fullWidth
         variant="contained"
@@ -130,27 +133,6 @@ export function LivePanel({
       >
         {t('ui-live.take-reading')}
       </Button>
-      <Typography variant="body2" role="status">
-        {sourceInWords(view)}
-        {fresh && (steady ? t('ui-live.steady') : t('ui-live.moving'))}
-      </Typography>
-      {expected && (
-        <Typography variant="body2">
-          {t('ui-live.expected-to', {
-            lowest: expected.lowest.toFixed(decimals),
-            shown: shown(expected.highest),
-          })}
-          {fresh && isValue(newest) && <strong>: {fitInWords(fitOf(newest, expected))}</strong>}
-        </Typography>
-      )}
-      {seen && (
-        <Typography variant="body2">
-          {t('ui-live.lowest-highest', { shown: shown(seen.lowest), shown2: shown(seen.highest) })}{' '}
-          <Button size="small" onClick={() => setSince(buffer.newestMs ?? 0)} sx={{ minHeight: 32, py: 0 }}>
-            {t('ui-live.begin-anew')}
-          </Button>
-        </Typography>
-      )}
       {channels.length > 1 && (
         <TextField
           select
@@ -176,6 +158,27 @@ export function LivePanel({
         control={<Switch checked={signs} onChange={(_event, on) => dispatch(signsSwitched(on))} />}
         label={t('ui-live.signs')}
       />
+      <Typography variant="body2" role="status">
+        {sourceInWords(view)}
+        {fresh && (steady ? t('ui-live.steady') : t('ui-live.moving'))}
+      </Typography>
+      {expected && (
+        <Typography variant="body2">
+          {t('ui-live.expected-to', {
+            lowest: expected.lowest.toFixed(decimals),
+            shown: shown(expected.highest),
+          })}
+          {fresh && isValue(newest) && <strong>: {fitInWords(fitOf(newest, expected))}</strong>}
+        </Typography>
+      )}
+      {seen && (
+        <Typography variant="body2">
+          {t('ui-live.lowest-highest', { shown: shown(seen.lowest), shown2: shown(seen.highest) })}{' '}
+          <Button size="small" onClick={() => setSince(buffer.newestMs ?? 0)} sx={{ minHeight: 32, py: 0 }}>
+            {t('ui-live.begin-anew')}
+          </Button>
+        </Typography>
+      )}
     </Box>
   );
 }
