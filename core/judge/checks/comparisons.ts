@@ -53,7 +53,7 @@ export function comparisonsIn(caseFile: CaseFile, drive: Drive): Compared {
   }
   const sensor = signal && valueOfSignal(caseFile, signal);
   const others = [...mechanical, ...live];
-  const counted = countedAtPlug(caseFile.isolation, (state) => sameDrive(state, drive));
+  const counted = countedAtPlug(caseFile, (state) => sameDrive(state, drive));
   const sent = counted && countedValue(caseFile, counted);
   if (sent) {
     const own: Source = { name: 'sensor', measured: sent };

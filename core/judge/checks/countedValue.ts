@@ -1,5 +1,5 @@
 import { say } from '../../measure/message/index.ts';
-import type { MachineState } from '../../machine/places/index.ts';
+import { isPulses, type MachineState } from '../../machine/places/index.ts';
 import { arePulses, sendsPulses, toleranceAt, valueOfPulses } from '../../measure/transfer/index.ts';
 import {
   counterLimit,
@@ -9,7 +9,7 @@ import {
   SENSOR_TOLERANCE,
   type MeasuredValue,
 } from '../../measure/uncertainty/index.ts';
-import { type AnyEvidence, type PulsesReading } from '../../record/evidence/index.ts';
+import type { PulsesReading } from '../../record/evidence/index.ts';
 import { expectedPulses, fitOf, type Fit } from '../expectation/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { expectationContext } from './expectationContext.ts';
@@ -59,14 +59,18 @@ export function fitOfCounted(reading: SeenPulses, caseFile: CaseFile): Fit | und
 const shownOf = (reading: SeenPulses): number =>
   reading.kind === 'duty' ? reading.upPercent : reading.hertz;
 
-/** What was counted last at the plug in the states asked for, with everything connected as the vehicle has it. */
+/**
+ * What was counted last at the plug in the states asked for, with everything connected as the vehicle has it: of what this sensor says
+ * its value in, since the other setting of the meter tells none.
+ */
 export const countedAtPlug = (
-  readings: readonly AnyEvidence[],
+  { isolation, profile }: Pick<CaseFile, 'isolation' | 'profile'>,
   inState: (state: MachineState) => boolean,
 ): PulsesReading | undefined =>
-  readings.findLast(
+  isolation.findLast(
     (one): one is PulsesReading =>
-      (one.kind === 'frequency' || one.kind === 'duty') &&
+      isPulses(one) &&
+      one.kind === profile.transfer.form &&
       one.place === 'plug' &&
       one.state.plug === 'connected' &&
       one.state.harness === undefined &&

@@ -12,8 +12,8 @@ export type LineSeen = (typeof LINE_SEEN)[number];
 const TELLS_OF_PART: readonly LineSeen[] = ['telegrams', 'pulses', 'line-held'];
 
 /**
- * Of all captures, and of a meter that counts, together: once something arrived, the part is one that sends it. Where that is known, the newest capture tells
- * whether it arrives now. Undefined where none was fast enough.
+ * Of all captures, and of a meter that counts, together: once something arrived, the part is one that sends it. Where that is known,
+ * the newest capture tells whether it arrives now. Undefined where none was fast enough.
  */
 export function lineSeen({
   sweeps,

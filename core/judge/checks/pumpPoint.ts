@@ -61,7 +61,7 @@ export function pumpPoint(
     plug === 'connected' &&
     stimulus?.kind === 'pump' &&
     Math.abs(stimulus.kpaAboveAmbient - kpaAboveAmbient) < SAME_SETTING_KPA;
-  const counted = countedAtPlug(caseFile.isolation, isThere);
+  const counted = countedAtPlug(caseFile, isThere);
   const reading = counted ?? latestWire(caseFile.readings, 'signal', 'plug', isThere);
   const counts = expectedPulses(state, context);
   return {

@@ -138,6 +138,12 @@ test('a pump step is counted as well: what it should be, what it was, and whethe
   expect(rest!.judged).toMatchObject({ ok: true, value: { matters: false } });
   expect(isPumpStepOff(rest!)).toBe(false);
   expect(isPumpStepOff(deep!)).toBe(true);
+  // The other setting of the meter hides no step, and of a sensor that gives volts hertz are none.
+  const beside = [...caseFile.isolation, duty(50, pumpState(-41))];
+  expect(readPumpSteps({ ...caseFile, isolation: beside }, COMMON_VACUUM_GAUGE)[1]!.reading).toMatchObject({
+    hertz: 130,
+  });
+  expect(readPumpSteps(exampleCase([], { isolation: [at(0, 100)] }), COMMON_VACUUM_GAUGE)).toEqual([]);
 });
 
 test('what was counted is compared like a voltage, with the doubt of the counter', () => {

@@ -55,8 +55,9 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
     pumpPoint(caseFile, kpa, pumpAccuracy(pump)),
   );
   // In the hand the table comes first: it is chosen once.
-  const figures = <FigureFormChoice form={form} choose={chooseForm} />;
   const counted = countedUnit(profile);
+  // How many digits volts have; what is counted has any number of them.
+  const figures = counted ? null : <FigureFormChoice form={form} choose={chooseForm} />;
   const mostVolts = Math.max(0, ...points.map(({ expected }) => expected?.highest ?? 0));
   return (
     <Box>

@@ -6,11 +6,12 @@ import {
   type SeenPulses,
   type SeenReading,
 } from '@lettura/core/judge/checks';
+import { isPulses } from '@lettura/core/machine/places';
 import { type MeasuredValue } from '@lettura/core/measure/uncertainty';
 
 /** The budget behind a signal's value, where it has one. */
 export function budgetOf(reading: SeenReading | SeenPulses, caseFile: CaseFile): MeasuredValue | undefined {
-  if (reading.kind === 'frequency' || reading.kind === 'duty') return countedValue(caseFile, reading);
+  if (isPulses(reading)) return countedValue(caseFile, reading);
   if (reading.kind !== 'wire' || reading.lane !== 'signal' || reading.state.plug !== 'connected')
     return undefined;
   const signal = { ...reading, id: 'unsaved' };

@@ -1,3 +1,4 @@
+import { isPulses } from '@lettura/core/machine/places';
 import type { Evidence } from '@lettura/core/record/evidence';
 import { type Expectation, type Fit } from '@lettura/core/judge/expectation';
 import {
@@ -34,7 +35,7 @@ export interface Meaning {
 
 /** What a reading says at once, before anything is weighed. */
 export function meaningOf(reading: SeenReading | SeenPulses, caseFile: CaseFile, units: Units): Meaning {
-  if (reading.kind === 'frequency' || reading.kind === 'duty')
+  if (isPulses(reading))
     return {
       expectation: undefined,
       fit: fitOfCounted(reading, caseFile),
