@@ -1,7 +1,6 @@
 import { fixed, say, type Message } from '../../measure/message/index.ts';
 import { fullPulses, sendsPulses, signalFromValue } from '../../measure/transfer/index.ts';
 import type { MachineState, PulsesKind } from '../../machine/places/index.ts';
-import { hertzSaid } from '../../record/evidence/index.ts';
 import type { Expectation, ExpectationContext } from './expectation.ts';
 import { expectedReading } from './expectedReading.ts';
 
@@ -15,8 +14,12 @@ export interface ExpectedPulses {
 
 /** The band as a meter that counts shows it. */
 export const expectedPulsesSaid = ({ kind, lowest, highest }: ExpectedPulses): Message => {
-  const shown = (value: number) => (kind === 'duty' ? fixed(value, 1, '%') : hertzSaid(value));
-  return say('outcome.between', { low: shown(lowest), high: shown(highest) });
+  const decimals = kind === 'duty' || highest < 1000 ? 1 : 0;
+  // The unit once: on a phone there is no room for it twice.
+  return say('expectation.counted', {
+    lowest: fixed(lowest, decimals),
+    highest: fixed(highest, decimals, kind === 'duty' ? '%' : 'Hz'),
+  });
 };
 
 /** What a meter counts on the signal of a sound sensor that sends pulses; undefined where nothing can be said of its quantity. */

@@ -77,7 +77,9 @@ export function PumpRow({
         >
           {reading && (
             <Box sx={{ fontFamily: NUMERALS, fontWeight: 650, whiteSpace: 'nowrap' }}>
-              {volts === undefined ? valueInWords(reading, units) : volts.toFixed(3)}
+              {volts === undefined
+                ? valueInWords(reading, units).replace(` ${counted}`, '')
+                : volts.toFixed(3)}
             </Box>
           )}
           <StepField
