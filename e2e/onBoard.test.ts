@@ -8,9 +8,9 @@ const standIn = await simulatedVehicle();
 // By an adapter on a serial line; behind a socket the vehicle is asked in sentInTelegrams.
 const line = await serialLine(standIn.port);
 const { app, page, complaints } = await opened({ liveData: `slcan://${line.device}` });
-afterAll(() => {
-  line.close();
-  return standIn.close();
+afterAll(async () => {
+  await line.close();
+  await standIn.close();
 });
 
 const vehicle = () => page.getByRole('region', { name: 'From the vehicle' });
@@ -121,10 +121,10 @@ test('key off: what is wrong is said with what to do, and the last answer stands
 });
 
 test('the adapter is pulled out: that it does not answer is said, and the last answer stands', async () => {
-  line.unplug();
+  await line.unplug();
   await vehicle().getByRole('button', { name: 'Ask again' }).click();
   await vehicle()
-    .getByText(/The vehicle does not answer: .*(?:the connection was closed|\/dev\/).*then try again\./u)
+    .getByText(/The vehicle does not answer: .*(?:the connection was closed|no \/dev\/).*then try again\./u)
     .waitFor();
   await engine().getByText('No code stored').waitFor();
 });

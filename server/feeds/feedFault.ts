@@ -16,6 +16,9 @@ const TOLD: Readonly<Record<string, Message>> = {
   ENETUNREACH: say('feed.no-way-there'),
   ENOTFOUND: say('feed.no-such-name'),
   ECONNRESET: say('feed.connection-closed'),
+  // What is left of a device that was pulled out while it was written to.
+  EIO: say('feed.connection-closed'),
+  ENXIO: say('feed.connection-closed'),
 };
 
 /** Of any error: its own words, or those of the operating system where nobody has better ones. */

@@ -49,7 +49,7 @@ test('a vehicle on a serial line is read like one behind a socket, and its line 
   );
   const [engine] = (await feed.report()).units;
   expect(engine).toMatchObject({ vehicleNumber: 'SIMULATED00000001', stored: ['P0107'] });
-  unplug();
+  await unplug();
   await eventually(() => expect(feed.buffer.status.state).toBe('lost'));
 });
 
