@@ -1,3 +1,4 @@
+import { blocksOf } from './blocks.ts';
 import { localNoise, QUIET_VOLTS } from './noise.ts';
 import type { Recording } from './recording.ts';
 
@@ -41,9 +42,17 @@ export function dropouts({ seconds }: Pick<Recording, 'seconds'>, values: Float6
     const around = noise.windows.subarray(Math.max(0, window - 1), window + 2);
     return Math.max(LEAST_JUMP_VOLTS, NOISE_FACTOR * around.reduce((a, b) => Math.max(a, b), 0));
   });
+  const { samples, lowest, highest } = blocksOf(values);
   const found: Dropout[] = [];
   for (let i = 1; i < values.length; i++) {
     // Below half of the least threshold nothing jumps, whatever the scatter there.
+    if (i % samples === 1) {
+      const block = (i - 1) / samples;
+      if (highest[block]! - lowest[block]! <= LEAST_JUMP_VOLTS / 2) {
+        i += samples - 2;
+        continue;
+      }
+    }
     if (!(Math.abs(values[i]! - values[i - 1]!) > LEAST_JUMP_VOLTS / 2)) continue;
     const threshold = thresholds[Math.min(thresholds.length - 1, Math.floor(i / noise.samples))]!;
     const out = jumpAt(values, i, threshold);

@@ -91,10 +91,14 @@ export function localNoise(values: Float64Array): LocalNoise {
 function isQuiet(values: Float64Array, from: number, to: number): boolean {
   const most = (QUIET_VOLTS * SECOND_DIFFERENCE) / MEDIAN_TO_SIGMA;
   let [within, beyond] = [0, 0];
+  let [before, last] = [values[from]!, values[from + 1]!];
   for (let i = from + 2; i < to; i++) {
-    const difference = Math.abs(values[i]! - 2 * values[i - 1]! + values[i - 2]!);
+    const value = values[i]!;
+    const difference = Math.abs(value - 2 * last + before);
     if (difference <= most) within++;
     else if (difference > most) beyond++;
+    before = last;
+    last = value;
   }
   return within > beyond;
 }

@@ -1,3 +1,4 @@
+import { blocksOf } from './blocks.ts';
 import { meanOver } from './meanOver.ts';
 import { noiseOf } from './noise.ts';
 
@@ -34,13 +35,24 @@ export function plateaus(
 ): Plateau[] {
   // A handful of samples shows no scatter, only what was held.
   const width = slack + (values.length < LEAST_FOR_NOISE ? 0 : NOISE_FACTOR * noiseOf(values));
-  const found: Plateau[] = [];
+  const found: Pick<Plateau, 'from' | 'to'>[] = [];
   let from = 0;
   let lowest = Infinity;
   let highest = -Infinity;
-  let sum = 0;
-  let count = 0;
+  const blocks = blocksOf(values);
+  const { samples } = blocks;
   for (let i = 0; i < values.length; i++) {
+    const block = i % samples === 0 ? i / samples : -1;
+    // A block at a time, where all of it stands still with what came before.
+    if (block >= 0) {
+      const low = Math.min(lowest, blocks.lowest[block]!);
+      const high = Math.max(highest, blocks.highest[block]!);
+      if (high - low <= width) {
+        [lowest, highest] = [low, high];
+        i += samples - 1;
+        continue;
+      }
+    }
     const value = values[i]!;
     if (Number.isNaN(value)) continue;
     const low = value < lowest ? value : lowest;
@@ -48,18 +60,14 @@ export function plateaus(
     if (high - low <= width) {
       lowest = low;
       highest = high;
-      sum += value;
-      count++;
       continue;
     }
-    keepLong(found, seconds, { from, to: i - 1, mean: sum / count }, leastSeconds);
+    keepLong(found, seconds, from, i - 1, leastSeconds);
     from = i;
     lowest = value;
     highest = value;
-    sum = value;
-    count = 1;
   }
-  keepLong(found, seconds, { from, to: values.length - 1, mean: sum / count }, leastSeconds);
+  if (lowest <= highest) keepLong(found, seconds, from, values.length - 1, leastSeconds);
   return joined(
     found.map((one) => settled(one, seconds, values, width)),
     width,
@@ -70,7 +78,12 @@ export function plateaus(
 }
 
 /** A rest begins once the signal has come to its level: the way there is no part of it. */
-function settled({ from, to }: Plateau, seconds: Float64Array, values: Float64Array, width: number): Plateau {
+function settled(
+  { from, to }: Pick<Plateau, 'from' | 'to'>,
+  seconds: Float64Array,
+  values: Float64Array,
+  width: number,
+): Plateau {
   const level = meanOver(values, (from + to) >> 1, to);
   let first = from;
   while (first < to && !(Math.abs(values[first]! - level) <= SETTLED_SHARE * width)) first++;
@@ -99,12 +112,11 @@ function joined(rests: readonly Plateau[], width: number): Plateau[] {
 }
 
 function keepLong(
-  found: Plateau[],
+  found: Pick<Plateau, 'from' | 'to'>[],
   seconds: Float64Array,
-  { from, to, mean }: Pick<Plateau, 'from' | 'to' | 'mean'>,
+  from: number,
+  to: number,
   leastSeconds: number,
 ): void {
-  const [fromSeconds, untilSeconds] = [seconds[from]!, seconds[to]!];
-  if (untilSeconds - fromSeconds >= leastSeconds && !Number.isNaN(mean))
-    found.push({ from, to, fromSeconds, untilSeconds, mean });
+  if (seconds[to]! - seconds[from]! >= leastSeconds) found.push({ from, to });
 }

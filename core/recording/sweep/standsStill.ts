@@ -1,3 +1,5 @@
+import { blocksOf } from './blocks.ts';
+
 /** A stretch in which one channel stood on one value while the other, which it should follow, moved. */
 export interface Stuck {
   from: number;
@@ -19,6 +21,8 @@ export function stuckAgainst(
   { leastMove, leastSeconds }: { leastMove: number; leastSeconds: number },
 ): Stuck[] {
   const found: Stuck[] = [];
+  const [here, there] = [blocksOf(channel), blocksOf(other)];
+  const { samples } = here;
   // Plain loops over what no closure sees, and no look past the end: either costs several times all the rest.
   let to = 0;
   while (to < channel.length) {
@@ -27,6 +31,13 @@ export function stuckAgainst(
     let lowest = Infinity;
     let highest = -Infinity;
     for (; to < channel.length; to++) {
+      const block = to / samples;
+      if (to % samples === 0 && here.lowest[block] === held && here.highest[block] === held) {
+        lowest = Math.min(lowest, there.lowest[block]!);
+        highest = Math.max(highest, there.highest[block]!);
+        to = Math.min(channel.length, to + samples) - 1;
+        continue;
+      }
       const value = channel[to]!;
       // A sample that is no number ends no stretch.
       if (value !== held && value === value) break;

@@ -1,3 +1,5 @@
+import { blocksOf } from './blocks.ts';
+
 /** A stretch of travel in one direction. */
 export interface Stroke {
   direction: 'up' | 'down';
@@ -11,38 +13,51 @@ export interface Stroke {
  */
 export function strokesOf(position: Float64Array, turnShare = 0.1): Stroke[] {
   let [lowest, highest] = [Infinity, -Infinity];
-  // By index: an iterator over millions takes several times as long.
-  for (let i = 0; i < position.length; i++) {
-    const value = position[i]!;
-    if (value < lowest) lowest = value;
-    if (value > highest) highest = value;
+  const blocks = blocksOf(position);
+  const { samples } = blocks;
+  for (let block = 0; block < blocks.lowest.length; block++) {
+    lowest = Math.min(lowest, blocks.lowest[block]!);
+    highest = Math.max(highest, blocks.highest[block]!);
   }
   const turn = turnShare * (highest - lowest);
   if (!(turn > 0)) return [];
   const strokes: Stroke[] = [];
-  let extreme = 0;
-  let extremeValue = NaN;
   let start = position.findIndex((value) => !Number.isNaN(value));
   let direction: Stroke['direction'] | undefined;
+  let extremeValue = position[start]!;
+  // It stands there, or later in the same block.
+  let extremeFrom = start;
+  const keep = () => {
+    const to = position.indexOf(extremeValue, extremeFrom);
+    if (direction && to > start) strokes.push({ direction, from: start, to });
+    start = to;
+  };
   for (let i = 0; i < position.length; i++) {
+    if (i % samples === 0) {
+      const [low, high] = [blocks.lowest[i / samples]!, blocks.highest[i / samples]!];
+      // Too little goes on within this block, and back from where it came to, for a turn.
+      if (Math.max(high, extremeValue) - Math.min(low, extremeValue) < turn) {
+        if (direction && (direction === 'up' ? high > extremeValue : low < extremeValue)) {
+          extremeValue = direction === 'up' ? high : low;
+          extremeFrom = i;
+        }
+        i += samples - 1;
+        continue;
+      }
+    }
     const value = position[i]!;
+    const gone = value - extremeValue;
     if (direction === undefined) {
-      const gone = value - position[start]!;
       if (!(Math.abs(gone) >= turn)) continue;
       direction = gone > 0 ? 'up' : 'down';
-      extreme = i;
-      extremeValue = value;
-    } else if (direction === 'up' ? value > extremeValue : value < extremeValue) {
-      extreme = i;
-      extremeValue = value;
-    } else if (Math.abs(value - extremeValue) > turn) {
-      strokes.push({ direction, from: start, to: extreme });
-      start = extreme;
+    } else if (!(direction === 'up' ? gone > 0 : gone < 0)) {
+      if (!(Math.abs(gone) > turn)) continue;
+      keep();
       direction = direction === 'up' ? 'down' : 'up';
-      extreme = i;
-      extremeValue = value;
     }
+    extremeValue = value;
+    extremeFrom = i;
   }
-  if (direction && extreme > start) strokes.push({ direction, from: start, to: extreme });
+  keep();
   return strokes;
 }

@@ -1,4 +1,5 @@
 import { fixed, measured, say } from '../../../measure/message/index.ts';
+import { withoutStretches } from '../blocks.ts';
 import { dropoutsIn } from './dropoutsIn.ts';
 import { sampleRate, type Recording } from '../recording.ts';
 import { strokesOf } from '../strokes.ts';
@@ -50,8 +51,5 @@ export function travelSeen(recording: Recording, context: SweepContext): SweepFi
 /** A dropout is no travel. */
 function travelOf(recording: Recording, values: Float64Array): Float64Array {
   const lost = dropoutsIn(recording, values);
-  if (lost.length === 0) return values;
-  const travel = values.slice();
-  for (const { from, to } of lost) travel.fill(NaN, from, to);
-  return travel;
+  return lost.length === 0 ? values : withoutStretches(values, lost);
 }
