@@ -1,7 +1,10 @@
 import { closeSync, openSync, readSync, statSync } from 'node:fs';
+import { MPX4250A } from '@lettura/core/measure/transfer';
 import { layoutOf, NumberScanner } from '@lettura/core/recording/file';
+import type { SweepContext } from '@lettura/core/recording/sweep';
 
 export const ROWS = 1_000_000;
+export const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'] };
 /** A file comes in pieces of about this size. */
 const PIECE_BYTES = 1 << 18;
 

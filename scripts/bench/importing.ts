@@ -3,9 +3,9 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { analyseSweep, type SweepContext } from '@lettura/core/recording/sweep';
+import { analyseSweep } from '@lettura/core/recording/sweep';
 import { MPX4250A, valuesFromSignals } from '@lettura/core/measure/transfer';
-import { fileOf, pieces, ROWS, read } from './importedFile.ts';
+import { CONTEXT, fileOf, pieces, ROWS, read } from './importedFile.ts';
 
 /** Ours and theirs by turns: a machine that gets slower meanwhile slows both. */
 const TURNS = 3;
@@ -20,6 +20,8 @@ export function importRatio(): {
   scanSeconds: number;
   /** Against pandas doing the same; undefined where it is not installed (Debian package python3-pandas). */
   againstPandas: number | undefined;
+  /** At most, over the numbers themselves, in a process of its own. */
+  memoryRatio: number;
 } {
   const folder = mkdtempSync(join(tmpdir(), 'lettura-import-'));
   const path = join(folder, 'recording.csv');
@@ -33,6 +35,7 @@ export function importRatio(): {
     const pandas = pandasSeconds(path);
     if (pandas !== undefined) ratios!.push(whole / 1000 / pandas);
   }
+  const memoryRatio = memoryOf(path);
   rmSync(folder, { recursive: true });
   const whole = middle(wholes!)!;
   return {
@@ -41,6 +44,7 @@ export function importRatio(): {
     ratio: whole / middle(floors!)!,
     scanSeconds: middle(scans!)! / 1000,
     againstPandas: middle(ratios!),
+    memoryRatio,
   };
 }
 
@@ -72,6 +76,15 @@ function fastestOf(path: string): { floor: number; scan: number; whole: number }
   return { floor, scan, whole };
 }
 
+function memoryOf(path: string): number {
+  const script = fileURLToPath(new URL('importMemory.ts', import.meta.url));
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, path], {
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(`The import by itself has failed: ${stderr}`);
+  return Number(stdout);
+}
+
 function pandasSeconds(path: string): number | undefined {
   const script = fileURLToPath(new URL('withPandas.py', import.meta.url));
   const { status, stdout, stderr, error } = spawnSync('/usr/bin/python3', [script, path, String(ROUNDS)], {
@@ -83,5 +96,3 @@ function pandasSeconds(path: string): number | undefined {
   if (dropouts !== 1) throw new Error('Pandas has not done the same work.');
   return seconds;
 }
-
-const CONTEXT: SweepContext = { profile: MPX4250A, uses: ['signal', 'other', 'live'] };
