@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { chooseLogger } from '../scripts/bench/inBrowser.ts';
 import { opened } from './application.ts';
 import { noAccessibilityFault, openJob, pad, section } from './steps.ts';
 
@@ -69,8 +70,7 @@ const record = () => page.getByRole('button', { name: 'Record (R)' });
 const openRecorder = async () => {
   await section(page, 'Sweeps');
   await page.getByRole('link', { name: 'Record live' }).click();
-  await page.getByRole('combobox', { name: 'Values from' }).click();
-  await page.getByRole('option', { name: 'Saltmere Workshop Simulated logger (simulated)' }).click();
+  await chooseLogger(page);
   await expect.poll(() => record().isEnabled()).toBe(true);
 };
 const recorded = (samples: string) =>

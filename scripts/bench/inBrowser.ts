@@ -41,6 +41,12 @@ export async function openDemoJob(page: Page, url: string, name: RegExp): Promis
   return page.url().split('?')[0]!;
 }
 
+/** On the recorder's page: the demo has several sources of values. */
+export async function chooseLogger(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Values from' }).click();
+  await page.getByRole('option', { name: 'Saltmere Workshop Simulated logger (simulated)' }).click();
+}
+
 /** Of the process that draws pages, in bytes. */
 function rendererBytes(browserPids: readonly number[]): number {
   return Math.max(
@@ -144,6 +150,7 @@ export const liveOnScreen = (databaseUrl: string, minutes: number): Promise<Live
   inBrowser(databaseUrl, async (page, _browser, url) => {
     const job = await openDemoJob(page, url, /crew van 5/u);
     await page.goto(`${job}/sweeps/record`);
+    await chooseLogger(page);
     await page.getByRole('img', { name: /^Channel 4, the last/u }).waitFor();
     const session = await page.context().newCDPSession(page);
     const heap = async () => {
