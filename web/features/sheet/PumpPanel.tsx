@@ -62,7 +62,7 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
-        <Typography variant="h2" sx={{ flex: { xs: '1 1 100%', sm: 1 } }}>
+        <Typography variant="h2" sx={{ flex: { xs: '1 1 100%', md: 1 } }}>
           {t('ui-sheet.pump-table-sensors-port', {
             which: down ? t('ui-sheet.vacuum') : t('ui-sheet.pressure'),
           })}
@@ -73,7 +73,11 @@ export function PumpPanel({ caseFile, pump, units, disabled, onEnter }: PumpPane
       <Typography variant="body2" sx={{ mb: 1 }}>
         {t('ui-sheet.key-engine-off-hose-off', { name: pumpAccuracy(pump).name })}
       </Typography>
-      <Table size="small" aria-label={t('ui-sheet.pump-sweep')}>
+      <Table
+        size="small"
+        aria-label={t('ui-sheet.pump-sweep')}
+        sx={{ '& .MuiTableCell-root': { px: { xs: 1, md: 2 } } }}
+      >
         <TableHead>
           <TableRow>
             <TableCell align="right">

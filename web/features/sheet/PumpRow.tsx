@@ -73,7 +73,7 @@ export function PumpRow({
       </Numeral>
       <TableCell>
         <Box
-          sx={{ display: 'flex', flexWrap: { xs: 'wrap', sm: 'nowrap' }, columnGap: 1, alignItems: 'center' }}
+          sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, columnGap: 1, alignItems: 'center' }}
         >
           {reading && (
             <Box sx={{ fontFamily: NUMERALS, fontWeight: 650, whiteSpace: 'nowrap' }}>
@@ -88,7 +88,7 @@ export function PumpRow({
             disabled={disabled}
             inputMode="decimal"
             form={counted ? 'as-typed' : form}
-            widthPx={{ phone: 92, else: 124 }}
+            widthPx={{ narrow: 92, else: 124 }}
             onType={setText}
             // A bare number is what the column says; with a unit it is what its unit says.
             onEnter={(entered) => onEnter(counted && isBare(entered) ? `${entered} ${counted}` : entered)}

@@ -14,7 +14,7 @@ export interface StepFieldProps {
   placeholder: string;
   disabled: boolean;
   inputMode?: 'decimal' | 'text';
-  widthPx?: { phone: number; else: number };
+  widthPx?: { narrow: number; else: number };
   /** A figure that is whole is recorded at its last digit. */
   form?: FigureForm;
   /** What is being typed, at each key. */
@@ -32,7 +32,7 @@ export function StepField({
   placeholder,
   disabled,
   inputMode = 'text',
-  widthPx = { phone: 124, else: 124 },
+  widthPx = { narrow: 124, else: 124 },
   form = 'as-typed',
   onType,
   onEnter,
@@ -80,7 +80,7 @@ export function StepField({
       placeholder={placeholder}
       inputProps={{ 'aria-label': label, inputMode, enterKeyHint: 'next', maxLength: 60 }}
       sx={{
-        width: { xs: widthPx.phone, sm: widthPx.else },
+        width: { xs: widthPx.narrow, md: widthPx.else },
         minHeight: 48,
         px: 1,
         border: 1,
