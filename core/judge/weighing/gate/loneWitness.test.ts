@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { exampleCase, EXAMPLE_PROFILE } from '../../checks/exampleCase.ts';
+import { exampleCase, EXAMPLE_PROFILE, THROTTLE_PROFILE } from '../../checks/exampleCase.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import { poweredByItself } from '../../isolation/index.ts';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
@@ -78,4 +78,35 @@ test('a look at its contacts alone clears no sensor of them: it is fed past its 
   // Right by itself, it was not the sensor after all.
   const right = PAST_ITS_CONTACTS.map((one) => ({ ...one, volts: 4.04 }));
   expect(judged(again, right).classes.find((one) => one.class === 'sensor')!.share).toBeLessThan(0.5);
+});
+
+test('nor a track: it is not sure enough before the ohms across its own pins are read', () => {
+  const FULL = { engine: 'koeo', plug: 'connected', stimulus: { kind: 'full-travel' } } as const;
+  const dead = [
+    ...goodSupply(),
+    wire('signal', 'plug', 0.004),
+    wire('signal', 'plug', 0.005),
+    wire('signal', 'plug', 0.004, FULL),
+    wire('signal', 'unit', 0.004),
+  ];
+  const across = (ohms: number | null): AnyEvidence => ({
+    kind: 'ohms',
+    id: `${ohms}`,
+    from: { lane: 'reference', place: 'pin' },
+    to: { lane: 'signal', place: 'pin' },
+    state: { engine: 'key-off', plug: 'unplugged' },
+    ohms,
+  });
+  const on = (isolation: readonly AnyEvidence[]) => {
+    const caseFile = exampleCase(dead, { family: 'throttle', profile: THROTTLE_PROFILE, ...part, isolation });
+    const { classes, shareToName, suggestions } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+    const sensor = classes.find((one) => one.class === 'sensor')!.share;
+    return { sensor, isSure: sensor >= shareToName, suggestions };
+  };
+  const before = on([]);
+  expect(before.isSure).toBe(false);
+  expect(before.suggestions.map(({ candidate }) => candidate.target.kind)).toContain('ohms');
+  expect(on([across(null)]).isSure).toBe(true);
+  // Whole by itself, it was not the sensor after all.
+  expect(on([across(1400)]).sensor).toBeLessThan(0.1);
 });
