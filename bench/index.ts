@@ -3,7 +3,7 @@ export { SimulatedHand } from './hand.ts';
 export { SimulatedLogger } from './logger.ts';
 export { engineFlow, USUAL_FILLING_PERCENT } from './engineFlow.ts';
 export { barometerDisplay, gaugeDisplay, type GaugeDisplay } from './gauges.ts';
-export { liveData, type LiveData } from './liveData.ts';
+export { liveData, liveVolts, type LiveData } from './liveData.ts';
 export { BRILL_P4, BRILL_P4_SENSOR } from './machines/brillP4.ts';
 export { looksRight } from './look.ts';
 export { machineById, MACHINES } from './machines/index.ts';

@@ -5,6 +5,7 @@ import {
   BRILL_P4,
   gaugeDisplay,
   liveData,
+  liveVolts,
   machineById,
   afterHolding,
   meterDisplay,
@@ -38,6 +39,16 @@ test('the last digit trembles and the value stays', () => {
   const texts = Array.from({ length: 50 }, (_, tick) => meterDisplay(2.3081, 3, tick).volts);
   expect(new Set(texts).size).toBeGreaterThan(1);
   expect(Math.max(...texts) - Math.min(...texts)).toBeLessThan(0.006);
+});
+
+test('live data has the volts of both inputs of a pair in the steps of one byte, and none with the key off', () => {
+  const pedal = sound('larch-pedal');
+  for (const lane of ['signal', 'second-signal'] as const) {
+    const onWire = pedal.voltsBetween({ lane, place: 'unit' }, 'battery-negative', koeo);
+    expect(liveVolts(pedal, lane, koeo)).toBeCloseTo(onWire, 1);
+    expect(Math.abs(liveVolts(pedal, lane, koeo)! - onWire)).toBeLessThan(0.02);
+  }
+  expect(liveVolts(pedal, 'signal', keyOff)).toBeUndefined();
 });
 
 test('a lost signal shows a substituted value that never moves, and sets circuit low', () => {

@@ -1,5 +1,6 @@
 import { RECEIVED_VOLTS } from '@lettura/core/machine/limits';
-import { keyOn, type MachineState } from '@lettura/core/machine/places';
+import { LIVE_VOLTS_STEP } from '@lettura/core/measure/uncertainty';
+import { keyOn, type MachineState, type SignalLane } from '@lettura/core/machine/places';
 import { liveDataStep } from '@lettura/core/machine/family';
 import { isComplainedOf, limitsOf, pairSeen } from '@lettura/core/record/code';
 import { signalBand, valueAtNominal } from '@lettura/core/measure/transfer';
@@ -50,6 +51,17 @@ export function liveData(machine: SimulatedMachine, state: MachineState): LiveDa
     substituted: lost,
     codes: found.filter((code) => code !== ''),
   };
+}
+
+/** What it shows of an input in volts, in the steps of the standard; undefined with the key off. */
+export function liveVolts(
+  machine: SimulatedMachine,
+  lane: SignalLane,
+  state: MachineState,
+): number | undefined {
+  if (!keyOn(state)) return undefined;
+  const shown = Math.round(machine.unitReadsVolts(lane, state) / LIVE_VOLTS_STEP) * LIVE_VOLTS_STEP;
+  return Number(Math.min(5, Math.max(0, shown)).toFixed(2));
 }
 
 /** A line held between these is neither at rest nor shorted: somebody feeds a voltage in. */

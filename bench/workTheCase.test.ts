@@ -112,6 +112,7 @@ function take(machine: SimulatedMachine, { target, state }: Candidate, id: strin
         measures: 'absolute-pressure',
         value: liveData(machine, state)!.value,
       };
+    case 'live-volts':
     case 'engine-flow':
     case 'observation':
     case 'sweep':

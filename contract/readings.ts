@@ -1,5 +1,13 @@
 import { say } from '@lettura/core/measure/message';
-import { GAUGE_TAPS, LANES, PLACES, samePoint, spotOf, type ProbePoint } from '@lettura/core/machine/places';
+import {
+  GAUGE_TAPS,
+  LANES,
+  PLACES,
+  samePoint,
+  SIGNAL_LANES,
+  spotOf,
+  type ProbePoint,
+} from '@lettura/core/machine/places';
 import { OBSERVATION_IDS } from '@lettura/core/record/observation';
 import { COMPLAINT_ANSWERS } from '@lettura/core/record/followUp';
 import { MONITOR_IDS } from '@lettura/core/record/onBoard';
@@ -79,6 +87,15 @@ export const newReading = z.discriminatedUnion('kind', [
     measures: z.enum(MEASURAND_NAMES),
     /** In the measurand's unit. */
     value: z.number().min(-1000).max(400_000),
+    instrumentId,
+  }),
+  /** Live data in volts, of one input of the unit. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('live-volts'),
+    state: machineState,
+    lane: z.enum(SIGNAL_LANES),
+    volts: z.number().min(-30).max(60),
     instrumentId,
   }),
   z

@@ -15,6 +15,14 @@ test('a pedal pair: track 2 is expected from track 1, and tracks that part at fu
   await pad(page, 'Second signal at the sensor plug: expect 0.31 to 0.71 V').waitFor(); // half of 1.02 V, ± 4 % of 5 V
   await enter(page, 'sig2 0.51');
   await pad(page, 'Second signal at the sensor plug: 510 mV, as expected').waitFor();
+  // What the unit makes of it stands beside the wires, and is put on record like any reading.
+  await enter(page, 'scan sig2 0.02');
+  const secondLive = 'Live data of the second signal, in volts';
+  await pad(page, `${secondLive}: 20 mV, below what is expected`).click();
+  await enter(page, '0.51');
+  await pad(page, `${secondLive}: 510 mV, as expected`).waitFor();
+  await enter(page, 'scan ref 4.98');
+  await page.getByRole('alert').getByText('Type the signal and its volts, scan sig2 0.46').waitFor();
   await choose(page, 'Fully down');
   await enter(page, 'sig 4.38');
   await enter(page, 'sig2 1.88');

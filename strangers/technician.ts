@@ -20,6 +20,7 @@ export interface Asked {
     | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint }
     | { kind: 'gauge'; tap: 'manifold' | 'sensor-hose' }
     | { kind: 'scan' | 'engine-flow' }
+    | { kind: 'live-volts'; lane: 'signal' | 'second-signal' }
     | { kind: 'sweep' }
     | { kind: 'observation'; observation: ObservationId };
   state: MachineState;
@@ -129,6 +130,11 @@ export class StrangeTechnician {
         const step = liveDataStep(one.sensor.family, measures);
         const value = slips ? this.#draw.between(lowest, highest) : one.believes(state).value;
         return { kind: 'scan', id, measures, value: Math.round(value / step) * step, state };
+      }
+      case 'live-volts': {
+        if (!keyOn(state)) return undefined;
+        const volts = slips ? this.#draw.between(0, 5) : one.unitReads(target.lane, state);
+        return { kind: 'live-volts', id, lane: target.lane, state, volts: Number(volts.toFixed(2)) };
       }
       case 'engine-flow': {
         const engine = one.sensor.engine?.(state);

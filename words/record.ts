@@ -28,7 +28,13 @@ import {
 import { SCAN_STEP_KPA } from '@lettura/core/measure/uncertainty';
 import { roadSaid, followUpSaid } from '@lettura/core/record/followUp';
 import { monitorSaid, unitSaid } from '@lettura/core/record/onBoard';
-import { shownOf, type AnyEvidence, type Evidence, type PulsesReading } from '@lettura/core/record/evidence';
+import {
+  shownOf,
+  spotSaid,
+  type AnyEvidence,
+  type Evidence,
+  type PulsesReading,
+} from '@lettura/core/record/evidence';
 import { observationOf, type ObservationId } from '@lettura/core/record/observation';
 import { workSaid } from '@lettura/core/record/workDone';
 import { recordedCause } from './causeInRecord.ts';
@@ -150,13 +156,15 @@ export function recordWords(language: Language, units: Units) {
   };
 
   const place = (of: RecordPlace): string => {
-    if ('lane' in of) return words.title(pointSaid(of));
+    if ('place' in of) return words.title(pointSaid(of));
     if ('from' in of) return words.title(pairSaid(of.from, of.to));
     switch (of.kind) {
       case 'gauge':
         return said(say('ui.gauge', { tap: tapSaid(of.tap) }));
       case 'scan':
         return said(say('ui.live-data'));
+      case 'live-volts':
+        return words.title(spotSaid(of));
       case 'engine-flow':
         return said(say('ui.engine-flow'));
       case 'observation':

@@ -2,6 +2,7 @@ import {
   engineFlow,
   gaugeDisplay,
   liveData,
+  liveVolts,
   looksRight,
   meterDisplay,
   recordSweep,
@@ -70,6 +71,11 @@ export function read(
       const { measures, lowest, highest } = sensor.profile;
       const value = slips ? lowest + other * (highest - lowest) : shown?.value;
       return value === undefined ? undefined : { kind: 'scan', id, measures, value, state };
+    }
+    case 'live-volts': {
+      const shown = liveVolts(machine, target.lane, state);
+      const volts = slips ? 5 * other : shown;
+      return volts === undefined ? undefined : { ...target, id, state, volts };
     }
     case 'gauge': {
       const gauge = gaugeDisplay(machine, state, target.tap, seed);

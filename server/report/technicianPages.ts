@@ -13,6 +13,7 @@ import { comparisonsIn, findingsIn, pairSaid, sourceSaid } from '@lettura/core/j
 import type { Fit } from '@lettura/core/judge/expectation';
 import { startingInWords } from '@lettura/core/judge/priors';
 import {
+  isLiveData,
   isPulses,
   isTarget,
   laneSaid,
@@ -183,7 +184,7 @@ function byState(sheet: JobSheet, { caseFile }: ReportFacts, words: ReportWords)
       ...PLACES.map((place) => at((one) => one.kind === 'wire' && one.lane === lane && one.place === place)),
     ]);
     const beside = inState.filter(
-      ({ kind }) => kind === 'gauge' || kind === 'scan' || kind === 'engine-flow' || isPulses({ kind }),
+      ({ kind }) => kind === 'gauge' || isLiveData({ kind }) || kind === 'engine-flow' || isPulses({ kind }),
     );
     const pairs = state.plug === 'connected' && !state.harness ? comparisonsIn(caseFile, state).pairs : [];
     const { measures } = caseFile.profile;
@@ -296,9 +297,7 @@ function allReadings(
 /** Those of everything that was read here. */
 function cautionsOf({ readings, sensor }: JobSheet, { say: said }: ReportWords): Content[] {
   const all = standingReadings(readings).flatMap((one) =>
-    one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan'
-      ? cautionsFor(one, one.state, sensor.family)
-      : [],
+    'state' in one && isTarget(one) ? cautionsFor(one, one.state, sensor.family) : [],
   );
   return withoutRepeats([LOOM_CAUTION, ...all]).map((caution) => paragraph(`⚠ ${said(caution)}`));
 }

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { causeInWords } from './causeInWords.ts';
-import { briefState, expectationInWords, valueInWords, vacuumInWords } from './inWords.ts';
+import { briefState, expectationInWords, placeInWords, valueInWords, vacuumInWords } from './inWords.ts';
 import { ageInWords } from './when.ts';
 import { codesFromText } from './codesFromText.ts';
 import { refused } from './words.ts';
@@ -21,6 +21,10 @@ test('each reading is shown in its own unit and with its basis', () => {
   );
   expect(valueInWords({ ...common, kind: 'scan', measures: 'absolute-pressure', value: 47 }, units)).toBe(
     '47 kPa abs',
+  );
+  const live = { ...common, kind: 'live-volts', lane: 'second-signal', volts: 0.456 } as const;
+  expect(`${placeInWords(live)}: ${valueInWords(live, units)}`).toBe(
+    'Live data of the second signal, in volts: 456 mV',
   );
   const gauge = { ...common, kind: 'gauge', tap: 'manifold', pressureKpa: 55.875 } as const;
   expect(valueInWords({ ...gauge, basis: 'vacuum' }, units)).toBe('16.50 inHg vac');

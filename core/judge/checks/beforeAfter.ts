@@ -5,6 +5,7 @@ import {
   compareValues,
   gaugeTerms,
   liveDataTerms,
+  liveVoltsTerms,
   measuredValue,
   wireTerms,
   type Comparison,
@@ -61,6 +62,8 @@ function asMeasured(reading: Evidence, caseFile: CaseFile): MeasuredValue {
   switch (reading.kind) {
     case 'wire':
       return measuredValue(reading.volts, []);
+    case 'live-volts':
+      return measuredValue(reading.volts, liveVoltsTerms());
     case 'gauge':
       return measuredValue(reading.pressureKpa, gaugeTerms(reading.gauge ?? gauge));
     case 'scan':

@@ -1,5 +1,6 @@
 import { expectedReading, fitOf, type Expectation, type Fit } from '../expectation/index.ts';
 import { toKpaAbs } from '../../measure/quantity/index.ts';
+import { LIVE_VOLTS_LIMIT } from '../../measure/uncertainty/index.ts';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { expectationContext } from './expectationContext.ts';
@@ -16,7 +17,12 @@ export function fitOfReading(
   const expectation = expectedReading(reading, reading.state, expectationContext(caseFile));
   const value = valueInExpectedUnit(reading, caseFile);
   // Lanes and gate leave a reading what its meter cannot tell; so does this.
-  const doubt = reading.kind === 'wire' ? readingLimitVolts(reading, caseFile) : 0;
+  const doubt =
+    reading.kind === 'wire'
+      ? readingLimitVolts(reading, caseFile)
+      : reading.kind === 'live-volts'
+        ? LIVE_VOLTS_LIMIT
+        : 0;
   return {
     expectation,
     fit: expectation && value !== undefined ? fitOf(value, expectation, doubt) : undefined,
@@ -26,6 +32,7 @@ export function fitOfReading(
 function valueInExpectedUnit(reading: SeenReading, { ambient, profile }: CaseFile): number | undefined {
   switch (reading.kind) {
     case 'wire':
+    case 'live-volts':
       return reading.volts;
     case 'scan':
       return reading.value;

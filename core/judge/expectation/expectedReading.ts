@@ -5,6 +5,7 @@ import {
   keyOn,
   type Lane,
   type MachineState,
+  isLiveData,
   type Target,
 } from '../../machine/places/index.ts';
 import { expectedValue, withTolerance, type ValueBand } from '../../machine/family/index.ts';
@@ -23,7 +24,9 @@ export function expectedReading(
   // With something attached, what each answer means is worked out on the circuit instead.
   if (state.harness || state.stimulus?.kind === 'held') return undefined;
   if (target.kind === 'wire') return expectedVolts(target.lane, state, context);
-  if (target.kind === 'scan' && (!keyOn(state) || state.plug === 'unplugged')) return undefined;
+  if (isLiveData(target) && (!keyOn(state) || state.plug === 'unplugged')) return undefined;
+  // The unit has on its input what the wire shows there.
+  if (target.kind === 'live-volts') return expectedVolts(target.lane, state, context);
   const value = expectedValue(state, context);
   if (!value.ok) return undefined;
   if (target.kind === 'scan') {

@@ -1,6 +1,6 @@
 import { say, type Message } from '../../measure/message/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
-import { isMotor, keyOn, type MachineState, type Target } from '../../machine/places/index.ts';
+import { isLiveData, isMotor, keyOn, type MachineState, type Target } from '../../machine/places/index.ts';
 import { expectedValue } from '../../machine/family/index.ts';
 import { type ExpectationContext } from './expectation.ts';
 
@@ -9,13 +9,13 @@ export function whyNoExpectation(target: Target, state: MachineState, context: E
   if (state.harness) return say('expectation.something-attached-under-isolate-stands');
   if (state.stimulus?.kind === 'held') return say('expectation.held-somewhere-way-value-hand');
   if (target.kind === 'wire' && isMotor(target.lane)) return say('expectation.motor-wire-driven-both-ways');
-  if (target.kind === 'scan' && !keyOn(state)) return say('expectation.live-data-needs-key');
+  if (isLiveData(target) && !keyOn(state)) return say('expectation.live-data-needs-key');
   if (target.kind !== 'gauge' && state.plug === 'unplugged') {
-    return target.kind === 'scan'
+    return isLiveData(target)
       ? say('expectation.plug-off-live-data-shows')
       : say('expectation.way-input-biased-not-known');
   }
-  if (target.kind === 'wire' && target.lane === 'second-signal') {
+  if ('lane' in target && target.lane === 'second-signal') {
     if (!context.companion) return say('expectation.sensor-no-second-signal-library');
     if (context.companion.kind === 'temperature')
       return say('expectation.give-air-temperature-ambient-pressure');

@@ -1,5 +1,5 @@
 import type { Message } from '../../measure/message/index.ts';
-import { running, type MachineState, type Target } from '../places/index.ts';
+import { isLiveData, running, type MachineState, type Target } from '../places/index.ts';
 import type { FamilySpec } from './families.ts';
 import type { NoteStep } from './tradeNote.ts';
 
@@ -15,11 +15,11 @@ export const notesReplacing = ({ notes }: FamilySpec): Message[] =>
 
 function stepsAt(target: Target, state: MachineState): NoteStep[] {
   const ofSensor =
-    target.kind === 'scan' ||
+    isLiveData(target) ||
     (target.kind === 'wire' && (target.lane === 'signal' || target.lane === 'second-signal'));
   if (!ofSensor || state.plug === 'unplugged' || state.engine === 'key-off') return [];
   return [
-    target.kind === 'scan' ? 'live' : target.lane === 'signal' ? 'signal' : 'pair',
+    isLiveData(target) ? 'live' : target.lane === 'signal' ? 'signal' : 'pair',
     running(state) || state.stimulus ? 'driven' : 'stopped',
   ];
 }

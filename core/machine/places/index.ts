@@ -39,6 +39,9 @@ export {
 } from './machineState.ts';
 export {
   GAUGE_TAPS,
+  SIGNAL_LANES,
+  type SignalLane,
+  isLiveData,
   isPulses,
   isTarget,
   PULSES_KINDS,

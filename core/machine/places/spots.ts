@@ -5,9 +5,17 @@ import type { Lane, Place } from './lanes.ts';
 export const GAUGE_TAPS = ['sensor-hose', 'manifold'] as const;
 export type GaugeTap = (typeof GAUGE_TAPS)[number];
 
-const TARGET_KINDS = ['wire', 'gauge', 'scan'] as const;
+const TARGET_KINDS = ['wire', 'gauge', 'scan', 'live-volts'] as const;
 export type Target =
-  { kind: 'wire'; lane: Lane; place: Place } | { kind: 'gauge'; tap: GaugeTap } | { kind: 'scan' };
+  | { kind: 'wire'; lane: Lane; place: Place }
+  | { kind: 'gauge'; tap: GaugeTap }
+  | { kind: 'scan' }
+  /** What the unit makes of one of its inputs, in volts. */
+  | { kind: 'live-volts'; lane: SignalLane };
+
+/** The inputs of which live data has volts. */
+export const SIGNAL_LANES = ['signal', 'second-signal'] as const satisfies readonly Lane[];
+export type SignalLane = (typeof SIGNAL_LANES)[number];
 
 /** What a meter set to hertz or to percent reads of a signal that goes to and fro. */
 export const PULSES_KINDS = ['frequency', 'duty'] as const;
@@ -43,6 +51,11 @@ export const spotOf = <W extends Where>(reading: W): SpotOf<W> =>
 /** Read at one point, rather than between two. */
 export const isTarget = <T extends { kind: string }>(spot: T): spot is Extract<T, { kind: Target['kind'] }> =>
   TARGET_KINDS.some((kind) => kind === spot.kind);
+
+/** What the control unit says, rather than an instrument on the harness. */
+export const isLiveData = <T extends { kind: string }>(
+  spot: T,
+): spot is Extract<T, { kind: 'scan' | 'live-volts' }> => spot.kind === 'scan' || spot.kind === 'live-volts';
 
 /** Read with a meter set to hertz or to percent. */
 export const isPulses = <T extends { kind: string }>(spot: T): spot is Extract<T, { kind: PulsesKind }> =>

@@ -89,3 +89,11 @@ export const liveDataTerms = (step: number, valuePerReference: number): Uncertai
     standardUncertainty: fromLimits((CONVERTER_COUNTS / CONVERTER_STEPS) * Math.abs(valuePerReference)),
   },
 ];
+
+/** Common practice, from memory: one byte over 5 V. */
+export const LIVE_VOLTS_STEP = 5 / 255;
+const CONVERTED_VOLTS = 5;
+/** Volts of live data, as the unit's converter makes them. */
+export const liveVoltsTerms = (): UncertaintyTerm[] => liveDataTerms(LIVE_VOLTS_STEP, CONVERTED_VOLTS);
+/** How far such volts may be off. */
+export const LIVE_VOLTS_LIMIT = LIVE_VOLTS_STEP / 2 + (CONVERTER_COUNTS / CONVERTER_STEPS) * CONVERTED_VOLTS;

@@ -1,4 +1,12 @@
-import type { Lane, Place, ProbePoint, PulsesKind, Target, GaugeTap } from '../../machine/places/index.ts';
+import type {
+  Lane,
+  Place,
+  ProbePoint,
+  PulsesKind,
+  SignalLane,
+  Target,
+  GaugeTap,
+} from '../../machine/places/index.ts';
 import {
   type Measurand,
   type PressureBasis,
@@ -16,6 +24,7 @@ export type Entry =
   | { kind: 'duty'; lane: 'signal'; place: Place; upPercent: number; warnings: ReadingWarning[] }
   | { kind: 'gauge'; tap: GaugeTap; pressureKpa: number; basis: PressureBasis; warnings: ReadingWarning[] }
   | { kind: 'scan'; measures: Measurand; value: number; warnings: ReadingWarning[] }
+  | { kind: 'live-volts'; lane: SignalLane; volts: number; warnings: ReadingWarning[] }
   | { kind: 'ambient'; stationKpaAbs: number; warnings: ReadingWarning[] };
 
 export type EntryFault =

@@ -78,11 +78,12 @@ export function sortWords(text: string): Words {
     if (name === 'gauge' && words.pressure) words.basis = 'gauge';
     else if (name === 'manifold') words.tap = 'manifold';
     else if (name === 'hose') words.tap = 'sensor-hose';
-    else if (lane && (words.lane || words.pressure)) words.second = word;
+    // Live data has volts of a signal as well: `scan sig2 0.46`.
+    else if (lane && (words.lane || (words.pressure && words.pressure !== 'scan'))) words.second = word;
     else if (lane) words.lane = lane;
     else if (place && words.place) words.toPlace = place;
     else if (place) words.place = place;
-    else if (pressure && (words.lane || words.pressure)) words.second = word;
+    else if (pressure && (words.pressure || (words.lane && pressure !== 'scan'))) words.second = word;
     else if (pressure) words.pressure = pressure;
     else if (basis) words.basis = basis;
     else rest.push(word);

@@ -43,6 +43,19 @@ test.each([
   );
 });
 
+test.each([
+  ['scan sig2 0.46', { lane: 'second-signal', volts: 0.46 }],
+  ['sig2 live 460mV', { lane: 'second-signal', volts: 0.46 }],
+  ['live sig ecu 4,08 V', { lane: 'signal', volts: 4.08 }],
+  ['scan ref 4.98', 'wrong-basis'],
+  ['scan sig2 plug 0.46', 'wrong-basis'],
+  ['baro sig2 0.46', 'two-targets'],
+] as const)('“%s” is volts that live data shows', (text, said) => {
+  expect(value(text)).toMatchObject(
+    typeof said === 'string' ? { code: said } : { kind: 'live-volts', ...said },
+  );
+});
+
 test('of a sensor that sends pulses a number that is hardly a voltage is asked for its unit; of others percent are', () => {
   const sends = { ...none, selected: signalAtPlug, pulsesAs: 'duty' } as const;
   expect(value('45', sends)).toMatchObject({ code: 'two-readings' });

@@ -1,5 +1,5 @@
 import { say, verbatim } from '../../measure/message/index.ts';
-import type { Target } from '../../machine/places/index.ts';
+import { SIGNAL_LANES, type Target } from '../../machine/places/index.ts';
 import { fail, ok, type Result } from '../../measure/problem/index.ts';
 import {
   isPressure,
@@ -18,7 +18,8 @@ import { pulsesEntry, whichUnit } from './pulsesEntry.ts';
 /**
  * One field that understands how technicians speak: `sig plug 2.31`, `ref ecu 4.98`, `ret 12mV`,
  * `gauge 16.5 inHg vac`, `scan 47 kPa`, `baro 100.9`, or a bare number for the point in hand. Two places make a
- * stretch of wire: `ret unit plug 34mV`, `ret unit plug 4.8 ohm`. Hertz and percent are counted: `sig plug 107 Hz`.
+ * stretch of wire: `ret unit plug 34mV`, `ret unit plug 4.8 ohm`. Hertz and percent are counted: `sig plug 107 Hz`. Live data in volts
+ * names its signal: `scan sig2 0.46`.
  */
 export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
   const { selected, pressureUnit, gaugeUnit, measures, highestKpa, pulsesAs } = defaults;
@@ -46,6 +47,10 @@ export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry,
     const { lane } = target.value;
     const warnings = all.filter(({ code }) => !(lane in usual) || code !== usual[lane as keyof typeof usual]);
     return ok({ ...target.value, volts, warnings });
+  }
+  if (target.value.kind === 'live-volts') {
+    const read = parseReading(words.value, 'V');
+    return read.ok ? ok({ ...target.value, volts: read.value.value, warnings: read.value.warnings }) : read;
   }
   if (target.value.kind === 'scan' && !isPressure(measures)) {
     const shown = parseReading(words.value, MEASURANDS[measures].unit);
@@ -92,6 +97,12 @@ function targetOf(
     return isPressure(measures)
       ? ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' })
       : fail('no-target', say('entry.showed-pressure'), say('entry.name-gauge-manifold-16-5'));
+  if (words.lane && words.pressure === 'scan') {
+    const lane = SIGNAL_LANES.find((one) => one === words.lane);
+    return lane && (words.place ?? 'unit') === 'unit'
+      ? ok({ kind: 'live-volts', lane })
+      : fail('wrong-basis', say('entry.live-data-has-signals-only'), say('entry.type-live-volts'));
+  }
   if (words.lane) return ok({ kind: 'wire', lane: words.lane, place: words.place ?? 'plug' });
   if (words.place) {
     if (selected?.kind === 'wire') return ok({ ...selected, place: words.place });

@@ -6,10 +6,16 @@ import {
   type Place,
   type Spot,
 } from '../../machine/places/index.ts';
-import type { AnyEvidence, GaugeReading, ScanReading, WireReading } from './readingKinds.ts';
+import type {
+  AnyEvidence,
+  GaugeReading,
+  LiveVoltsReading,
+  ScanReading,
+  WireReading,
+} from './readingKinds.ts';
 
 /** Read at one point, against battery negative or by itself. */
-export type Evidence = WireReading | GaugeReading | ScanReading;
+export type Evidence = WireReading | GaugeReading | ScanReading | LiveVoltsReading;
 
 /** What the model of a machine answers for: only such a reading can be foretold, and asked for once more. */
 export type Foretold = Extract<AnyEvidence, { kind: Spot['kind'] }>;

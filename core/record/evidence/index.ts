@@ -13,6 +13,7 @@ export {
   type GaugeReading,
   type OhmsReading,
   type PulsesReading,
+  type LiveVoltsReading,
   type ScanReading,
   type WireReading,
 } from './readingKinds.ts';

@@ -17,6 +17,7 @@ import {
   type MachineState,
   type Place,
   type ProbePoint,
+  type SignalLane,
   type SpotOf,
 } from '../../machine/places/index.ts';
 import { expectedAirflowGramsPerSecond, type AirflowInputs } from '../../measure/airflow/index.ts';
@@ -50,6 +51,12 @@ export interface ScanReading extends Taken {
   value: number;
   /** Of the display, where the tool's is known; else the standard's. */
   step?: number | undefined;
+}
+/** Live data in volts: what the control unit makes of one of its inputs. */
+export interface LiveVoltsReading extends Taken {
+  kind: 'live-volts';
+  lane: SignalLane;
+  volts: number;
 }
 /** Volts of one point against another that is not battery negative: a drop along a wire, or across two of them. */
 export interface BetweenReading extends Taken {
@@ -93,7 +100,14 @@ export interface EngineFlowReading extends Taken {
 }
 /** Whatever can be read: a kind is one of these and its line below; what it is worth stands in the weighing. */
 export type AnyEvidence =
-  WireReading | GaugeReading | ScanReading | BetweenReading | OhmsReading | PulsesReading | EngineFlowReading;
+  | WireReading
+  | GaugeReading
+  | ScanReading
+  | LiveVoltsReading
+  | BetweenReading
+  | OhmsReading
+  | PulsesReading
+  | EngineFlowReading;
 
 /** Its figures as the formula wants them. */
 export const airflowInputs = (reading: EngineFlowReading): AirflowInputs => ({
@@ -144,6 +158,11 @@ export const READING_KINDS: {
     where: () => say('target.scan'),
     shows: (reading) => measured(reading.value, reading.measures, 'with-basis'),
     reads: (reading) => reading.value,
+  },
+  'live-volts': {
+    where: ({ lane }) => say('target.live-volts', { lane: laneSaid(lane) }),
+    shows: (reading) => volts(reading.volts),
+    reads: (reading) => reading.volts,
   },
   frequency: {
     where: ({ place }) => say('target.frequency', { place: placeSaid(place) }),

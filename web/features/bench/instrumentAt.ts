@@ -1,4 +1,4 @@
-import { gaugeDisplay, meterDisplay, type LiveData, type SimulatedMachine } from '@lettura/bench';
+import { gaugeDisplay, liveVolts, meterDisplay, type LiveData, type SimulatedMachine } from '@lettura/bench';
 import type { MachineState, Target } from '@lettura/core/machine/places';
 import { formatWithBasis, shownUnit } from '@lettura/core/measure/quantity';
 import { t } from '../../ui/words.ts';
@@ -47,6 +47,17 @@ export function instrumentAt(
         unit: `${shown.unit}${basis}`,
         text: `gauge ${tap}${shown.text} ${shown.unit}${basis}`,
       };
+    }
+    case 'live-volts': {
+      const name = t('ui-bench.live-data-2');
+      const { lane } = target;
+      if (!wiring.wires.some(({ wire }) => wire === lane))
+        return { name, digits: '–', unit: '', remark: t('ui-bench.machines-sensor-no-such-wire') };
+      const volts = data && liveVolts(simulated, lane, state);
+      if (volts === undefined)
+        return { name, digits: '–', unit: '', remark: t('ui-bench.no-answer-key-off-2') };
+      const digits = volts.toFixed(2);
+      return { name, digits, unit: 'V', text: `scan ${lane === 'signal' ? 'sig' : 'sig2'} ${digits} V` };
     }
     case 'scan': {
       if (!data)

@@ -5,7 +5,10 @@ import { unitInWords } from '../../ui/unitInWords.ts';
 import { conditionsInWords, gaugeUnit, placeInWords, valueInWords } from '../../ui/inWords.ts';
 import type { Units } from '../../ui/units.ts';
 
-type Measured = Extract<Reading, { kind: 'wire' | 'between' | 'ohms' | PulsesKind | 'gauge' | 'scan' }>;
+type Measured = Extract<
+  Reading,
+  { kind: 'wire' | 'between' | 'ohms' | PulsesKind | 'gauge' | 'scan' | 'live-volts' }
+>;
 
 /** One reading of a point, in the order of time. */
 export interface PointReading {
@@ -61,12 +64,13 @@ export function pointsOverTime(jobs: readonly JobSheet[], units: Units, fewest =
 }
 
 const isMeasured = (reading: Reading): reading is Measured =>
-  ['wire', 'between', 'ohms', ...PULSES_KINDS, 'gauge', 'scan'].includes(reading.kind);
+  ['wire', 'between', 'ohms', ...PULSES_KINDS, 'gauge', 'scan', 'live-volts'].includes(reading.kind);
 
 /** The number and the unit that the words have; no number for OL. */
 function shownIn(reading: Measured, units: Units): { value: number | undefined; unit: string } {
   switch (reading.kind) {
     case 'wire':
+    case 'live-volts':
     case 'between':
       return { value: reading.volts, unit: 'V' };
     case 'ohms':

@@ -85,15 +85,15 @@ function Jobs({ data, band, read }: { data: KnownGoodRecord; band: Band; read: R
   );
 }
 
-type Valued = Extract<Reading, { kind: 'wire' | 'gauge' | 'scan' }>;
+type Valued = Extract<Reading, { kind: Target['kind'] }>;
 
 /** Readings of this very point in this very state, on other jobs; of a gauge only those in the basis of the first. */
 function readHere({ jobs }: KnownGoodRecord, ownJobId: string, state: MachineState, target: Target) {
   const here = jobs
     .filter(({ jobId }) => jobId !== ownJobId)
     .flatMap(({ readings }) => readings)
-    .filter((one): one is Valued => one.kind === 'wire' || one.kind === 'gauge' || one.kind === 'scan')
-    .filter((one) => isTarget(one) && sameTarget(one, target) && sameState(one.state, state));
+    .filter((one): one is Valued => isTarget(one))
+    .filter((one) => sameTarget(one, target) && sameState(one.state, state));
   const [example] = here;
   if (!example) return undefined;
   const alike = here.filter(
@@ -107,9 +107,9 @@ function readHere({ jobs }: KnownGoodRecord, ownJobId: string, state: MachineSta
 }
 
 const valueOf = (reading: Valued): number =>
-  reading.kind === 'wire' ? reading.volts : reading.kind === 'gauge' ? reading.pressureKpa : reading.value;
+  'volts' in reading ? reading.volts : reading.kind === 'gauge' ? reading.pressureKpa : reading.value;
 
 function withValue(reading: Valued, value: number): Reading {
-  if (reading.kind === 'wire') return { ...reading, volts: value };
+  if ('volts' in reading) return { ...reading, volts: value };
   return reading.kind === 'gauge' ? { ...reading, pressureKpa: value } : { ...reading, value };
 }

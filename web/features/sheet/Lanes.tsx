@@ -62,6 +62,7 @@ const WIRE_POINTS = Object.fromEntries(
   ]),
 ) as Record<Lane, Record<Place, Target>>;
 const LIVE_DATA: Target = { kind: 'scan' };
+const SECOND_LIVE: Target = { kind: 'live-volts', lane: 'second-signal' };
 const MANIFOLD: Target = { kind: 'gauge', tap: 'manifold' };
 const SENSOR_HOSE: Target = { kind: 'gauge', tap: 'sensor-hose' };
 /** With more wires than this the rows close up, so that the section in hand keeps its room. */
@@ -73,6 +74,7 @@ export function Lanes(props: LanesProps) {
   const compact = form !== 'full';
   const close = compact || lanes.length > ROOMY_LANES;
   const heightPx = form === 'thumb' ? 48 : form === 'strip' ? 34 : close ? 44 : 54;
+  const hasPair = caseFile.companion?.kind === 'second-track' && lanes.includes('second-signal');
   const ownRails = lanes.includes('second-reference');
   const pad = (target: Target) => (
     <ProbePad
@@ -148,7 +150,7 @@ export function Lanes(props: LanesProps) {
         </Typography>
         {pad(LIVE_DATA)}
         <span />
-        {caseFile.family === 'manifold-pressure' ? pad(MANIFOLD) : <span />}
+        {caseFile.family === 'manifold-pressure' ? pad(MANIFOLD) : hasPair ? pad(SECOND_LIVE) : <span />}
         <span />
         {isPressure(caseFile.profile.measures) && pad(SENSOR_HOSE)}
         {harness && harness.attachments.length > 0 && <ClipLeads attachments={harness.attachments} />}

@@ -6,13 +6,14 @@ import type { Instrument } from '@lettura/contract';
 import type { Target } from '@lettura/core/machine/places';
 import { useDispatch, useSelector } from 'react-redux';
 import { instrumentChosen, selectInstruments } from '../../app/preferences.ts';
-import { instrumentInHand, instrumentsFor, overdueWords } from './instrumentInHand.ts';
+import { chosenAs, instrumentInHand, instrumentsFor, overdueWords } from './instrumentInHand.ts';
 import { t } from '../../ui/words.ts';
 
 const ASSUMED = {
   wire: t('ui-sheet.common-meter-assumed'),
   gauge: t('ui-sheet.common-gauge-assumed'),
   scan: t('ui-sheet.standard-live-data-assumed'),
+  'live-volts': t('ui-sheet.standard-live-data-assumed'),
 } as const;
 
 /** Which instrument takes the readings at this sort of point; kept from reading to reading. */
@@ -36,7 +37,7 @@ export function TakenWith({
         fullWidth
         label={t('ui-sheet.taken-with-2')}
         value={inHand?.id ?? ''}
-        onChange={(event) => dispatch(instrumentChosen({ [kind]: event.target.value }))}
+        onChange={(event) => dispatch(instrumentChosen({ [chosenAs(kind)]: event.target.value }))}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         <MenuItem value="">{ASSUMED[kind]}</MenuItem>

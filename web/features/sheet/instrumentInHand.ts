@@ -7,8 +7,9 @@ import { t } from '../../ui/words.ts';
 type Measured = Exclude<Entry, { kind: 'ambient' }>;
 type Taken = Measured['kind'];
 
-/** One meter reads volts at a point, between points, ohms, and counts. */
-const chosenAs = (kind: Taken): Chosen => (kind === 'gauge' || kind === 'scan' ? kind : 'wire');
+/** One meter reads volts at a point, between points, ohms, and counts; one tool shows all live data. */
+export const chosenAs = (kind: Taken): Chosen =>
+  kind === 'live-volts' ? 'scan' : kind === 'gauge' || kind === 'scan' ? kind : 'wire';
 type Chosen = 'wire' | 'gauge' | 'scan';
 
 const SORTS: Record<Chosen, readonly InstrumentSort[]> = {
@@ -50,7 +51,8 @@ function shownBy(entry: Measured): number | undefined {
     case 'ohms':
     case 'frequency':
     case 'duty':
-      return undefined; // a meter's range here is that of its volts
+    case 'live-volts':
+      return undefined; // the range of a meter is that of its volts, and of live data that of the value
     case 'gauge':
       return entry.basis === 'vacuum' ? -entry.pressureKpa : entry.pressureKpa;
     case 'scan':

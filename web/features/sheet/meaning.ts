@@ -56,6 +56,7 @@ function conversionOf(reading: SeenReading, caseFile: CaseFile, units: Units): s
       reading.state.engine !== 'key-off';
     return converts ? signalAsValue({ ...reading, id: 'unsaved' }, caseFile, units) : undefined;
   }
+  if (reading.kind === 'live-volts') return undefined;
   if (reading.kind === 'scan') return inEveryBasis(reading.value, caseFile, units);
   const { measures } = caseFile.profile;
   if (measures === 'gauge-pressure' || measures === 'differential-pressure') {

@@ -17,6 +17,11 @@ import type { ProbePadProps } from './ProbePad.tsx';
 import type { Sheet } from './useSheet.ts';
 import { said, t } from '../../ui/words.ts';
 
+/** A pad has room for two words. */
+const CAPTION: Partial<Record<Target['kind'], string>> = {
+  scan: t('ui-sheet.live-data-2'),
+  'live-volts': t('ui-sheet.live-volts-2'),
+};
 /** On a pad there is room for the trade’s short form only. */
 const BRIEF_ENGINE: Record<EngineState, string> = {
   'key-off': t('ui-sheet.key-off-2'),
@@ -61,9 +66,7 @@ export function padIn(
     expected,
     elsewhere,
     unsent: now !== undefined && unsentIds.has(now.id),
-    ...(target.kind === 'wire'
-      ? {}
-      : { caption: target.kind === 'scan' ? t('ui-sheet.live-data-2') : placeInWords(target) }),
+    ...(target.kind === 'wire' ? {} : { caption: CAPTION[target.kind] ?? placeInWords(target) }),
   };
 }
 

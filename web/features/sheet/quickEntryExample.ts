@@ -14,7 +14,7 @@ export function quickEntryExample(
   const counted = sendsPulses(profile)
     ? { frequency: '107 Hz', duty: '45 %' }[profile.transfer.form]
     : undefined;
-  const own = { wire: counted ?? '2.31', gauge: '16.5', scan: live }[kind];
+  const own = { wire: counted ?? '2.31', gauge: '16.5', scan: live, 'live-volts': '0.46' }[kind];
   return [
     own,
     'or: ref ecu 4.98',
@@ -22,5 +22,6 @@ export function quickEntryExample(
     ...(companion ? ['sig2 4.2'] : []),
     ...(family === 'manifold-pressure' ? ['gauge 16.5 inHg vac'] : []),
     ...(kind === 'scan' ? [] : [`scan ${live}`]),
+    ...(companion?.kind === 'second-track' && kind !== 'live-volts' ? ['scan sig2 0.46'] : []),
   ].join(' · ');
 }

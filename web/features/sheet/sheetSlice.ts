@@ -3,6 +3,7 @@ import {
   GAUGE_TAPS,
   LANES,
   PLACES,
+  SIGNAL_LANES,
   type MachineState,
   type Place,
   type Target,
@@ -16,6 +17,7 @@ const target = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('wire'), lane: z.enum(LANES), place: z.enum(PLACES) }),
   z.object({ kind: z.literal('gauge'), tap: z.enum(GAUGE_TAPS) }),
   z.object({ kind: z.literal('scan') }),
+  z.object({ kind: z.literal('live-volts'), lane: z.enum(SIGNAL_LANES) }),
 ]) satisfies z.ZodType<Target>;
 
 const inHand = z.object({

@@ -16,6 +16,7 @@ const OF_LANE: Record<Lane, readonly TermId[]> = {
 /** Words that somebody who reads here for the first time may not know. */
 export function termsFor(target: Target, { engine, plug }: MachineState): readonly TermId[] {
   if (target.kind === 'scan') return ['live-data'];
+  if (target.kind === 'live-volts') return target.lane === 'signal' ? ['live-data'] : ['live-data', 'pair'];
   if (target.kind === 'gauge') return ['pressure-basis'];
   return [
     ...OF_LANE[target.lane],

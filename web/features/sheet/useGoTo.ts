@@ -67,6 +67,7 @@ export function useGoTo(
       case 'wire':
       case 'gauge':
       case 'scan':
+      case 'live-volts':
         bring(target, state);
         show('reading');
     }

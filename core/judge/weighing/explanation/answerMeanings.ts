@@ -158,7 +158,7 @@ const leaderOf = (weights: Float64Array): number =>
   weights.reduce((leader, weight, d) => (weight > weights[leader]! ? d : leader), 0);
 
 const isVolts = ({ target }: Pick<Candidate, 'target'>): boolean =>
-  target.kind === 'wire' || target.kind === 'between';
+  target.kind === 'wire' || target.kind === 'between' || target.kind === 'live-volts';
 
 /** What a sound machine shows there. */
 function bandOf({ target, state }: Candidate, caseFile: CaseFile) {

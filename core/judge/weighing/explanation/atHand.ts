@@ -42,6 +42,7 @@ function measuredWith(target: Candidate['target'], { plug }: Candidate['state'])
     case 'gauge':
       return ['gauge'];
     case 'scan':
+    case 'live-volts':
     case 'engine-flow':
       return ['scan-tool'];
     case 'sweep':

@@ -1,5 +1,5 @@
 import { list, pressure, say, type Message } from '../../../measure/message/index.ts';
-import { isOnSensor, type MachineState } from '../../../machine/places/index.ts';
+import { isOnSensor, laneSaid, type MachineState } from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 
@@ -14,6 +14,8 @@ export function howTo({ target, state }: Candidate): Message {
       return say('weighing.capture-at-the-plug');
     case 'scan':
       return withSteps(say('weighing.read-live-data'), state);
+    case 'live-volts':
+      return withSteps(say('weighing.read-live-volts', { lane: laneSaid(target.lane) }), state);
     case 'frequency':
       return withSteps(say('weighing.read-frequency'), state);
     case 'duty':

@@ -1,4 +1,5 @@
 import type { Message } from '../../../measure/message/index.ts';
+import { isLiveData } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
 import type { Judgement, Suggestion } from '../gate/judgement.ts';
 import { titleSaid } from '../posterior/causeSaid.ts';
@@ -31,7 +32,7 @@ const MOST_SUSPECTED = 4;
 const OF_SCHOOL: Record<SchoolId, (suggestion: Suggestion) => boolean> = {
   'plug-off': ({ candidate: { target, state } }) =>
     state.plug === 'unplugged' && target.kind !== 'observation',
-  'live-data': ({ candidate: { target, state } }) => target.kind === 'scan' && !state.stimulus,
+  'live-data': ({ candidate: { target, state } }) => isLiveData(target) && !state.stimulus,
   gauge: ({ candidate: { target, state } }) => target.kind === 'gauge' || state.stimulus?.kind === 'pump',
 };
 

@@ -43,6 +43,7 @@ export function shownOn(
 ): Quantity {
   if (kind === 'wire' || kind === 'between')
     return volts(rounded(reads, Math.abs(reads) < MILLIVOLTS_BELOW_VOLTS ? 0.001 : 0.01));
+  if (kind === 'live-volts') return volts(rounded(reads, 0.01));
   if (kind === 'frequency') return hertzSaid(rounded(reads, 0.1));
   if (kind === 'duty') return fixed(rounded(reads, 0.1), 1, '%');
   if (kind === 'ohms') return ohms(reads < 1000 ? rounded(reads, 0.1) : Number(reads.toPrecision(3)));

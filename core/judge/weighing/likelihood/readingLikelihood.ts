@@ -1,4 +1,5 @@
-import type { GaugeReading, ScanReading } from '../../../record/evidence/index.ts';
+import { liveVoltsTerms } from '../../../measure/uncertainty/index.ts';
+import type { GaugeReading, LiveVoltsReading, ScanReading } from '../../../record/evidence/index.ts';
 import { curveOf, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
 
 /** As often as this a reading is not what it is noted as: a slipped probe, a wrong pin, a number misread. */
@@ -122,6 +123,31 @@ export function scanLikelihood(
   };
 }
 const SLOPE_VOLTS = 0.01;
+
+/** A unit that has given a signal up mostly goes on showing its volts, and now and then a value in their place (our own judgement). */
+const VOLTS_REPLACED = 0.3;
+
+/** How well volts of live data fit what the unit's converter would make of an input, per volt. */
+export function liveVoltsLikelihood(
+  { volts }: Pick<LiveVoltsReading, 'volts'>,
+  profile: SensorProfile,
+): { floor: number; likely: (inputVolts: number, gridVolts: number) => number } {
+  const [low, high] = valueLimitVolts(profile);
+  const anything = 1 / profile.nominalReferenceVolts;
+  const certain = liveVoltsTerms().reduce(
+    (sum, { standardUncertainty }) => sum + standardUncertainty ** 2,
+    0,
+  );
+  return {
+    floor: MISTAKEN_SHARE * anything,
+    likely: (inputVolts, gridVolts) => {
+      const model = MODEL_VOLTS + MODEL_SHARE * Math.abs(inputVolts);
+      const fits = usual(volts - inputVolts, Math.sqrt(certain + model ** 2 + gridVolts ** 2));
+      const isGivenUp = inputVolts < low || inputVolts > high;
+      return mixed(isGivenUp ? (1 - VOLTS_REPLACED) * fits + VOLTS_REPLACED * anything : fits, anything);
+    },
+  };
+}
 
 /** Likelihood per unit of the measurand of live data that was misread: anywhere in the range of the sensor. */
 export const mistakenScan = ({ lowest, highest }: SensorProfile): number =>

@@ -29,6 +29,7 @@ import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import {
   engineFlowLikelihood,
   gaugeLikelihood,
+  liveVoltsLikelihood,
   mistakenEngineFlow,
   mistakenGauge,
   mistakenScan,
@@ -131,6 +132,12 @@ const WEIGHED: {
     const likely = scanLikelihood(reading, step, profile, shownBefore);
     const seen = seenFirst(reading, caseFile);
     return { floor: mistakenScan(profile), ...answered({ kind: 'scan' }, likely, { seen }) };
+  },
+
+  'live-volts'(reading, { caseFile, answered }) {
+    if (!keyOn(reading.state)) return undefined;
+    const { floor, likely } = liveVoltsLikelihood(reading, caseFile.profile);
+    return { floor, ...answered(reading, likely) };
   },
 
   frequency: pulses,

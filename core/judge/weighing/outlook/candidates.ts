@@ -81,6 +81,10 @@ export function candidatesFor(
     ...states.slice(1).flatMap((state) => signals.map((lane) => wire(lane, 'plug', state))),
     ...(farther ? signals.map((lane) => wire(lane, 'plug', farther)) : []),
     ...states.map((state): Candidate => ({ target: { kind: 'scan' }, state })),
+    // Of a second track the unit shows no value, and its volts.
+    ...(companion?.kind === 'second-track' && measured.includes('second-signal')
+      ? states.map((state): Candidate => ({ target: { kind: 'live-volts', lane: 'second-signal' }, state }))
+      : []),
     ...measured.filter((lane) => !isSignal(lane)).map(drop),
     ...(measured.includes('reference') ? [wire('reference', 'plug', NEIGHBOURS_OFF)] : []),
     // A signal that rests low may be held there, and so may a supply; neither is told apart by a voltage.

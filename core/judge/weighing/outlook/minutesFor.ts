@@ -1,5 +1,5 @@
 import { type AnyEvidence } from '../../../record/evidence/index.ts';
-import { isPulses, sameDrive, type Place } from '../../../machine/places/index.ts';
+import { isLiveData, isPulses, sameDrive, type Place } from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import { type Candidate, type Reaches } from './candidates.ts';
 import { KOEO } from './drivenStates.ts';
@@ -50,7 +50,7 @@ export function minutesFor(
   if (target.kind === 'gauge' && !taken.some((one) => one.kind === 'gauge' && one.tap === target.tap))
     minutes += GAUGE_MINUTES;
   if (target.kind === 'engine-flow') minutes += ENGINE_FLOW_MINUTES;
-  if (target.kind === 'scan' && !taken.some(({ kind }) => kind === 'scan')) minutes += SCAN_MINUTES;
+  if (isLiveData(target) && !taken.some(isLiveData)) minutes += SCAN_MINUTES;
   if (last.plug !== state.plug) minutes += PLUG_MINUTES;
   if (!sameDrive(last, state)) {
     if (last.engine !== state.engine) minutes += ENGINE_MINUTES;

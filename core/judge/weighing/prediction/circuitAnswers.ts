@@ -43,6 +43,7 @@ const TELLING_SPOTS: readonly CircuitSpot[] = [
   { kind: 'wire', lane: 'return', place: 'plug' },
   { kind: 'wire', lane: 'signal', place: 'plug' },
   { kind: 'wire', lane: 'second-signal', place: 'plug' },
+  { kind: 'live-volts', lane: 'second-signal' },
 ];
 const TOLD_APART_VOLTS = 0.1;
 const MOST_STEPS = 8;
@@ -195,7 +196,7 @@ export class Answers {
   /** So many sizes between two solved ones that a meter hardly tells one from the next. */
   #stepsBy(spots: readonly CircuitSpot[]): (solvedSize: number) => number {
     const seen = spots
-      .filter((spot) => spot.kind !== 'wire' || this.#sensor.wires.includes(spot.lane))
+      .filter((spot) => !('lane' in spot) || this.#sensor.wires.includes(spot.lane))
       .map((spot) => this.#solvedRows(spot, DRIVING, 'quantity'));
     return (size) => {
       const { fault } = this.#solvedSizes[size]!;
@@ -383,5 +384,6 @@ const isSaidOrNot = (spot: CircuitSpot): boolean =>
 function pointsOf(spot: CircuitSpot): unknown[] {
   if (spot.kind === 'wire' || isPulses(spot)) return [spot.lane, spot.place];
   if (spot.kind === 'scan' || spot.kind === 'telegrams') return [];
+  if (spot.kind === 'live-volts') return [spot.lane];
   return spot.kind === 'unit-sees' ? [spot.what] : [spot.from, spot.to];
 }

@@ -32,6 +32,8 @@ export function readOn(
     case 'frequency':
     case 'duty':
       return 0;
+    case 'live-volts':
+      return convertedVolts(rig, spot.lane, effects);
     case 'unit-sees':
       return seenByUnit(rig, spot.what, effects, sensor);
   }

@@ -1,6 +1,6 @@
 import { losesSupplyAtPlug } from '../hypotheses/starved.ts';
 import { LOOKED_SUPPLY_VOLTS } from '../hypotheses/weighedCase.ts';
-import { isPulses, isSignal, type Lane } from '../../../machine/places/index.ts';
+import { isLiveData, isPulses, isSignal, type Lane } from '../../../machine/places/index.ts';
 import type { Effect } from '../../../machine/fault/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import type { Rig } from '../../../machine/rig/index.ts';
@@ -117,7 +117,7 @@ function hangsOnOutput({ wiring }: Rig, moved: (change: () => void) => number): 
 }
 
 const ofSignal = (spot: CircuitSpot): boolean => {
-  if (spot.kind === 'scan' || spot.kind === 'telegrams' || isPulses(spot)) return true;
+  if (isLiveData(spot) || spot.kind === 'telegrams' || isPulses(spot)) return true;
   if (spot.kind === 'wire') return isSignal(spot.lane);
   if (spot.kind === 'unit-sees') return spot.what === 'second-signal';
   return [spot.from, spot.to].some((point) => typeof point === 'object' && isSignal(point.lane));

@@ -31,7 +31,7 @@ export function noticedWeights(
   second: Axis | undefined,
 ): Float64Array {
   const { sized } = answers;
-  const secondInput: CircuitSpot = { kind: 'wire', lane: 'second-signal', place: 'unit' };
+  const secondInput: CircuitSpot = { kind: 'live-volts', lane: 'second-signal' };
   const inputs = [
     { table: answers.at({ kind: 'scan' }, DRIVING), atLeast: NOTICED_SHARE },
     ...(second
