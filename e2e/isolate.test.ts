@@ -177,7 +177,7 @@ test('a digital sensor is recognised by its behaviour: an average that stays, an
     await page.getByRole('button', { name: engine, exact: true }).click();
     await pad(page, 'Signal at the sensor plug').click();
     await take.click();
-    await pad(page, 'Live data').click();
+    await pad(page, 'Live data:').click();
     await take.click();
   }
   await standing(page).getByText('the line may be digital').waitFor();

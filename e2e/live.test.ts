@@ -53,7 +53,7 @@ test('the second lead shows the other track, lowest and highest begin anew, and 
 });
 
 test('live data of the unit stands beside its own point, and is taken in its own unit', async () => {
-  await pad(page, 'Live data').click();
+  await pad(page, 'Live data:').click();
   await meter().getByText('Live data: Pedal position D').waitFor();
   await meter()
     .getByRole('img', { name: /^Live: \d+\.\d %$/u })
