@@ -1,4 +1,12 @@
-export { candidatesFor, REACHES, type Candidate, type Reach, type Reaches } from './outlook/candidates.ts';
+export {
+  candidatesFor,
+  REACHABLE,
+  REACHES,
+  type Candidate,
+  type Reach,
+  type Reachable,
+  type Reaches,
+} from './outlook/candidates.ts';
 export { drivenStates } from './outlook/drivenStates.ts';
 export { minutesFor } from './outlook/minutesFor.ts';
 export { decisionsFor, decisionShares, type Decision, type Decisions } from './posterior/decisions.ts';

@@ -4,7 +4,7 @@ import type { Lane, MachineState } from '../../machine/places/index.ts';
 import { exampleCase, THROTTLE_PROFILE } from '../checks/exampleCase.ts';
 import type { CaseFile } from '../checks/index.ts';
 import { goodSupply, KOEO, PLUG_OFF, wire } from './exampleWeighing.ts';
-import { judge, weigherFor } from './index.ts';
+import { judge, weigherFor, type Reaches } from './index.ts';
 
 // Live data of the second signal in volts: what nothing but the unit itself can say of its own input.
 
@@ -35,9 +35,14 @@ const sound = [
   wire('second-signal', 'unit', 4.08),
 ];
 
-function judged(readings: readonly AnyEvidence[]) {
+function judged(readings: readonly AnyEvidence[], reaches: Reaches = {}) {
   const caseFile = exampleCase(readings as CaseFile['readings'][number][], mirrored);
-  const { classes, suggestions, ranked, verdict } = judge(weigherFor(caseFile, PAIR), caseFile, PAIR);
+  const { classes, suggestions, ranked, verdict } = judge(
+    weigherFor(caseFile, PAIR),
+    caseFile,
+    PAIR,
+    reaches,
+  );
   return {
     of: (wanted: string) => classes.find((one) => one.class === wanted)?.share ?? 0,
     leader: ranked[0]!.decision.id,
@@ -49,6 +54,10 @@ function judged(readings: readonly AnyEvidence[]) {
 test('the volts of the second signal in live data are asked for, and as they should be speak for a unit that reads them', () => {
   const before = judged(sound);
   expect(before.asked).toContain('live-volts');
+  // Not of a tool that has none.
+  const without = judged(sound, { 'live-volts': 'out-of-reach' }).asked;
+  expect(without).not.toContain('live-volts');
+  expect(without).toContain('scan');
   const after = judged([...sound, live(4.08), live(1.12, FULL)]);
   expect(after.of('control-unit')).toBeLessThan(before.of('control-unit'));
   expect(after.of('nothing')).toBeGreaterThan(before.of('nothing'));

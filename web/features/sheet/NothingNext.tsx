@@ -43,9 +43,10 @@ const HIDDEN_PLACES = {
 export const HardToReach = memo(function HardToReach({
   reaches,
   onReach,
-}: Pick<NextReadingPanelProps, 'reaches' | 'onReach'>) {
+  hasPair,
+}: Pick<NextReadingPanelProps, 'reaches' | 'onReach' | 'hasPair'>) {
   return (
-    <Box sx={{ display: 'flex', gap: 1, py: 1 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 1, rowGap: 1.5, py: 1 }}>
       {(Object.keys(HIDDEN_PLACES) as (keyof typeof HIDDEN_PLACES)[]).map((place) => (
         <TextField
           key={place}
@@ -63,6 +64,19 @@ export const HardToReach = memo(function HardToReach({
           ))}
         </TextField>
       ))}
+      {hasPair && (
+        <TextField
+          select
+          size="small"
+          label={t('ui-sheet.second-signal-in-live-data')}
+          value={reaches['live-volts'] === 'out-of-reach' ? 'out-of-reach' : 'easy'}
+          onChange={(event) => onReach('live-volts', event.target.value as Reach)}
+          sx={{ gridColumn: '1 / -1' }}
+        >
+          <MenuItem value="easy">{t('ui-sheet.tool-shows-its-volts')}</MenuItem>
+          <MenuItem value="out-of-reach">{t('ui-sheet.tool-shows-no-volts')}</MenuItem>
+        </TextField>
+      )}
     </Box>
   );
 });

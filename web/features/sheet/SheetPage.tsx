@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useEventCallback from '@mui/utils/useEventCallback';
-import type { MachineState, Place, Target } from '@lettura/core/machine/places';
+import type { MachineState, Target } from '@lettura/core/machine/places';
 import { canBePumped } from '@lettura/core/machine/family';
 import { ambientIsStale } from '@lettura/core/measure/quantity';
 import { findingsIn, siblingsThatFit } from '@lettura/core/judge/checks';
@@ -12,6 +12,7 @@ import {
   changesNothing,
   NO_WHAT_IF,
   type Reach,
+  type Reachable,
   type Reaches,
   type WhatIf,
 } from '@lettura/core/judge/weighing';
@@ -159,7 +160,7 @@ const LoadedSheet = memo(function LoadedSheet({ sheet, newest, away }: LoadedShe
     (change: Partial<MachineState>) => void dispatch(stateSet({ jobId, ...change })),
   );
   const reach = useEventCallback(
-    (place: Place, how: Reach) => void dispatch(reachSet({ jobId, place, reach: how })),
+    (place: Reachable, how: Reach) => void dispatch(reachSet({ jobId, place, reach: how })),
   );
   /** Brings state and point into hand, whatever section is open. */
   const bring = (target: Target, wanted: MachineState) => {
@@ -319,6 +320,7 @@ const LoadedSheet = memo(function LoadedSheet({ sheet, newest, away }: LoadedShe
               look={machine && look}
               reaches={reaches}
               onReach={reach}
+              hasPair={caseFile.companion?.kind === 'second-track'}
             />
             <Box sx={{ borderTop: 2, borderColor: 'divider', mt: 1, pt: 1 }}>
               <StandingPanel

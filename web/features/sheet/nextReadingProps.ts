@@ -1,6 +1,5 @@
-import type { Place } from '@lettura/core/machine/places';
 import type { FamilyId } from '@lettura/core/machine/family';
-import type { NextReading, Reach, Reaches } from '@lettura/core/judge/weighing';
+import type { NextReading, Reach, Reachable, Reaches } from '@lettura/core/judge/weighing';
 import { type LookedProps } from './Looked.tsx';
 import { t } from '../../ui/words.ts';
 
@@ -8,7 +7,9 @@ export interface NextReadingPanelProps extends LookedProps {
   family: FamilyId;
   onGo: (next: NextReading) => void;
   reaches: Reaches;
-  onReach: (place: Place, reach: Reach) => void;
+  onReach: (place: Reachable, reach: Reach) => void;
+  /** The unit has a second input of the same body, of which not every tool shows the volts. */
+  hasPair: boolean;
 }
 
 export const CHANGES: Record<NextReading['answers'][number]['change'], string> = {

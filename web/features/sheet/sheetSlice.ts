@@ -5,10 +5,9 @@ import {
   PLACES,
   SIGNAL_LANES,
   type MachineState,
-  type Place,
   type Target,
 } from '@lettura/core/machine/places';
-import { REACHES, type Reach } from '@lettura/core/judge/weighing';
+import { REACHABLE, REACHES, type Reach, type Reachable } from '@lettura/core/judge/weighing';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { storedByJob } from '../../app/stored.ts';
@@ -28,7 +27,7 @@ const inHand = z.object({
   /** The reading that the next entry replaces. */
   correcting: z.string().optional(),
   /** Places that are hard to get at on this machine. */
-  reaches: z.partialRecord(z.enum(PLACES), z.enum(REACHES)).optional(),
+  reaches: z.partialRecord(z.enum(REACHABLE), z.enum(REACHES)).optional(),
 });
 /** What the technician has in hand on one job: this browser's business, not the server's. */
 export type InHand = z.infer<typeof inHand>;
@@ -64,7 +63,7 @@ export const sheetSlice = createSlice({
       sheet.correcting = payload.id;
       sheet.draft = payload.draft;
     },
-    reachSet: (state, { payload }: PayloadAction<{ jobId: string; place: Place; reach: Reach }>) => {
+    reachSet: (state, { payload }: PayloadAction<{ jobId: string; place: Reachable; reach: Reach }>) => {
       const sheet = at(state, payload.jobId);
       sheet.reaches = { ...sheet.reaches, [payload.place]: payload.reach };
     },

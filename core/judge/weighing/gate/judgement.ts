@@ -1,6 +1,6 @@
 import { sameState, sameTarget, spotOf, type Lane, type Spot } from '../../../machine/places/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import { candidatesFor, type Candidate, type Reaches } from '../outlook/candidates.ts';
+import { candidatesFor, type Candidate, type Reachable, type Reaches } from '../outlook/candidates.ts';
 import { minutesFor, placesOf } from '../outlook/minutesFor.ts';
 import {
   classShares,
@@ -150,7 +150,7 @@ export function* lookAhead(
     ...doubted,
   ].filter((wanted) => !usual.some((one) => sameReading(one, wanted)));
   for (const candidate of [...usual, ...besides]) {
-    if (placesOf(candidate.target).some((place) => reaches[place] === 'out-of-reach')) continue;
+    if (reachedFor(candidate.target).some((one) => reaches[one] === 'out-of-reach')) continue;
     if (isTaken(candidate)) continue;
     const foresight = outlook.at(candidate);
     const forGate = gate.find((item) => item.state !== 'proven' && sameReading(item.reading, candidate));
@@ -218,6 +218,10 @@ export function judge(
   const standing = standingOf(weigher.caseOf(caseFile), caseFile, wires);
   return judgementOn(standing, [...lookAhead(weigher, caseFile, wires, standing, reaches)]);
 }
+
+/** What has to be got at for a reading. */
+const reachedFor = (target: Candidate['target']): Reachable[] =>
+  target.kind === 'live-volts' ? ['live-volts'] : placesOf(target);
 
 /** Something that an instrument is put on, rather than a recording or a look. */
 const isReadingSpot = (target: Candidate['target']): target is Spot =>

@@ -3,6 +3,7 @@ import {
   isReturn,
   isSignal,
   NO_HARNESS_WORK,
+  PLACES,
   type Lane,
   type MachineState,
   type Place,
@@ -23,10 +24,13 @@ export interface Candidate {
   state: MachineState;
 }
 
-/** How hard a place is to get at on this machine. */
+/** Whatever may be hard to get at: a place of the harness, or volts that not every tool shows. */
+export const REACHABLE = [...PLACES, 'live-volts'] as const;
+export type Reachable = (typeof REACHABLE)[number];
+/** How hard it is to get at on this machine. */
 export const REACHES = ['easy', 'awkward', 'out-of-reach'] as const;
 export type Reach = (typeof REACHES)[number];
-export type Reaches = Readonly<Partial<Record<Place, Reach>>>;
+export type Reaches = Readonly<Partial<Record<Reachable, Reach>>>;
 const PLUG_OFF: MachineState = { engine: 'koeo', plug: 'unplugged' };
 
 const KEY_OFF: MachineState = { engine: 'key-off', plug: 'unplugged' };
