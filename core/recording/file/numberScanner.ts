@@ -168,7 +168,7 @@ export class NumberScanner {
 
   /**
    * Whole lines only: `end` is one past a line feed. What changes with every row stands in variables, and goes back into
-   * the fields where another method looks: fields would cost a third of the time.
+   * the fields where another method looks.
    */
   #scan(bytes: Uint8Array, from: number, end: number): void {
     const { headerRows, timeColumn } = this.#layout;
