@@ -7,6 +7,7 @@ import { startServer } from '../server.mjs';
 const READINGS = 6000;
 const CONNECTIONS = 8;
 const ROUNDS = 3;
+const READ = { state: { engine: 'koeo', plug: 'connected' }, lane: 'signal', place: 'plug', volts: 2.31 };
 
 /** Readings a second through the whole application, against the database taking the same rows by itself. */
 export async function recordingRatio(
@@ -59,10 +60,7 @@ function post(port: number, agent: Agent, jobId: string): Promise<void> {
     kind: 'wire',
     takenAt: new Date().toISOString(),
     enteredText: '2.31',
-    state: { engine: 'koeo', plug: 'connected' },
-    lane: 'signal',
-    place: 'plug',
-    volts: 2.31,
+    ...READ,
   });
   return new Promise((resolve, reject) => {
     const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) };
@@ -82,8 +80,8 @@ function post(port: number, agent: Agent, jobId: string): Promise<void> {
 
 async function insert(pool: pg.Pool, jobId: string): Promise<void> {
   await pool.query(
-    `insert into reading (id, job_id, kind, taken_at, entered_text, engine_state, plug_state, lane, place, volts)
-     values ($1, $2, 'wire', $3, '2.31', 'koeo', 'connected', 'signal', 'plug', 2.31)`,
-    [v7(), jobId, new Date()],
+    `insert into reading (id, job_id, kind, taken_at, entered_text, payload)
+     values ($1, $2, 'wire', $3, '2.31', $4)`,
+    [v7(), jobId, new Date(), JSON.stringify(READ)],
   );
 }
