@@ -53,7 +53,7 @@ export function liveData(machine: SimulatedMachine, state: MachineState): LiveDa
   };
 }
 
-/** What it shows of an input in volts, in the steps of the standard; undefined with the key off. */
+/** What it shows of an input in volts, in steps of one byte; undefined with the key off. */
 export function liveVolts(
   machine: SimulatedMachine,
   lane: SignalLane,

@@ -5,6 +5,7 @@ import { exampleCase, THROTTLE_PROFILE } from '../checks/exampleCase.ts';
 import type { CaseFile } from '../checks/index.ts';
 import { goodSupply, KOEO, PLUG_OFF, wire } from './exampleWeighing.ts';
 import { judge, weigherFor, type Reaches } from './index.ts';
+import { liveVoltsLikelihood } from './likelihood/readingLikelihood.ts';
 
 // Live data of the second signal in volts: what nothing but the unit itself can say of its own input.
 
@@ -88,4 +89,18 @@ test('with the key off nothing is said, and with the plug off only of what is le
   expect(judged([...sound, keyOff]).of('nothing')).toBeCloseTo(judged(sound).of('nothing'), 9);
   const pulledUp = judged([...sound, wire('second-signal', 'unit', 4.98, PLUG_OFF), live(4.98, PLUG_OFF)]);
   expect(pulledUp.of('nothing')).toBeGreaterThan(0.3);
+});
+
+test('live data is given up where its own input is: a temperature at other volts than a track', () => {
+  const companion = {
+    kind: 'temperature',
+    thermistor: { law: 'beta', ohmsAt25Celsius: 2000, betaKelvin: 3500 },
+    pullUpOhms: 4700,
+  } as const;
+  const { circuitHighVolts: high } = THROTTLE_PROFILE;
+  const replaced = (lane: 'signal' | 'second-signal', volts: number) =>
+    liveVoltsLikelihood({ lane, volts: 2.5 }, THROTTLE_PROFILE, companion).likely(volts, 0);
+  // Just past what a track may show, a value in the place of the volts is likely for a track alone.
+  expect(replaced('signal', high + 0.02)).toBeGreaterThan(3 * replaced('second-signal', high + 0.02));
+  expect(replaced('signal', high - 0.02)).toBeCloseTo(replaced('second-signal', high - 0.02), 12);
 });

@@ -1,3 +1,5 @@
+import type { Companion } from '../../../measure/companion/index.ts';
+import { limitsOf } from '../../../record/code/index.ts';
 import { liveVoltsTerms } from '../../../measure/uncertainty/index.ts';
 import type { GaugeReading, LiveVoltsReading, ScanReading } from '../../../record/evidence/index.ts';
 import { curveOf, valueLimitVolts, type SensorProfile } from '../../../measure/transfer/index.ts';
@@ -129,10 +131,12 @@ const VOLTS_REPLACED = 0.3;
 
 /** How well volts of live data fit what the unit's converter would make of an input, per volt. */
 export function liveVoltsLikelihood(
-  { volts }: Pick<LiveVoltsReading, 'volts'>,
+  { volts, lane }: Pick<LiveVoltsReading, 'volts' | 'lane'>,
   profile: SensorProfile,
+  companion: Companion | undefined,
 ): { floor: number; likely: (inputVolts: number, gridVolts: number) => number } {
-  const [low, high] = valueLimitVolts(profile);
+  // An air temperature in the same body is given up at other volts than a track.
+  const [low, high] = limitsOf(lane, profile, companion);
   const anything = 1 / profile.nominalReferenceVolts;
   const certain = liveVoltsTerms().reduce(
     (sum, { standardUncertainty }) => sum + standardUncertainty ** 2,

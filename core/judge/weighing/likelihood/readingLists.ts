@@ -136,7 +136,7 @@ const WEIGHED: {
 
   'live-volts'(reading, { caseFile, answered }) {
     if (!keyOn(reading.state)) return undefined;
-    const { floor, likely } = liveVoltsLikelihood(reading, caseFile.profile);
+    const { floor, likely } = liveVoltsLikelihood(reading, caseFile.profile, caseFile.companion);
     return { floor, ...answered(reading, likely) };
   },
 
