@@ -23,15 +23,15 @@ const judged = (readings: readonly AnyEvidence[]) =>
 test('a signal that stops at 2.95 V on the pump is the sensor, whatever curve that is', () => {
   const stopping = [...goodSupply(), ...onThePump((sound) => Math.max(2.95, sound))];
   expect(judged(stopping).ranked[0]!.decision.id).toBe('sensor');
-  // Two more readings, and nothing else is left.
+  // Two more readings, and it is proven.
   const { ranked, verdict } = judged([
     ...stopping,
     wire('signal', 'plug', 4),
     wire('signal', 'unit', 2.95, pumped(-75)),
   ]);
   expect(ranked[0]!).toMatchObject({ decision: { id: 'sensor' } });
-  expect(ranked[0]!.share).toBeGreaterThan(0.8);
-  expect(verdict).toBe('open');
+  expect(ranked[0]!.share).toBeGreaterThan(0.93);
+  expect(verdict).toBe('decided');
 });
 
 test('one bad step among good ones is a slip, or of another pressure, before it is a sensor', () => {

@@ -33,12 +33,23 @@ export type QuantityEffect =
   /** Hoses on the wrong ports. */
   | { does: 'reversed' };
 
+/**
+ * Between two shares of the way that its signal goes over the range, the element stays at a third: at one end of them where it sticks
+ * on its way, or at the nearer one where it goes no farther.
+ */
+export interface CurveEffect {
+  fromShare: number;
+  toShare: number;
+  atShare: number;
+}
+
 export type Effect =
   | { on: 'part'; part: PartName; addOhms: number }
   | { on: 'part'; part: PartName; setOhms: number }
   | { on: 'touch'; a: Touch; b: Touch; ohms: number }
   | { on: 'rail'; rail: number; change: Partial<Rail> }
   | ({ on: 'element' } & ElementEffect)
+  | ({ on: 'curve' } & CurveEffect)
   | ({ on: 'quantity' } & QuantityEffect)
   /** The unit's converter no longer follows its pin. */
   | { on: 'converter'; wire: Lane; reads: number };

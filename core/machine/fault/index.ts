@@ -1,5 +1,5 @@
 export { allFaults, FAULT_KINDS, faultKind } from './catalogue.ts';
-export type { Effect, ElementEffect, QuantityEffect, Touch } from './effect.ts';
+export type { CurveEffect, Effect, ElementEffect, QuantityEffect, Touch } from './effect.ts';
 export {
   allSites,
   faultAnywhere,
@@ -13,6 +13,7 @@ export {
   type SizeRange,
 } from './faultKind.ts';
 export { effectsOf, elementDrive, situate, type SensorElement, type Situation } from './situate.ts';
+export { feltBy } from './valueFelt.ts';
 export { valueMet } from './valueMet.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';

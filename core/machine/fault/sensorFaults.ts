@@ -1,5 +1,6 @@
 import { say } from '../../measure/message/index.ts';
 import type { WiringSpec } from '../wiring/index.ts';
+import type { CurveEffect } from './effect.ts';
 import { faultSite, type FaultSpec, type FaultSite } from './faultKind.ts';
 import type { OtherFoot } from './site.ts';
 import type { FaultKindId } from '../kinds/index.ts';
@@ -57,6 +58,49 @@ const STRETCHED: FaultSpec = {
   size: { unit: 'factor', lowest: 0.3, highest: 0.85, spread: 'even' },
   beyond: { size: { unit: 'factor', lowest: 0.15, highest: 0.87, spread: 'even' } },
   sites: () => [inSensor((factor) => [{ on: 'element', does: 'stretched', factor }])],
+};
+
+const stays = (reads: 'up' | 'down', from: (size: number) => CurveEffect): FaultSite =>
+  faultSite({ in: 'element', reads }, (size) => [{ on: 'curve', ...from(size) }]);
+
+const STOPS: FaultSpec = {
+  class: 'sensor',
+  weight: 0.7,
+  name: say('faults.sensor-goes-no-farther'),
+  sentence: say('faults.sensor-follows-up-to-a-point'),
+  looksLike: say('faults.right-at-one-end-same-voltage-past-a-point'),
+  hides: say('faults.blocked-port-or-overloaded-element'),
+  sites: () => [],
+  beyond: {
+    size: { unit: 'share', lowest: 0.08, highest: 0.92, spread: 'even' },
+    sites: () => [
+      stays('down', (share) => ({ fromShare: share, toShare: Infinity, atShare: share })),
+      stays('up', (share) => ({ fromShare: -Infinity, toShare: share, atShare: share })),
+    ],
+  },
+};
+
+/** Of its way: what a sensor that sticks over a part of it leaves out. */
+const STICKS_OVER_SHARE = 0.38;
+const STICKS: FaultSpec = {
+  class: 'sensor',
+  weight: 0.4,
+  name: say('faults.sensor-sticks-on-its-way'),
+  sentence: say('faults.sensor-stays-behind-and-then-jumps'),
+  looksLike: say('faults.right-at-both-ends-wrong-between'),
+  hides: say('faults.soot-or-wear-where-it-moves'),
+  sites: () => [],
+  beyond: {
+    size: { unit: 'share', lowest: 0.03, highest: 0.59, spread: 'even' },
+    sites: () => [
+      stays('down', (share) => ({ fromShare: share, toShare: share + STICKS_OVER_SHARE, atShare: share })),
+      stays('up', (share) => ({
+        fromShare: share,
+        toShare: share + STICKS_OVER_SHARE,
+        atShare: share + STICKS_OVER_SHARE,
+      })),
+    ],
+  },
 };
 
 const WIPER_OPEN: FaultSpec = {
@@ -281,6 +325,8 @@ export const SENSOR_FAULTS = {
   'sensor-stuck': STUCK,
   'sensor-shifted': SHIFTED,
   'sensor-gain': STRETCHED,
+  'sensor-stops': STOPS,
+  'sensor-sticks': STICKS,
   'wiper-open': WIPER_OPEN,
   'track-open': TRACK_OPEN,
   'dead-spot': DEAD_SPOT,

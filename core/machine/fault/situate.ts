@@ -5,6 +5,7 @@ import type { Companion } from '../../measure/companion/index.ts';
 import type { Effect } from './effect.ts';
 import type { Fault } from './faultKind.ts';
 import { applyToNetwork } from './applyToNetwork.ts';
+import { feltBy } from './valueFelt.ts';
 import { valueMet } from './valueMet.ts';
 
 /** The sensor under test, as far as its element goes. */
@@ -39,8 +40,7 @@ export function situate(
 ): void {
   wiring.reset();
   wiring.setKey(keyOn);
-  const met = valueMet(trueValue, restingValue, effects, element.profile);
-  const sound = driveFor(met, celsius, element);
+  const sound = driveFor(felt(trueValue, restingValue, effects, element), celsius, element);
   const drive = withWrong(sound, wiring.spec, element, effects, { restingValue, celsius });
   const { sensor } = wiring.spec;
   const sends = sentOn(wiring.spec, effects);
@@ -58,9 +58,17 @@ export function elementDrive(
   effects: readonly Effect[],
   { trueValue, restingValue, celsius }: Pick<Situation, 'trueValue' | 'restingValue' | 'celsius'>,
 ): Drive {
-  const met = valueMet(trueValue, restingValue, effects, element.profile);
-  return withWrong(driveFor(met, celsius, element), spec, element, effects, { restingValue, celsius });
+  const sound = driveFor(felt(trueValue, restingValue, effects, element), celsius, element);
+  return withWrong(sound, spec, element, effects, { restingValue, celsius });
 }
+
+/** What of the quantity gets to the sensor, and what its element makes of that. */
+const felt = (
+  trueValue: number,
+  restingValue: number,
+  effects: readonly Effect[],
+  { profile }: SensorElement,
+): number => feltBy(effects, profile)(valueMet(trueValue, restingValue, effects, profile));
 
 function withWrong(
   sound: Drive,

@@ -26,6 +26,8 @@ export const FAULT_KIND_IDS = [
   'sensor-stuck',
   'sensor-shifted',
   'sensor-gain',
+  'sensor-stops',
+  'sensor-sticks',
   'wiper-open',
   'track-open',
   'dead-spot',

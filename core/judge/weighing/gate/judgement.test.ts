@@ -186,6 +186,8 @@ test('nothing is called wrong-free while a recording shows a fault, and no cause
     wire('signal', 'plug', 4),
     wire('signal', 'plug', 1.35, IDLE),
     wire('signal', 'plug', 0.008, PLUG_OFF),
+    // Two places of the pump: what sticks on its way shows at one of them.
+    wire('signal', 'plug', 2.44, { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: -40 } }),
     wire('signal', 'plug', 1.66, { ...KOEO, stimulus: { kind: 'pump', kpaAboveAmbient: -60 } }),
     scan(100, KOEO),
     scan(32, IDLE),

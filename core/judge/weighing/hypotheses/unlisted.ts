@@ -9,7 +9,7 @@ import type { SizedHypothesis } from './sizedHypotheses.ts';
  */
 
 /** As often as this, beside a sensor that is stuck, a sensor has a fault that is not on the list. */
-const SENSOR_SHARE = 0.35;
+const SENSOR_SHARE = 0.25;
 /** The same of wires and unit, beside all of their faults together. */
 const CIRCUIT_SHARE = 0.03;
 /** So often such a sensor, in one state of the machine, shows what a sound one would. */

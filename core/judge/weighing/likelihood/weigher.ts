@@ -23,7 +23,7 @@ import { changingAmong, type Changing } from '../hypotheses/unlisted.ts';
 import { listsOver } from './lists.ts';
 import { noticedWeights } from '../prediction/noticed.ts';
 import { LOOKED_DRIVE, observationReading } from './observationLikelihood.ts';
-import { amongTemperatures, metBy, type Places } from '../prediction/places.ts';
+import { amongTemperatures, isOnTheWay, metBy, type Places } from '../prediction/places.ts';
 import { quantityGrid, type QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { shownAlready } from './readAgain.ts';
 import { readingLists } from './readingLists.ts';
@@ -79,7 +79,7 @@ export class Weigher {
     this.#changing = changingAmong(this.hypotheses, this.answers.sized);
     const ways = new Map<string, { number: number; effects: readonly Effect[] }>();
     this.#wayOf = Int32Array.from(this.answers.sized, ({ fault }) => {
-      const effects = fault ? effectsOf([fault]).filter(({ on }) => on === 'quantity') : [];
+      const effects = fault ? effectsOf([fault]).filter(isOnTheWay) : [];
       const key = JSON.stringify(effects);
       const known = ways.get(key) ?? { number: ways.size, effects };
       ways.set(key, known);

@@ -16,6 +16,7 @@ import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
+import { isOnTheWay } from './places.ts';
 import { ANY_SHARE, averageOf, isReceived, isToggling, upFor, usualUpShare } from './sentLine.ts';
 import { distance, hashOf, isAlike, isSame, mixed, NO_TOLERANCE, rounded, type Row } from './rows.ts';
 import { BENT_VOLTS, fillRow, QUANTITY_NODES, REST_NODE } from './fillRow.ts';
@@ -83,9 +84,9 @@ export class Answers {
     this.#restingValue = restingValue;
     this.#solvedSizes = solvedSizes(hypotheses, sensor.profile.bias);
     this.#ranges = rangesOf(this.#solvedSizes);
-    // What happens to the quantity before the sensor is no matter of the circuit.
+    // What happens to the quantity before the sensor gives a voltage is no matter of the circuit.
     this.#effects = this.#solvedSizes.map(({ fault }) =>
-      fault ? effectsOf([fault]).filter(({ on }) => on !== 'quantity') : [],
+      fault ? effectsOf([fault]).filter((effect) => !isOnTheWay(effect)) : [],
     );
     const { profile } = sensor;
     const rigOn = (bias: KnownBias) =>
@@ -200,7 +201,7 @@ export class Answers {
       .map((spot) => this.#solvedRows(spot, DRIVING, 'quantity'));
     return (size) => {
       const { fault } = this.#solvedSizes[size]!;
-      if (fault && effectsOf([fault]).some(({ on }) => on === 'quantity')) return QUANTITY_STEPS;
+      if (fault && effectsOf([fault]).some(isOnTheWay)) return QUANTITY_STEPS;
       const farthest = Math.max(...seen.map((rows) => distance(rows[size]!, rows[size + 1]!)));
       return Math.min(MOST_STEPS, Math.max(1, Math.ceil(farthest / TOLD_APART_VOLTS)));
     };

@@ -67,9 +67,12 @@ const isSoundSupply = ({ fault }: SizedHypothesis, nominalVolts: number): boolea
       Math.abs(effect.change.volts - nominalVolts) < SOUND_SUPPLY_VOLTS,
   );
 
-/** What happens before the sensor, or at one place of its travel, is not in the answers of the circuit. */
+/** What happens before the sensor, or at a part of its travel, is not in the answers of the circuit. */
 const movesOtherwise = ({ fault }: SizedHypothesis): boolean =>
   fault !== undefined &&
   effectsOf([fault]).some(
-    (effect) => effect.on === 'quantity' || (effect.on === 'element' && effect.does === 'dead-spot'),
+    (effect) =>
+      effect.on === 'quantity' ||
+      effect.on === 'curve' ||
+      (effect.on === 'element' && effect.does === 'dead-spot'),
   );

@@ -1,16 +1,19 @@
 import { movesSensorItself, type Drive } from '../../../machine/places/index.ts';
-import { valueMet, type Effect } from '../../../machine/fault/index.ts';
+import { feltBy, valueMet, type Effect } from '../../../machine/fault/index.ts';
 import { toleranceAt, type SensorProfile } from '../../../measure/transfer/index.ts';
 import { CELSIUS_NODES, type Answers } from './circuitAnswers.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 
+/** What changes the quantity before the sensor gives a voltage: nothing of the circuit moves with it. */
+export const isOnTheWay = ({ on }: Effect): boolean => on === 'quantity' || on === 'curve';
+
 /** What the sensor meets at each node of a grid, and where that lies among the answers of the circuit. */
 export interface Met {
-  /** At the sensor, and where a gauge at the source would be. */
+  /** At the port of the sensor, and where a gauge at the source would be. */
   met: Float64Array;
   atSource: Float64Array;
-  /** By tolerance and node: where the sound signal lies among the solved voltages; and half a step of the grid beside it. */
+  /** By tolerance and node: where its signal lies among the solved voltages; and half a step of the grid beside it. */
   placed: readonly Float64Array[];
   beside: Float64Array;
 }
@@ -35,12 +38,16 @@ export function metBy(
     (effect) => effect.on === 'quantity' && effect.does === 'weakened' && effect.atSource,
   );
   const met = values.map((value) => valueMet(value, restingValue, onTheWay, profile));
+  // A hand that moves the sensor itself goes past whatever is before it, and not past its own curve.
+  const felt = feltBy(effects, profile);
   const placeOf = (value: number): number => answers.placeOf(answers.soundVolts(value));
   return {
     met,
     atSource: values.map((value) => valueMet(value, restingValue, atSource, profile)),
-    placed: TOLERANCES.map(({ at }) => met.map((value) => placeOf(value + at * toleranceAt(value, profile)))),
-    beside: met.map((value, i) => Math.abs(placeOf(value + halfSteps[i]!) - placeOf(value))),
+    placed: TOLERANCES.map(({ at }) =>
+      met.map((value) => placeOf(felt(value) + at * toleranceAt(value, profile))),
+    ),
+    beside: met.map((value, i) => Math.abs(placeOf(felt(value + halfSteps[i]!)) - placeOf(felt(value)))),
   };
 }
 
