@@ -1,9 +1,10 @@
 import { isPlain, type AnyEvidence } from '@lettura/core/record/evidence';
+import { commonGauge } from '@lettura/core/machine/family';
 import { isPulses, type MachineState } from '@lettura/core/machine/places';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { startingAfter, USUAL_WEIGHTS } from '@lettura/core/judge/priors';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import { COMMON_METER } from '@lettura/core/measure/uncertainty';
 import type { Instrument } from './instruments.ts';
 import type { Job } from './jobs.ts';
 import { isWithdrawn, type RecordingInfo } from './recordings.ts';
@@ -69,7 +70,7 @@ export function caseFileOf(
         findings,
       })),
     meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
+    gauge: commonGauge(sensor.family),
   };
 }
 

@@ -1,6 +1,7 @@
 import { liveDataStep } from '@lettura/core/machine/family';
 import {
   keyOn,
+  type GaugeTap,
   type Lane,
   type MachineState,
   type Place,
@@ -18,7 +19,7 @@ export interface Asked {
   target:
     | { kind: 'wire'; lane: Lane; place: Place }
     | { kind: 'between' | 'ohms'; from: ProbePoint; to: ProbePoint }
-    | { kind: 'gauge'; tap: 'manifold' | 'sensor-hose' }
+    | { kind: 'gauge'; tap: GaugeTap }
     | { kind: 'scan' | 'engine-flow' }
     | { kind: 'live-volts'; lane: 'signal' | 'second-signal' }
     | { kind: 'sweep' }
@@ -174,12 +175,7 @@ export class StrangeTechnician {
     return Math.abs(shown) < 0.6 ? Math.round(shown * 1e4) / 1e4 : Math.round(shown * 1000) / 1000;
   }
 
-  #gaugeRead(
-    tap: 'manifold' | 'sensor-hose',
-    state: MachineState,
-    id: string,
-    slips: boolean,
-  ): Took | undefined {
+  #gaugeRead(tap: GaugeTap, state: MachineState, id: string, slips: boolean): Took | undefined {
     const { sensor, weather } = this.#one;
     const { measures, lowest, highest } = sensor.profile;
     if (!isPressure(measures)) return undefined;

@@ -1,8 +1,9 @@
 import { barometerDisplay, type SimulatedMachine } from '@lettura/bench';
+import { commonGauge } from '@lettura/core/machine/family';
 import { ambientFrom } from '@lettura/core/measure/quantity';
 import type { CaseFile } from '@lettura/core/judge/checks';
 import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
+import { COMMON_METER } from '@lettura/core/measure/uncertainty';
 
 /** The job of a machine before anything is read but the barometer and the codes. */
 export function openedCase(one: SimulatedMachine, codes: readonly string[]): CaseFile {
@@ -21,6 +22,6 @@ export function openedCase(one: SimulatedMachine, codes: readonly string[]): Cas
     sweeps: [],
     displacementLitres: litres,
     meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
+    gauge: commonGauge(sensor.family),
   };
 }

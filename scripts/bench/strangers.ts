@@ -1,14 +1,16 @@
 import { StrangeTechnician, Stranger } from '@lettura/strangers';
 import { isPulses } from '@lettura/core/machine/places';
 import { ambientFrom } from '@lettura/core/measure/quantity';
-import { COMMON_METER, COMMON_VACUUM_GAUGE } from '@lettura/core/measure/uncertainty';
-import { familyOf } from '@lettura/core/machine/family';
+import { COMMON_METER } from '@lettura/core/measure/uncertainty';
+import { commonGauge, familyOf } from '@lettura/core/machine/family';
 import { USUAL_WEIGHTS } from '@lettura/core/judge/priors';
 import { drivenStates, Weigher } from '@lettura/core/judge/weighing';
 import { workThrough } from './workThrough.ts';
 import { type Patient, type WorkedCase } from './patient.ts';
 
+/** Of the newest makes: each takes some hundred megabytes. */
 const weighers = new Map<string, Weigher>();
+const KEPT = 4;
 
 /** A machine of which the weighing knows what is printed on its sensor, and nothing else. */
 export function strangerAsPatient(seed: number): Patient {
@@ -36,11 +38,14 @@ export function strangerAsPatient(seed: number): Patient {
     sweeps: [],
     displacementLitres: litres,
     meter: COMMON_METER,
-    gauge: COMMON_VACUUM_GAUGE,
+    gauge: commonGauge(family),
   };
   const key = `${one.make} ${profile.measures === 'absolute-pressure' ? Math.round(technician.stationKpaAbs) : ''}`;
   const weigher = weighers.get(key) ?? new Weigher(opened, wires);
+  // The newest stands last.
+  weighers.delete(key);
   weighers.set(key, weigher);
+  for (const old of [...weighers.keys()].slice(0, -KEPT)) weighers.delete(old);
   return {
     machine: `stranger ${seed}`,
     family,

@@ -1,14 +1,14 @@
 import { familyOf } from '../../machine/family/index.ts';
 import { say, type Message } from '../../measure/message/index.ts';
 import { latest, type GaugeReading, type ScanReading } from '../../record/evidence/index.ts';
-import { sameDrive, type Drive } from '../../machine/places/index.ts';
+import { GAUGE_TAPS, sameDrive, type Drive } from '../../machine/places/index.ts';
 import { isPressure } from '../../measure/quantity/index.ts';
 import { type MeasuredValue } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
 import { ambientPressure, gaugeAgainstSensor } from './gaugePressure.ts';
 
 export type SourceName =
-  'sensor' | 'as-seen' | 'gauge-at-hose' | 'gauge-at-manifold' | 'live-data' | 'ambient';
+  'sensor' | 'as-seen' | `gauge-at-${'hose' | 'manifold' | 'service-port'}` | 'live-data' | 'ambient';
 
 /** What a source of a value is called. */
 export const sourceSaid = (name: SourceName): Message => say(`source.${name}`);
@@ -21,13 +21,13 @@ export interface Source {
 /** What gauges show in this drive, on the scale of the sensor; none where it measures no pressure. */
 export function gaugeSources({ ambient, gauge, readings, profile }: CaseFile, drive: Drive): Source[] {
   if (!isPressure(profile.measures)) return [];
-  return (['sensor-hose', 'manifold'] as const).flatMap((tap) => {
+  return GAUGE_TAPS.flatMap((tap) => {
     const reading = latest(
       readings,
       (one): one is GaugeReading => one.kind === 'gauge' && one.tap === tap && sameDrive(one.state, drive),
     );
     const measured = reading && gaugeAgainstSensor(reading, profile.measures, ambient, gauge);
-    const name = tap === 'manifold' ? 'gauge-at-manifold' : 'gauge-at-hose';
+    const name = `gauge-at-${tap === 'sensor-hose' ? 'hose' : tap}` as const;
     return measured?.ok ? [{ name, measured: measured.value } as const] : [];
   });
 }

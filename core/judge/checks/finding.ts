@@ -8,7 +8,7 @@ export type FindingCode =
   | `signal-unit-vs-plug=${'same' | 'differs'}`
   | `signal-unplugged=${'at-bias' | 'held-high' | 'held-low'}`
   | `live-vs-plug=${'agrees' | 'differs'}`
-  | `sensor-vs-gauge-${'hose' | 'manifold'}=${'agree' | 'disagree' | 'disagree-by-return' | 'disagree-perhaps-by-return'}`
+  | `sensor-vs-gauge-${'hose' | 'manifold' | 'service-port'}=${'agree' | 'disagree' | 'disagree-by-return' | 'disagree-perhaps-by-return'}`
   | `vacuum-at-${'hose' | 'manifold'}=${'healthy' | 'low'}`;
 
 /** What readings say, in plain words. */

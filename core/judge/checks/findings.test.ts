@@ -1,3 +1,4 @@
+import { commonGauge } from '../../machine/family/index.ts';
 import { expect, test } from 'vitest';
 import type { Evidence } from '../../record/evidence/index.ts';
 import type { GaugeTap, Lane, MachineState, Place } from '../../machine/places/index.ts';
@@ -168,6 +169,35 @@ test.each([
   [17.4, 'manifold', 'vacuum-at-manifold', 'healthy'], // 41.1 kPa: within the gauge’s own doubt of 40.4
 ] as const)('%d inHg %s is a %s that is %s, at an ambient of 100 kPa', (inHg, tap, check, outcome) => {
   expect(answerOf(coded(gaugeFindings(caseOf([gauge(inHg, tap)]))).findings, check)).toBe(outcome);
+});
+
+test('a gauge on the service port is set beside a refrigerant sensor, and judges no vacuum', () => {
+  const profile = {
+    ...caseOf([]).profile,
+    measures: 'gauge-pressure',
+    transfer: { form: 'linear', low: { volts: 0.5, value: 0 }, high: { volts: 4.5, value: 3000 } },
+    lowest: 0,
+    highest: 3000,
+    tolerance: { form: 'plus-minus', plusMinus: 60 },
+    differenceThatMatters: 150,
+  } as const;
+  const found = (pressureKpa: number) =>
+    coded(
+      gaugeFindings(
+        caseOf(
+          [
+            wire('signal', 'plug', 2.1, idle), // 1,200 kPa
+            wire('return', 'plug', 0.01),
+            { kind: 'gauge', id: 'port', tap: 'service-port', pressureKpa, basis: 'gauge', state: idle },
+          ],
+          { family: 'refrigerant-pressure', profile, gauge: commonGauge('refrigerant-pressure') },
+        ),
+      ),
+    ).findings;
+  expect(answerOf(found(1200), 'sensor-vs-gauge-service-port')).toBe('agree');
+  expect(answerOf(found(2000), 'sensor-vs-gauge-service-port')).toBe('disagree');
+  expect(found(1200)).toHaveLength(1);
+  expect(found(1200)[0]!.sentence).toContain('checks.sensor-gauge-above-ambient');
 });
 
 test('a gauge and a sensor are set beside each other in the state they share', () => {

@@ -1,7 +1,7 @@
 import { pressure, say } from '../../measure/message/index.ts';
 import { latest, latestWire, type GaugeReading } from '../../record/evidence/index.ts';
 import { running, type GaugeTap } from '../../machine/places/index.ts';
-import { familyOf, HEALTHY_IDLE_KPA_ABS } from '../../machine/family/index.ts';
+import { familyOf, HEALTHY_IDLE_KPA_ABS, isVacuumGauged } from '../../machine/family/index.ts';
 import { problemSaid } from '../../measure/problem/index.ts';
 import { boundSaid, compareValues, type MeasuredValue } from '../../measure/uncertainty/index.ts';
 import type { CaseFile } from './caseFile.ts';
@@ -22,7 +22,8 @@ export function gaugeFindings(caseFile: CaseFile): { findings: Finding[]; remark
       remarks.push({ sentence: problemSaid(gauge.problem), readingIds: [reading.id] });
       continue;
     }
-    if (reading.state.engine === 'idle') findings.push(vacuumFinding(tap, reading, gauge.value));
+    if (isVacuumGauged(caseFile.family) && reading.state.engine === 'idle')
+      findings.push(vacuumFinding(tap, reading, gauge.value));
     const comparison = sensorAgainst(caseFile, tap, reading, gauge.value);
     if (comparison) ('code' in comparison ? findings : remarks).push(comparison);
   }
@@ -67,10 +68,11 @@ function sensorAgainst(
   const { own, asSeen, assumed } = sensor.value;
   const matters = caseFile.profile.differenceThatMatters;
   const readingIds = [...sensor.value.readingIds, reading.id];
-  const pair = say('checks.sensor-gauge-absolute', {
-    sensor: boundSaid(own.bound, pressure(own.value)),
-    gauge: pressure(gauge.value),
-  });
+  const both = { sensor: boundSaid(own.bound, pressure(own.value)), gauge: pressure(gauge.value) };
+  const pair =
+    caseFile.profile.measures === 'absolute-pressure'
+      ? say('checks.sensor-gauge-absolute', both)
+      : say('checks.sensor-gauge-above-ambient', both);
   const comparison = compareValues(own, gauge, matters);
   if (comparison.outcome === 'cannot-tell') {
     return {
@@ -81,7 +83,7 @@ function sensorAgainst(
       readingIds,
     };
   }
-  const check = `sensor-vs-gauge-${tap === 'manifold' ? 'manifold' : 'hose'}` as const;
+  const check = `sensor-vs-gauge-${tap === 'sensor-hose' ? 'hose' : tap}` as const;
   if (comparison.outcome === 'disagree' && Math.abs(comparison.difference) > matters) {
     const perhaps = assumed.includes('return');
     return finding(

@@ -1,5 +1,11 @@
 import { say, type Message } from '../../measure/message/index.ts';
 import type { Measurand } from '../../measure/quantity/index.ts';
+import {
+  COMMON_SERVICE_GAUGE,
+  COMMON_VACUUM_GAUGE,
+  type GaugeAccuracy,
+  type Instrument,
+} from '../../measure/uncertainty/index.ts';
 import type { FaultKindId, PhysicalKindId } from '../kinds/index.ts';
 import type { GaugeTap, MachineState } from '../places/index.ts';
 import type { LiveItemId } from '../live/index.ts';
@@ -43,7 +49,7 @@ export interface FamilySpec {
   mustMove: boolean;
   /** When its port is open to the air, so that an absolute sensor reads ambient pressure. */
   openToAir?: 'stopped' | 'always';
-  /** Where a gauge can be put on the same vacuum; the running engine's vacuum is judged then. */
+  /** Where a gauge can be put on the same pressure; at a manifold the running engine's vacuum is judged then. */
   gaugeTaps?: readonly GaugeTap[];
   /** How a hand moves it from stop to stop while it is recorded: only for what is moved through an arm or a linkage. */
   byHand?: Message;
@@ -259,6 +265,8 @@ export const FAMILIES: Readonly<Record<FamilyId, FamilySpec>> = {
     moves: IDLE,
     // Nobody knows how far it will.
     mustMove: false,
+    // Whoever works on such a circuit has a gauge set on it.
+    gaugeTaps: ['service-port'],
     needs: 'refrigerant',
     expects: saturated,
     causes: [],
@@ -303,4 +311,13 @@ export const familyOf = (id: FamilyId): FamilySpec => FAMILIES[id];
 export const isLinked = (id: FamilyId): boolean => FAMILIES[id].byHand !== undefined;
 
 /** Whether a gauge can be set beside it on a vacuum that is itself judged. */
-export const isVacuumGauged = (id: FamilyId): boolean => FAMILIES[id].gaugeTaps !== undefined;
+export const isVacuumGauged = (id: FamilyId): boolean =>
+  FAMILIES[id].gaugeTaps?.includes('manifold') ?? false;
+
+/** Where a gauge goes on a sensor of this family, unless somebody says where. */
+export const usualTap = (id: FamilyId): GaugeTap =>
+  FAMILIES[id].gaugeTaps?.includes('service-port') ? 'service-port' : 'sensor-hose';
+
+/** What a good workshop puts there, as long as nobody has said. */
+export const commonGauge = (id: FamilyId): Instrument<GaugeAccuracy> =>
+  usualTap(id) === 'service-port' ? COMMON_SERVICE_GAUGE : COMMON_VACUUM_GAUGE;

@@ -1,6 +1,14 @@
 export { expectedManifoldPressure, HEALTHY_IDLE_KPA_ABS, type PressureBand } from './enginePressure.ts';
 export { expectedValue, withTolerance } from './expectedValue.ts';
-export { FAMILIES, familyOf, isLinked, isVacuumGauged, type FamilySpec } from './families.ts';
+export {
+  commonGauge,
+  FAMILIES,
+  familyOf,
+  isLinked,
+  isVacuumGauged,
+  usualTap,
+  type FamilySpec,
+} from './families.ts';
 export { FAMILY_IDS, type FamilyId } from './familyIds.ts';
 export { liveDataStep } from './liveDataStep.ts';
 export { canBePumped, isPumpedDown, movedState, mustMove } from './movedState.ts';

@@ -1,8 +1,11 @@
 import { samePoint, type ProbePoint } from './harnessWork.ts';
 import type { Lane, Place } from './lanes.ts';
 
-/** Where a gauge is teed in: at the sensor's own hose it sees what the sensor gets, at the manifold what the engine makes. */
-export const GAUGE_TAPS = ['sensor-hose', 'manifold'] as const;
+/**
+ * Where a gauge goes: teed in at the sensor's own hose it sees what the sensor gets, at the manifold what the engine makes; a closed
+ * circuit has a service port for it.
+ */
+export const GAUGE_TAPS = ['sensor-hose', 'manifold', 'service-port'] as const;
 export type GaugeTap = (typeof GAUGE_TAPS)[number];
 
 const TARGET_KINDS = ['wire', 'gauge', 'scan', 'live-volts'] as const;

@@ -10,7 +10,12 @@ export {
   type MeasuredValue,
   type UncertaintyTerm,
 } from './budget.ts';
-export { COMMON_METER, COMMON_VACUUM_GAUGE, SCAN_STEP_KPA } from './commonInstruments.ts';
+export {
+  COMMON_METER,
+  COMMON_SERVICE_GAUGE,
+  COMMON_VACUUM_GAUGE,
+  SCAN_STEP_KPA,
+} from './commonInstruments.ts';
 export { counterLimit } from './counterLimit.ts';
 export { compareValues, enSaid, OUTPUT_END, type Comparison } from './compareValues.ts';
 export {

@@ -39,6 +39,8 @@ export interface EntryDefaults {
   gaugeUnit: PressureUnit;
   /** What the sensor in hand reports: the unit of live data, and the way its gauge counts. */
   measures: Measurand;
+  /** Where a gauge goes that nobody says the place of; at the sensor's hose unless given. */
+  tap?: GaugeTap | undefined;
   /** Of a sensor that sends its value in pulses: what counts. */
   pulsesAs?: PulsesKind | undefined;
   /** More than any pressure here, by the sensor's range; a manifold's unless given. */

@@ -78,6 +78,7 @@ export function sortWords(text: string): Words {
     if (name === 'gauge' && words.pressure) words.basis = 'gauge';
     else if (name === 'manifold') words.tap = 'manifold';
     else if (name === 'hose') words.tap = 'sensor-hose';
+    else if (name === 'service' || name === 'port') words.tap = 'service-port';
     // Live data has volts of a signal as well: `scan sig2 0.46`.
     else if (lane && (words.lane || (words.pressure && words.pressure !== 'scan'))) words.second = word;
     else if (lane) words.lane = lane;

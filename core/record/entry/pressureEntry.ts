@@ -25,7 +25,8 @@ export function gaugeEntry(
     return fail('wrong-basis', say('entry.absolute-pressure-never-negative'), say('entry.check-sign-basis'));
   }
   // A manifold's gauge counts vacuum unless it shows a minus: −0.5 bar is 0.5 bar of vacuum. Elsewhere gauges count up.
-  const assumed = measures === 'absolute-pressure' && pressureKpa >= 0 ? 'vacuum' : 'gauge';
+  const countsDown = measures === 'absolute-pressure' && tap !== 'service-port';
+  const assumed = countsDown && pressureKpa >= 0 ? 'vacuum' : 'gauge';
   return ok({ kind: 'gauge', tap, pressureKpa, basis: basis ?? assumed, warnings });
 }
 

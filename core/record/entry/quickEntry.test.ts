@@ -100,6 +100,13 @@ test.each([
   expect(value(text)).toMatchObject(expected);
 });
 
+test('where gauges go on a service port, one counts up from there unless it says else', () => {
+  const onPort = { ...none, tap: 'service-port', highestKpa: 3500 } as const;
+  expect(value('gauge 1200 kPa', onPort)).toMatchObject({ tap: 'service-port', basis: 'gauge' });
+  expect(value('gauge hose 40 kPa', onPort)).toMatchObject({ tap: 'sensor-hose', basis: 'vacuum' });
+  expect(value('gauge port 900 kPa')).toMatchObject({ tap: 'service-port', basis: 'gauge' });
+});
+
 test('a bare pressure on a gauge takes the unit chosen for gauges', () => {
   const entry = value('gauge 10', { ...none, gaugeUnit: 'inHg' });
   expect('pressureKpa' in entry && entry.pressureKpa).toBeCloseTo(33.864, 3);

@@ -7,7 +7,6 @@ import {
   MEASURANDS,
   parseReading,
   PULSES_SAID,
-  type Measurand,
 } from '../../measure/quantity/index.ts';
 import { type EntryDefaults, type Entry, type EntryFault } from './entry.ts';
 import { sortWords, type Words } from './entryWords.ts';
@@ -22,7 +21,7 @@ import { pulsesEntry, whichUnit } from './pulsesEntry.ts';
  * names its signal: `scan sig2 0.46`.
  */
 export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry, EntryFault> {
-  const { selected, pressureUnit, gaugeUnit, measures, highestKpa, pulsesAs } = defaults;
+  const { pressureUnit, gaugeUnit, measures, highestKpa, pulsesAs } = defaults;
   const words = sortWords(text);
   if (words.second !== undefined) {
     return fail(
@@ -33,7 +32,7 @@ export function quickEntry(text: string, defaults: EntryDefaults): Result<Entry,
   }
   if (words.lane && words.place && words.toPlace)
     return stretchEntry(words.lane, words.place, words.toPlace, words.value);
-  const target = targetOf(words, selected, measures);
+  const target = targetOf(words, defaults);
   if (!target.ok) return target;
   if (target.value.kind === 'wire') {
     if (PULSES_SAID.test(words.value)) return pulsesEntry(target.value, words.value, pulsesAs);
@@ -82,8 +81,7 @@ type EntryTarget = Target | { kind: 'ambient' };
 
 function targetOf(
   words: Words,
-  selected: Target | undefined,
-  measures: Measurand,
+  { selected, measures, tap = 'sensor-hose' }: EntryDefaults,
 ): Result<EntryTarget, EntryFault> {
   const ofPressure = words.basis ?? (words.tap && 'a gauge');
   if (ofPressure && words.lane)
@@ -95,7 +93,7 @@ function targetOf(
   // A basis alone can only be of a gauge, whatever wire is in hand: “vacuum 16” is not 16 V.
   if (ofPressure && !words.pressure && selected?.kind !== 'gauge' && selected?.kind !== 'scan')
     return isPressure(measures)
-      ? ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' })
+      ? ok({ kind: 'gauge', tap: words.tap ?? tap })
       : fail('no-target', say('entry.showed-pressure'), say('entry.name-gauge-manifold-16-5'));
   if (words.lane && words.pressure === 'scan') {
     const lane = SIGNAL_LANES.find((one) => one === words.lane);
@@ -108,7 +106,7 @@ function targetOf(
     if (selected?.kind === 'wire') return ok({ ...selected, place: words.place });
     return fail('place-needs-wire', say('entry.which-wire-is-that'), say('entry.put-ref-sig-ret-first'));
   }
-  if (words.pressure === 'gauge') return ok({ kind: 'gauge', tap: words.tap ?? 'sensor-hose' });
+  if (words.pressure === 'gauge') return ok({ kind: 'gauge', tap: words.tap ?? tap });
   if (words.pressure) return ok({ kind: words.pressure });
   if (selected) return ok(selected);
   return fail('no-target', say('entry.where-read'), say('entry.tap-point-first-name-sig'));

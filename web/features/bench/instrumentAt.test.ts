@@ -24,6 +24,7 @@ const POINTS: Target[] = [
   { kind: 'wire', lane: 'battery-feed', place: 'unit' },
   { kind: 'gauge', tap: 'sensor-hose' },
   { kind: 'gauge', tap: 'manifold' },
+  { kind: 'gauge', tap: 'service-port' },
   { kind: 'scan' },
 ];
 

@@ -39,7 +39,7 @@ export function instrumentAt(
           unit: '',
           remark: t('ui-bench.no-gauge-goes-sensor'),
         };
-      const tap = target.tap === 'manifold' ? 'manifold ' : '';
+      const tap = { manifold: 'manifold ', 'sensor-hose': '', 'service-port': 'port ' }[target.tap];
       const basis = { vacuum: ' vac', gauge: ' gauge', differential: '' }[shown.basis];
       return {
         name: shown.basis === 'vacuum' ? t('ui-bench.vacuum-gauge') : t('ui-bench.pressure-gauge'),

@@ -8,7 +8,10 @@ import {
   type Lane,
   type Place,
   type Target,
+  GAUGE_TAPS,
+  type GaugeTap,
 } from '@lettura/core/machine/places';
+import { usualTap } from '@lettura/core/machine/family';
 import { isPressure } from '@lettura/core/measure/quantity';
 import type { CaseFile, SegmentView } from '@lettura/core/judge/checks';
 import { Fragment } from 'react';
@@ -63,8 +66,10 @@ const WIRE_POINTS = Object.fromEntries(
 ) as Record<Lane, Record<Place, Target>>;
 const LIVE_DATA: Target = { kind: 'scan' };
 const SECOND_LIVE: Target = { kind: 'live-volts', lane: 'second-signal' };
-const MANIFOLD: Target = { kind: 'gauge', tap: 'manifold' };
-const SENSOR_HOSE: Target = { kind: 'gauge', tap: 'sensor-hose' };
+const GAUGES = Object.fromEntries(GAUGE_TAPS.map((tap) => [tap, { kind: 'gauge', tap }])) as Record<
+  GaugeTap,
+  Target
+>;
 /** With more wires than this the rows close up, so that the section in hand keeps its room. */
 const ROOMY_LANES = 4;
 
@@ -150,9 +155,15 @@ export function Lanes(props: LanesProps) {
         </Typography>
         {pad(LIVE_DATA)}
         <span />
-        {caseFile.family === 'manifold-pressure' ? pad(MANIFOLD) : hasPair ? pad(SECOND_LIVE) : <span />}
+        {caseFile.family === 'manifold-pressure' ? (
+          pad(GAUGES.manifold)
+        ) : hasPair ? (
+          pad(SECOND_LIVE)
+        ) : (
+          <span />
+        )}
         <span />
-        {isPressure(caseFile.profile.measures) && pad(SENSOR_HOSE)}
+        {isPressure(caseFile.profile.measures) && pad(GAUGES[usualTap(caseFile.family)])}
         {harness && harness.attachments.length > 0 && <ClipLeads attachments={harness.attachments} />}
       </Box>
     </Box>

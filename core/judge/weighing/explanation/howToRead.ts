@@ -1,5 +1,5 @@
 import { list, pressure, say, type Message } from '../../../measure/message/index.ts';
-import { isOnSensor, laneSaid, type MachineState } from '../../../machine/places/index.ts';
+import { isOnSensor, laneSaid, type GaugeTap, type MachineState } from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 
@@ -23,9 +23,7 @@ export function howTo({ target, state }: Candidate): Message {
     case 'engine-flow':
       return withSteps(say('weighing.work-out-engine-flow'), state);
     case 'gauge':
-      return target.tap === 'manifold'
-        ? say('weighing.put-gauge-manifold-port-own')
-        : say('weighing.tee-gauge-next-sensor-start');
+      return GAUGE_PUT[target.tap];
     case 'ohms':
       return target.to === 'battery-negative'
         ? say('weighing.key-off-measure-to-ground')
@@ -40,6 +38,12 @@ export function howTo({ target, state }: Candidate): Message {
         : withSteps(say('weighing.back-probe-plug-connected'), state);
   }
 }
+
+const GAUGE_PUT: Record<GaugeTap, Message> = {
+  manifold: say('weighing.put-gauge-manifold-port-own'),
+  'sensor-hose': say('weighing.tee-gauge-next-sensor-start'),
+  'service-port': say('weighing.put-gauge-set-on-service-port'),
+};
 
 /** What to do, and how to bring the machine into the state for it. */
 const withSteps = (what: Message, state: MachineState): Message =>

@@ -11,7 +11,7 @@ export function stepsBesideCircuit(
   profile: SensorProfile,
 ): ShownSteps {
   const scale = target.kind === 'gauge' ? valueScale(profile, VALUE_STEP_SHARE) : ENGINE_FLOW_SCALE;
-  const isAtSensor = target.kind === 'gauge' && target.tap === 'sensor-hose';
+  const isAtSensor = target.kind === 'gauge' && target.tap !== 'manifold';
   // They know nothing of a circuit, and so of no maker.
   const shown = keptBy((number): Shown => {
     const { atSource, met } = ways[number]!;
