@@ -4,6 +4,7 @@ import type { Lane, MachineState } from '../../machine/places/index.ts';
 import { exampleCase, THROTTLE_PROFILE } from '../checks/exampleCase.ts';
 import type { CaseFile } from '../checks/index.ts';
 import { goodSupply, KOEO, PLUG_OFF, wire } from './exampleWeighing.ts';
+import { gateItems } from './gate/gate.ts';
 import { judge, weigherFor, type Reaches } from './index.ts';
 import { liveVoltsLikelihood } from './likelihood/readingLikelihood.ts';
 
@@ -103,4 +104,19 @@ test('live data is given up where its own input is: a temperature at other volts
   // Just past what a track may show, a value in the place of the volts is likely for a track alone.
   expect(replaced('signal', high + 0.02)).toBeGreaterThan(3 * replaced('second-signal', high + 0.02));
   expect(replaced('signal', high - 0.02)).toBeCloseTo(replaced('second-signal', high - 0.02), 12);
+});
+
+test('a unit is not blamed for what it showed in one state by its terminal in another', () => {
+  const shownMoved = [...sound, live(4.94, FULL), { ...live(4.94, FULL), id: 'again' }];
+  const caseFile = exampleCase(shownMoved as unknown as CaseFile['readings'][number][], mirrored);
+  const cause = { of: 'unit-does-not-read', wire: 'second-signal' } as const;
+  const items = () => gateItems({ class: 'control-unit', cause }, caseFile, PAIR);
+  expect(items()).toMatchObject([
+    {
+      state: 'missing',
+      reading: { target: { kind: 'wire', lane: 'second-signal', place: 'unit' }, state: FULL },
+    },
+  ]);
+  caseFile.readings = [...caseFile.readings, wire('second-signal', 'unit', 1.12, FULL)];
+  expect(items()).toMatchObject([{ state: 'proven' }]);
 });

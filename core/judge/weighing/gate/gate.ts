@@ -3,8 +3,10 @@ import { type AnyEvidence } from '../../../record/evidence/index.ts';
 import {
   isMotor,
   isReturn,
+  keyOn,
   laneSaid,
   placeSaid,
+  sameDrive,
   type Lane,
   type MachineState,
   type Place,
@@ -83,6 +85,22 @@ export function gateItems(
     const alone = newest(lane, 'plug', NEIGHBOURS_OFF);
     return alone && isGood(alone, lane) ? { ...item, state: 'refuted' } : item;
   };
+  /** What arrives and what the unit makes of it are of one moment: at rest a pin tells nothing of what was shown while it moved. */
+  const besideLive = (lane: Lane): GateItem | undefined => {
+    const shown = taken.filter((one) => keyOn(one.state) && isLiveOf(one, lane));
+    const isBeside = ({ state }: AnyEvidence) =>
+      taken.some(
+        (one) => one.kind === 'wire' && isAt(one, lane, 'unit', state) && sameDrive(one.state, state),
+      );
+    const last = shown.at(-1);
+    return (
+      last && {
+        label: say('gate.unit-terminal-beside-live'),
+        state: shown.some(isBeside) ? 'proven' : 'missing',
+        reading: { target: { kind: 'wire', lane, place: 'unit' }, state: last.state },
+      }
+    );
+  };
   /** A supply within what sound units give condemns none of them, however sure the weights are. */
   const wellOff = (lane: Lane): GateItem[] => {
     const own = newest(lane, 'unit', KOEO);
@@ -116,6 +134,7 @@ export function gateItems(
       const [lane = 'return'] = lanesOfCause(cause);
       if (!has(lane)) return [];
       const own = read(lane, 'unit', say('gate.unit-terminal'));
+      if (cause.of === 'unit-does-not-read') return [besideLive(lane) ?? own];
       if (cause.of !== 'unit-gives-no-reference') return [own];
       return [
         own,
@@ -141,6 +160,10 @@ export function gateItems(
       return [];
   }
 }
+
+/** Live data that the unit makes of this input. */
+const isLiveOf = (one: AnyEvidence, lane: Lane): boolean =>
+  one.kind === 'scan' ? lane === 'signal' : one.kind === 'live-volts' && one.lane === lane;
 
 /** What a resistance does to a supply that others hang on, a touch does as well: ohms with nothing powered tell them apart. */
 function heldDown(lane: Lane, caseFile: CaseFile): GateItem {
