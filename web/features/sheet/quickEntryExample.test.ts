@@ -1,5 +1,5 @@
 import { quickEntry } from '@lettura/core/record/entry';
-import { FAMILIES, FAMILY_IDS } from '@lettura/core/machine/family';
+import { FAMILIES, FAMILY_IDS, usualTap } from '@lettura/core/machine/family';
 import { MPX4250A } from '@lettura/core/measure/transfer';
 import { expect, test } from 'vitest';
 import { entryDefaults } from './entryDefaults.ts';
@@ -7,16 +7,14 @@ import { quickEntryExample } from './quickEntryExample.ts';
 
 const UNITS = { absolute: 'kPa', vacuum: 'inHg' } as const;
 const TRACK = { kind: 'second-track', pair: { law: 'mirrored' }, separateFeeds: false } as const;
-const POINTS = [
-  { kind: 'wire', lane: 'signal', place: 'plug' },
-  { kind: 'gauge', tap: 'manifold' },
-  { kind: 'scan' },
-] as const;
+const POINTS = [{ kind: 'wire', lane: 'signal', place: 'plug' }, { kind: 'scan' }] as const;
 const CASES = FAMILY_IDS.flatMap((family) =>
   FAMILIES[family].measures.flatMap((measures) =>
-    POINTS.filter(({ kind }) => kind !== 'gauge' || family === 'manifold-pressure').map(
-      (point) => [family, measures, point] as const,
-    ),
+    [
+      ...POINTS,
+      // Where a gauge goes, in the quantity that it shows.
+      ...(FAMILIES[family].gaugeTaps ? [{ kind: 'gauge', tap: usualTap(family) } as const] : []),
+    ].map((point) => [family, measures, point] as const),
   ),
 );
 
