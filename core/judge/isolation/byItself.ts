@@ -3,21 +3,31 @@ import {
   NO_HARNESS_WORK,
   sameState,
   samePoint,
+  type Lane,
   type MachineState,
   type ProbePoint,
 } from '../../machine/places/index.ts';
 import { wiringFor } from '../../machine/wiring/index.ts';
 import type { IsolatedSensor } from './isolatedSensor.ts';
 
-/** The sensor fed past its plug, with nothing on its signal: what it says by itself, whatever wire and unit make of it. */
+/** The sensor fed past its plug, and its signal pin read. */
 export interface ByItself {
   state: MachineState;
   from: ProbePoint;
   to: ProbePoint;
 }
 
-/** Undefined where the plug has no supply and return to feed it from. */
-export function poweredByItself(sensor: IsolatedSensor): ByItself | undefined {
+/**
+ * With nothing on its signal: what it says by itself, whatever wire and unit make of it. Undefined where the plug has no supply and
+ * return to feed it from.
+ */
+export const poweredByItself = (sensor: IsolatedSensor): ByItself | undefined => fedPastPlug(sensor, []);
+
+/** With its signal on the wire as well, past all contacts: what is right so and wrong with the plug on, a contact makes wrong. */
+export const bridgedPastPlug = (sensor: IsolatedSensor): ByItself | undefined =>
+  fedPastPlug(sensor, ['signal']);
+
+function fedPastPlug(sensor: IsolatedSensor, besides: readonly Lane[]): ByItself | undefined {
   const { sensor: model } = wiringFor(sensor);
   const feed = model.kind === 'stage' ? model.feed : 'reference';
   if (!sensor.wires.includes(feed) || !sensor.wires.includes('return')) return undefined;
@@ -27,7 +37,7 @@ export function poweredByItself(sensor: IsolatedSensor): ByItself | undefined {
       plug: 'unplugged',
       harness: {
         ...NO_HARNESS_WORK,
-        attachments: ([feed, 'return'] as const).map((lane) => ({
+        attachments: ([feed, 'return', ...besides] as const).map((lane) => ({
           kind: 'jumper',
           from: { lane, place: 'plug' },
           to: { lane, place: 'pin' },

@@ -1,4 +1,4 @@
-export { byItselfVolts, poweredByItself, type ByItself } from './byItself.ts';
+export { bridgedPastPlug, byItselfVolts, poweredByItself, type ByItself } from './byItself.ts';
 export { answerRead, type IsolationAnswer } from './isolationAnswers.ts';
 export { isolationTests, type IsolationTest } from './isolationTests.ts';
 export { type IsolatedSensor } from './isolatedSensor.ts';

@@ -192,7 +192,7 @@ const OUTPUT_RESISTANCE: FaultSpec = {
   hides: say('faults.worn-wiper-tired-output'),
   sites: () => [],
   beyond: {
-    size: { unit: 'Ω', lowest: 500, highest: 1_000_000, spread: 'decades' },
+    size: { unit: 'Ω', lowest: 500, highest: 10_000_000, spread: 'decades' },
     sites: ({ wiring }) =>
       isStage(wiring)
         ? [

@@ -32,6 +32,16 @@ export const isOnSensor = (work: HarnessWork | undefined): boolean =>
     ),
   ) ?? false;
 
+/** Its signal as well goes past the plug: whatever the contacts do, everything stays connected. */
+export const isSignalBridged = (work: HarnessWork | undefined): boolean =>
+  work?.attachments.some(
+    (one) =>
+      one.kind === 'jumper' &&
+      typeof one.to !== 'string' &&
+      one.to.lane === 'signal' &&
+      one.to.place === 'pin',
+  ) ?? false;
+
 /** Left out of a state where it says nothing. */
 export const harnessOf = (work: HarnessWork): HarnessWork | undefined =>
   work.attachments.length > 0 || work.neighboursOff.length > 0 || work.wiggled ? work : undefined;

@@ -1,6 +1,7 @@
 export {
   harnessOf,
   isOnSensor,
+  isSignalBridged,
   NO_HARNESS_WORK,
   samePoint,
   type Attachment,

@@ -2,7 +2,12 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { expectationContext } from '@lettura/core/judge/checks';
 import { expectedReading } from '@lettura/core/judge/expectation';
-import { byItselfVolts, poweredByItself, type IsolatedSensor } from '@lettura/core/judge/isolation';
+import {
+  bridgedPastPlug,
+  byItselfVolts,
+  poweredByItself,
+  type IsolatedSensor,
+} from '@lettura/core/judge/isolation';
 import type { MachineState, Target } from '@lettura/core/machine/places';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { voltsInWords } from '../../ui/numbersInWords.ts';
@@ -23,7 +28,9 @@ export function SensorAlone({
   const alone = poweredByItself(sensor);
   if (!alone) return null;
   const expected = expectedReading(SIGNAL, AT_REST, expectationContext(caseFile));
+  const bridged = bridgedPastPlug(sensor);
   const volts = byItselfVolts(alone, caseFile.isolation);
+  const bridgedVolts = bridged && byItselfVolts(bridged, caseFile.isolation);
   return (
     <Box component="section" aria-label={t('ui-isolate.by-itself')} sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h3">{t('ui-isolate.by-itself')}</Typography>
@@ -50,6 +57,21 @@ export function SensorAlone({
             fits: expected !== undefined && volts >= expected.lowest && volts <= expected.highest,
           })}
         </Typography>
+      )}
+      {bridged && (
+        <>
+          <Typography variant="body2">{t('ui-isolate.bridged-how')}</Typography>
+          <BetweenField
+            label={t('ui-isolate.bridged-signal')}
+            placeholder="1.02"
+            onEnter={(text) => onBetween('between', [bridged.from, bridged.to], bridged.state, text)}
+          />
+          {bridgedVolts !== undefined && (
+            <Typography role="status" sx={{ fontWeight: 600 }}>
+              {t('ui-isolate.bridged-read', { volts: voltsInWords(bridgedVolts) })}
+            </Typography>
+          )}
+        </>
       )}
     </Box>
   );

@@ -1,5 +1,11 @@
 import { list, pressure, say, type Message } from '../../../measure/message/index.ts';
-import { isOnSensor, laneSaid, type GaugeTap, type MachineState } from '../../../machine/places/index.ts';
+import {
+  isOnSensor,
+  isSignalBridged,
+  laneSaid,
+  type GaugeTap,
+  type MachineState,
+} from '../../../machine/places/index.ts';
 import { observationOf } from '../../../record/observation/index.ts';
 import type { Candidate } from '../outlook/candidates.ts';
 
@@ -29,6 +35,7 @@ export function howTo({ target, state }: Candidate): Message {
         ? say('weighing.key-off-measure-to-ground')
         : say('weighing.key-off-plug-off-measure');
     case 'between':
+      if (isSignalBridged(state.harness)) return say('weighing.bridge-all-contacts');
       if (isOnSensor(state.harness)) return say('weighing.feed-sensor-past-its-plug');
       return say('weighing.both-probes-same-wire-one');
     case 'wire':

@@ -1,6 +1,7 @@
 import { say, withoutRepeats, type Message } from '../../../measure/message/index.ts';
 import {
   isOnSensor,
+  isSignalBridged,
   isPulses,
   isTarget,
   type Lane,
@@ -63,6 +64,7 @@ export function nextReading(
 
 /** What a candidate is called, without the state it is read in. */
 export function candidateSaid({ target, state }: Candidate): Message {
+  if (isSignalBridged(state.harness)) return say('weighing.sensor-with-contacts-bridged');
   if (isOnSensor(state.harness)) return say('weighing.sensor-by-itself');
   if (target.kind === 'sweep') return say('weighing.record-slow-sweep');
   if (target.kind === 'capture') return say('weighing.capture-the-line');

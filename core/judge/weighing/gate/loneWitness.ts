@@ -3,7 +3,7 @@ import { isLinked } from '../../../machine/family/index.ts';
 import { spotOf, type Lane } from '../../../machine/places/index.ts';
 import { isForetold, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import { byItselfVolts, poweredByItself } from '../../isolation/index.ts';
+import { bridgedPastPlug, byItselfVolts, poweredByItself } from '../../isolation/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
@@ -34,6 +34,7 @@ export function wholeGate(
         ...items,
         ...loneWitnesses(decision, weighed, known, decisions, caseFile),
         ...pastItsContacts(decision, weighed, known, decisions, caseFile, wires),
+        ...withContactsBridged(decision, caseFile, wires),
         ...contradictions(decision, weighed, known, caseFile),
       ]
     : items;
@@ -89,6 +90,33 @@ function pastItsContacts(
     {
       label: say('gate.past-its-contacts'),
       state: wasFed ? 'proven' : 'missing',
+      reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
+    },
+  ];
+}
+
+/**
+ * A contact that somebody looked at and found good, and a sensor whose output is weak, load the signal alike: what is right with the
+ * contacts bridged, and nothing else changed, they make wrong.
+ */
+function withContactsBridged(
+  { cause }: Decision,
+  { family, profile, companion, observations, readings, isolation }: CaseFile,
+  wires: readonly Lane[],
+): GateItem[] {
+  const looked = observations.findLast(({ observation }) => observation === 'plug-contacts');
+  const by = bridgedPastPlug({ family, profile, companion, wires });
+  if (!looked?.holds || !by) return [];
+  const bridged = by.state.harness?.attachments.flatMap((one) => ('from' in one ? [one.from] : [])) ?? [];
+  const isBridged = (wire: Lane) => bridged.some((from) => typeof from !== 'string' && from.lane === wire);
+  const isAccused =
+    cause.of === 'plug-contacts' || (cause.of === 'wire' && cause.joint === 'plug' && isBridged(cause.wire));
+  if (!isAccused) return [];
+  const wasRead = byItselfVolts(by, [...readings, ...isolation]) !== undefined;
+  return [
+    {
+      label: say('gate.contacts-bridged'),
+      state: wasRead ? 'proven' : 'missing',
       reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
     },
   ];

@@ -1,11 +1,13 @@
 import { expect, test } from 'vitest';
 import { coded } from '../../../measure/message/coded.ts';
 import { exampleCase, EXAMPLE_PROFILE } from '../../checks/exampleCase.ts';
-import { poweredByItself } from '../../isolation/index.ts';
+import { bridgedPastPlug, poweredByItself } from '../../isolation/index.ts';
 import type { AnyEvidence } from '../../../record/evidence/index.ts';
-import { goodSupply, IDLE, looked, wire, WIRES } from '../exampleWeighing.ts';
+import { goodSupply, IDLE, looked, PLUG_OFF, wire, WIRES } from '../exampleWeighing.ts';
 import { nextReading } from '../explanation/nextReading.ts';
-import { candidatesFor, causeTitle, judge, missingProof, weigherFor, weighJob } from '../index.ts';
+import { candidatesFor, causeTitle, judge, missingProof, posterior, weigherFor, weighJob } from '../index.ts';
+import { decisionsFor } from '../posterior/decisions.ts';
+import { wholeGate } from './loneWitness.ts';
 
 const sensor = { family: 'manifold-pressure', profile: EXAMPLE_PROFILE, wires: WIRES } as const;
 const alone = poweredByItself({ ...sensor, companion: undefined })!;
@@ -45,20 +47,75 @@ test('silent by itself as well, it is the sensor', () => {
   expect(named).toBe(ranked[0]!.decision);
 });
 
+// 4.00 V behind 300 kΩ: 3.88 V on a meter of 10 MΩ, and with the 470 kΩ of the input 2.44 V, wherever those 300 kΩ are.
+const weak = [
+  ...goodSupply(),
+  wire('signal', 'plug', 2.44),
+  wire('signal', 'plug', 1.01, IDLE),
+  wire('signal', 'plug', 0.003, PLUG_OFF),
+];
+const bridged = bridgedPastPlug({ ...sensor, companion: undefined })!;
+const withAll = (volts: number): AnyEvidence => ({
+  ...byItself(volts),
+  state: bridged.state,
+});
+const toGround: AnyEvidence = {
+  kind: 'ohms',
+  id: 'to ground',
+  from: { lane: 'signal', place: 'plug' },
+  to: 'battery-negative',
+  state: { engine: 'key-off', plug: 'unplugged' },
+  ohms: 460_000,
+};
+
+test('right by itself and low on its wire: with all contacts bridged a weak output stays, and a contact does not', () => {
+  const classesWith = (isolation: readonly AnyEvidence[]) => {
+    const caseFile = exampleCase(weak, { isolation, observations: [looked('plug-contacts', true)] });
+    const { classes } = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+    return (wanted: string) => classes.find((one) => one.class === wanted)?.share ?? 0;
+  };
+  const before = [toGround, byItself(3.88), byItself(3.88)];
+  const stays = classesWith([...before, withAll(2.44), withAll(2.44)]);
+  const goes = classesWith([toGround, byItself(4.0), byItself(4.0), withAll(4.0), withAll(4.0)]);
+  expect(stays('sensor')).toBeGreaterThan(0.85);
+  expect(goes('wire')).toBeGreaterThan(0.5);
+  expect(goes('sensor')).toBeLessThan(0.05);
+});
+
+test('a contact that was looked at and found good is not named before all of them were bridged', () => {
+  const caseFile = (isolation: readonly AnyEvidence[], holds: boolean) =>
+    exampleCase(weak, { isolation, observations: [looked('plug-contacts', holds)] });
+  const missing = (isolation: readonly AnyEvidence[], holds: boolean) => {
+    const on = caseFile(isolation, holds);
+    const weighed = weigherFor(on, WIRES).caseOf(on);
+    const decisions = decisionsFor(weighed.hypotheses);
+    const contact = decisions.all.find(({ id }) => id === 'wire return:plug')!;
+    return wholeGate(contact, weighed, posterior(weighed), decisions, on, WIRES)
+      .filter(({ state }) => state === 'missing')
+      .map(({ label }) => coded(label));
+  };
+  expect(missing([byItself(3.88)], true)).toContain('gate.contacts-bridged');
+  expect(missing([byItself(3.88), withAll(4.0)], true)).not.toContain('gate.contacts-bridged');
+  expect(missing([byItself(3.88)], false)).not.toContain('gate.contacts-bridged');
+});
+
 test('feeding it past its plug is thought of where an ohmmeter tells nothing, and for no track', () => {
   const candidate = { target: { kind: 'between', from: alone.from, to: alone.to }, state: alone.state };
   expect(candidatesFor(sensor, WIRES)).toContainEqual(candidate);
-  expect(
-    candidatesFor({ ...sensor, family: 'pedal' }, WIRES).some(
-      ({ state }) => state.harness?.attachments.length,
-    ),
-  ).toBe(false);
+  const ofTrack = candidatesFor({ ...sensor, family: 'pedal' }, WIRES);
+  expect(ofTrack).not.toContainEqual(candidate);
+  // What its contacts do to it, bridging all of them tells of either.
+  const all = { target: candidate.target, state: bridged.state };
+  for (const candidates of [candidatesFor(sensor, WIRES), ofTrack]) expect(candidates).toContainEqual(all);
   const caseFile = exampleCase(silent);
   const judgement = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
-  const suggestion = judgement.suggestions.find(
-    ({ candidate: one }) => one.state.harness?.attachments.length,
-  )!;
-  const shown = nextReading(suggestion, judgement.decisions, caseFile);
-  expect(coded(shown.how)).toBe('weighing.feed-sensor-past-its-plug');
-  expect(coded(shown.cautions)).toContain('isolation.by-itself-caution');
+  const shown = (leads: number) =>
+    nextReading(
+      judgement.suggestions.find(({ candidate: one }) => one.state.harness?.attachments.length === leads)!,
+      judgement.decisions,
+      caseFile,
+    );
+  expect(coded(shown(2).how)).toBe('weighing.feed-sensor-past-its-plug');
+  expect(coded(shown(3).how)).toBe('weighing.bridge-all-contacts');
+  for (const leads of [2, 3]) expect(coded(shown(leads).cautions)).toContain('isolation.by-itself-caution');
 });

@@ -10,7 +10,7 @@ import {
   type ProbePoint,
   type Spot,
 } from '../../../machine/places/index.ts';
-import { poweredByItself, type IsolatedSensor } from '../../isolation/index.ts';
+import { bridgedPastPlug, poweredByItself, type ByItself } from '../../isolation/index.ts';
 import { observationsFor, type ObservationId } from '../../../record/observation/index.ts';
 import { familyOf, isLinked, movedState, type FamilyId } from '../../../machine/family/index.ts';
 import type { Companion } from '../../../measure/companion/index.ts';
@@ -69,7 +69,9 @@ export function candidatesFor(
     return { target: { kind: 'between', from: { lane, place: from }, to: { lane, place: to } }, state: KOEO };
   };
   // What an ohmmeter cannot tell of an amplifier, feeding it past its plug does.
-  const alone = isLinked(family) ? undefined : fedByItself({ family, profile, companion, wires });
+  const sensor = { family, profile, companion, wires };
+  const alone = isLinked(family) ? undefined : pastItsPlug(poweredByItself(sensor));
+  const bridged = pastItsPlug(bridgedPastPlug(sensor));
   const pin = (lane: Lane): ProbePoint => ({ lane, place: 'pin' });
   const ohms = (from: Lane, to: Lane): Candidate => ({
     target: { kind: 'ohms', from: pin(from), to: pin(to) },
@@ -112,6 +114,7 @@ export function candidatesFor(
         )
       : []),
     ...(alone ? [alone] : []),
+    ...(bridged ? [bridged] : []),
     // The air temperature in the same body is a resistor: across its own two pins it is seen by itself.
     ...(companion?.kind === 'temperature' && measured.includes('second-signal')
       ? [ohms('second-signal', second('return', measured))]
@@ -138,10 +141,8 @@ export function candidatesFor(
 }
 
 /** The sensor fed from the loom's own terminals to its pins, past whatever its contacts do. */
-function fedByItself(sensor: IsolatedSensor): Candidate | undefined {
-  const alone = poweredByItself(sensor);
-  return alone && { target: { kind: 'between', from: alone.from, to: alone.to }, state: alone.state };
-}
+const pastItsPlug = (by: ByItself | undefined): Candidate | undefined =>
+  by && { target: { kind: 'between', from: by.from, to: by.to }, state: by.state };
 
 const second = (lane: 'return', wires: readonly Lane[]): Lane =>
   wires.includes('second-return') ? 'second-return' : lane;
