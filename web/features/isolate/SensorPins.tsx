@@ -43,13 +43,19 @@ export function SensorPins({
       <Table
         size="small"
         aria-label={t('ui-isolate.ohms-sensor-itself')}
-        sx={{ '& td, & th': { px: 1, py: 0.75, verticalAlign: 'top' } }}
+        sx={{
+          '& td, & th': { px: 1, py: 0.75, verticalAlign: 'top' },
+          // On a phone three columns are too narrow to be read: what belongs together stands below each other.
+          '& thead': { display: { xs: 'none', sm: 'table-header-group' } },
+          '& tr': { display: { xs: 'block', sm: 'table-row' }, py: { xs: 1, sm: 0 } },
+          '& td': { display: { xs: 'block', sm: 'table-cell' }, border: { xs: 0, sm: undefined } },
+        }}
       >
         <TableHead>
           <TableRow>
             <TableCell>{t('ui-isolate.across')}</TableCell>
             <TableCell>{t('ui-isolate.usual-else-may-mean')}</TableCell>
-            <TableCell sx={{ width: 260 }}>{t('ui-isolate.ohms')}</TableCell>
+            <TableCell sx={{ width: { sm: 260 } }}>{t('ui-isolate.ohms')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -58,7 +64,7 @@ export function SensorPins({
             const reading = pinReading(test, caseFile.isolation);
             return (
               <TableRow key={across}>
-                <TableCell>{across}</TableCell>
+                <TableCell sx={{ fontWeight: { xs: 700, sm: 400 } }}>{across}</TableCell>
                 <TableCell>
                   <strong>{usualInWords(test)}</strong> <Said message={test.watch} />
                   <Typography variant="body2">
