@@ -96,6 +96,27 @@ test('the outcomes of a recording are all that can be, and a dropout speaks for 
   expect(sweepLikelihood('', dead) / sweepLikelihood('', sound)).toBeLessThan(0.1);
 });
 
+test('a recording in which it jumps speaks for a sensor that sticks, and for none that stops', () => {
+  const of = (id: string) =>
+    answers.sized.find(({ hypothesis }) => hypotheses[hypothesis]!.id.startsWith(id))!;
+  const sticks = of('sensor-sticks');
+  for (const other of [answers.sized[0]!, of('sensor-stops'), of('dead-spot')]) {
+    expect(sweepLikelihood(' jumps', sticks) / sweepLikelihood(' jumps', other)).toBeGreaterThan(30);
+    expect(sweepLikelihood('', sticks) / sweepLikelihood('', other)).toBeLessThan(8);
+  }
+  expect(sweepLikelihood('', sticks)).toBeLessThan(0.2 * sweepLikelihood('', answers.sized[0]!));
+  const jump = {
+    kind: 'jump',
+    weight: 'fault',
+    sentence: { code: 'sweep.the-signal' },
+    channel: 0,
+    fromSeconds: 0,
+    untilSeconds: 1,
+  } as const;
+  const sweeps = [{ name: 'Slow', uses: ['signal', 'second-signal'] as const, findings: [jump] }];
+  expect(sweepOutcome({ profile: pedal, sweeps })).toMatchObject({ outcome: ' jumps' });
+});
+
 test('a recording of one track says nothing of the other', () => {
   const sweeps = [{ name: 'track 1 alone', uses: ['signal'] as const, findings: [] }];
   expect(sweepOutcome({ profile: pedal, sweeps })).toEqual({ outcome: '', tracks: [1] });

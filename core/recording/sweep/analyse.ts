@@ -5,6 +5,7 @@ import { figuresAgainstStimulus } from './findings/figuresAgainstStimulus.ts';
 import type { SweepContext, SweepFinding } from './findings/finding.ts';
 import { gapsInTime } from './findings/gapsInTime.ts';
 import { goesBackward } from './findings/goesBackward.ts';
+import { jumpsOnItsWay } from './findings/jumpsOnItsWay.ts';
 import { liveAgainstWire } from './findings/liveAgainstWire.ts';
 import { liveByItself } from './findings/liveByItself.ts';
 import { lookedAt } from './findings/lookedAt.ts';
@@ -21,6 +22,7 @@ import type { Recording } from './recording.ts';
 
 const LOOKS = [
   lostSignals,
+  jumpsOnItsWay,
   brokenPairs,
   wrongReference,
   liveAgainstWire,

@@ -21,7 +21,7 @@ const RAILS_VOLTS = [0.3, 4.7] as const;
 /** No hand and no engine moves a sensor away and back in less. */
 const QUICKEST_TRAVEL_SECONDS = 0.12;
 /** Nor so fast, there as well as back: over its whole range in less than a tenth of a second. From memory of snapped throttles. */
-const FASTEST_TRAVEL_VOLTS_A_SECOND = 60;
+export const FASTEST_TRAVEL_VOLTS_A_SECOND = 60;
 /** A jump is this many times the scatter: in hours of samples noise alone does not get there. */
 const NOISE_FACTOR = 8;
 /** Less than this, 2 % of 5 V, is no dropout. */

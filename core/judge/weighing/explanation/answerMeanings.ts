@@ -9,7 +9,7 @@ import { titleOf } from '../posterior/causeSaid.ts';
 import type { Foresight } from '../outlook/foresight.ts';
 import { MISTAKEN_SHARE } from '../likelihood/readingLikelihood.ts';
 import { shownOn } from './readingSaid.ts';
-import { SWEEP_OUTCOMES } from '../likelihood/sweepLikelihood.ts';
+import { jumpsIn, SWEEP_OUTCOMES } from '../likelihood/sweepLikelihood.ts';
 
 /** What one answer of a reading that was not taken yet would mean. */
 export interface AnswerMeaning {
@@ -189,6 +189,7 @@ function outcomeSaid(
     return anyOf(
       Array.from({ length: to - from + 1 }, (_, i) => {
         const outcome = SWEEP_OUTCOMES[from + i]!;
+        if (jumpsIn(outcome)) return say('outcome.jumps');
         return outcome === '' ? say('outcome.no-dropout') : say('outcome.drops-out', { tracks: outcome });
       }),
     );

@@ -1,14 +1,15 @@
 import { speaksOfTravel, type CaseFile } from '../../checks/index.ts';
 import { faultPlaces, type ChannelUse } from '../../../recording/sweep/index.ts';
-import { effectsOf } from '../../../machine/fault/index.ts';
+import { effectsOf, type Effect } from '../../../machine/fault/index.ts';
 import type { SizedHypothesis } from '../hypotheses/sizedHypotheses.ts';
 import type { WeighedReading } from '../hypotheses/weighedCase.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 
 export const SWEEP_DRIVE = 'sweep';
 
-/** What a recording can show of the tracks: which of them dropped out, as `1`, `2`, `1 2` or nothing. */
-export type SweepOutcome = '' | '1' | '2' | '1 2';
+type Dropped = '' | '1' | '2' | '1 2';
+/** What a recording can show of the tracks: which of them dropped out, and whether they stand still on their way and jump. */
+export type SweepOutcome = Dropped | `${Dropped} jumps`;
 export type Track = 1 | 2;
 /** What was recorded, and of which tracks: of the others it says nothing. */
 export interface SweepSeen {
@@ -16,11 +17,19 @@ export interface SweepSeen {
   tracks: readonly Track[];
 }
 const BOTH_TRACKS: readonly Track[] = [1, 2];
-export const SWEEP_OUTCOMES: readonly SweepOutcome[] = ['', '1', '2', '1 2'];
+const DROPPED: readonly Dropped[] = ['', '1', '2', '1 2'];
+export const SWEEP_OUTCOMES: readonly SweepOutcome[] = [
+  ...DROPPED,
+  ...DROPPED.map((dropped): SweepOutcome => `${dropped} jumps`),
+];
+export const jumpsIn = (outcome: SweepOutcome): boolean => outcome.endsWith('jumps');
 
 /** A slow sweep that passes a dead spot shows it this often, and shows one where there is none that often. */
 const SHOWN = 0.96;
 const IMAGINED = 0.015;
+/** What sticks on its way jumps in a slow sweep so often; what does not, looks like it that often. */
+const SEEN_JUMPING = 0.9;
+const JUMPS_OTHERWISE = 0.01;
 
 /**
  * What the recordings show of the tracks, all together; undefined where nothing was moved in any, or there is none. A dropout that
@@ -43,7 +52,8 @@ export function sweepOutcome({
     const places = own.flatMap(({ position }) => (position === undefined ? [] : [position]));
     return own.length > 0 && faultPlaces(places, profile) !== 'scattered';
   });
-  return { outcome: dropped.join(' ') as SweepOutcome, tracks };
+  const hasJumped = moved.some(({ findings }) => findings.some(({ kind }) => kind === 'jump'));
+  return { outcome: `${dropped.join(' ') as Dropped}${hasJumped ? ' jumps' : ''}`, tracks };
 }
 
 const USE_OF: Record<Track, ChannelUse> = { 1: 'signal', 2: 'second-signal' };
@@ -54,16 +64,23 @@ export function sweepLikelihood(
   { fault }: SizedHypothesis,
   tracks: readonly Track[] = BOTH_TRACKS,
 ): number {
-  const dead = fault
-    ? effectsOf([fault]).find((effect) => effect.on === 'element' && effect.does === 'dead-spot')
-    : undefined;
-  return tracks.reduce<number>((likelihood, track) => {
-    const dropped = outcome.includes(String(track));
-    const drops =
-      dead?.on === 'element' && dead.does === 'dead-spot' && dead.track === track ? SHOWN : IMAGINED;
-    return likelihood * (dropped ? drops : 1 - drops);
-  }, 1);
+  const effects = fault ? effectsOf([fault]) : [];
+  const dead = effects.find((effect) => effect.on === 'element' && effect.does === 'dead-spot');
+  const jumpy = effects.some(sticksOnItsWay) ? SEEN_JUMPING : JUMPS_OTHERWISE;
+  return tracks.reduce<number>(
+    (likelihood, track) => {
+      const dropped = outcome.includes(String(track));
+      const drops =
+        dead?.on === 'element' && dead.does === 'dead-spot' && dead.track === track ? SHOWN : IMAGINED;
+      return likelihood * (dropped ? drops : 1 - drops);
+    },
+    jumpsIn(outcome) ? jumpy : 1 - jumpy,
+  );
 }
+
+/** It comes out of where it sticks: what goes no farther does not jump. */
+const sticksOnItsWay = (effect: Effect): boolean =>
+  effect.on === 'curve' && Number.isFinite(effect.fromShare) && Number.isFinite(effect.toShare);
 
 /** The recording as a reading: it speaks of the track alone, whatever the quantity was. */
 export function sweepReading(

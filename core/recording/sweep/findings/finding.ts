@@ -36,6 +36,8 @@ export interface SweepContext {
 
 export const SWEEP_FINDINGS = [
   'dropout',
+  /** It sticks on its way, and lets go. */
+  'jump',
   'pair',
   'stuck',
   'reference',

@@ -2,6 +2,7 @@ import { fixed, list, say, verbatim, type Message } from '../../../measure/messa
 import type { Recording } from '../recording.ts';
 import type { ChannelUse, SweepContext, SweepFinding } from './finding.ts';
 import { followsSupply } from '../supplyScale.ts';
+import { hasTravel } from './jumpsOnItsWay.ts';
 import { wholeOf } from './words.ts';
 
 interface Look {
@@ -16,6 +17,7 @@ const hasPair = ({ companion }: SweepContext): boolean => companion?.kind === 's
 /** Every look that an analysis takes, and the channels that it needs. */
 const LOOKS: readonly Look[] = [
   { what: say('sweep.dropouts-noise-travel-signal'), needs: ['signal'] },
+  { what: say('sweep.whether-it-jumps'), needs: ['signal'], applies: hasTravel },
   { what: say('sweep.dropouts-noise-second-signal'), needs: ['second-signal'], applies: hasPair },
   { what: say('sweep.whether-tracks-belong-together'), needs: ['signal', 'second-signal'], applies: hasPair },
   { what: say('sweep.whether-reference-holds'), needs: ['reference'] },
