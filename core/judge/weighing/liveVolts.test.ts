@@ -108,7 +108,7 @@ test('live data is given up where its own input is: a temperature at other volts
 
 test('a unit is not blamed for what it showed in one state by its terminal in another', () => {
   const shownMoved = [...sound, live(4.94, FULL), { ...live(4.94, FULL), id: 'again' }];
-  const caseFile = exampleCase(shownMoved as unknown as CaseFile['readings'][number][], mirrored);
+  const caseFile = exampleCase(shownMoved, mirrored);
   const cause = { of: 'unit-does-not-read', wire: 'second-signal' } as const;
   const items = () => gateItems({ class: 'control-unit', cause }, caseFile, PAIR);
   expect(items()).toMatchObject([

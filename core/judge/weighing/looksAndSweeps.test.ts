@@ -101,7 +101,7 @@ test('a recording in which it jumps speaks for a sensor that sticks, and for non
     answers.sized.find(({ hypothesis }) => hypotheses[hypothesis]!.id.startsWith(id))!;
   const sticks = of('sensor-sticks');
   for (const other of [answers.sized[0]!, of('sensor-stops'), of('dead-spot')]) {
-    expect(sweepLikelihood(' jumps', sticks) / sweepLikelihood(' jumps', other)).toBeGreaterThan(30);
+    expect(sweepLikelihood('+jumps', sticks) / sweepLikelihood('+jumps', other)).toBeGreaterThan(30);
     expect(sweepLikelihood('', sticks) / sweepLikelihood('', other)).toBeLessThan(8);
   }
   expect(sweepLikelihood('', sticks)).toBeLessThan(0.2 * sweepLikelihood('', answers.sized[0]!));
@@ -114,7 +114,7 @@ test('a recording in which it jumps speaks for a sensor that sticks, and for non
     untilSeconds: 1,
   } as const;
   const sweeps = [{ name: 'Slow', uses: ['signal', 'second-signal'] as const, findings: [jump] }];
-  expect(sweepOutcome({ profile: pedal, sweeps })).toMatchObject({ outcome: ' jumps' });
+  expect(sweepOutcome({ profile: pedal, sweeps })).toMatchObject({ outcome: '+jumps' });
 });
 
 test('a recording of one track says nothing of the other', () => {

@@ -13,7 +13,7 @@ export {
   type SizeRange,
 } from './faultKind.ts';
 export { effectsOf, elementDrive, situate, type SensorElement, type Situation } from './situate.ts';
-export { feltBy } from './valueFelt.ts';
+export { feltBy, isOnTheWay } from './valueFelt.ts';
 export { valueMet } from './valueMet.ts';
 export { FAULT_KIND_IDS, type FaultKindId } from '../kinds/index.ts';
 export { isInPlug, lanesOf, siteId, type Site, type SiteId } from './site.ts';

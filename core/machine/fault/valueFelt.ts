@@ -22,5 +22,8 @@ export function feltBy(effects: readonly Effect[], profile: SensorProfile): (met
   };
 }
 
+/** What changes the quantity before the sensor gives a voltage: nothing of the circuit moves with it. */
+export const isOnTheWay = ({ on }: Effect): boolean => on === 'quantity' || on === 'curve';
+
 const isWithin = (share: number, { fromShare, toShare }: CurveEffect): boolean =>
   share > fromShare && share < toShare;

@@ -40,6 +40,12 @@ test('a sensor that sticks from three to six tenths of its way jumps there and b
   expect(all[1]!.fromVolts).toBeCloseTo(2.76, 1);
 });
 
+test('one that sticks at its rest jumps out of it', () => {
+  const all = found(moved(THERE_AND_BACK, (share) => (share > 0 && share < 0.4 ? 0 : share)));
+  expect(all).toHaveLength(2);
+  expect(all[0]!.stoodAtVolts).toBeCloseTo(0.9, 1);
+});
+
 test('a hand that stops, hurries or lets go does not jump, and nor does a dead spot', () => {
   fc.assert(
     fc.property(

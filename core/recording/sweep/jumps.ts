@@ -19,8 +19,10 @@ const LEAST_SPAN_VOLTS = 0.5;
 /** Half as long as anybody takes to stop and go on. */
 const STOOD_SECONDS = 0.15;
 const STILL_SHARE = 0.03;
-/** At its ends anything may stand. */
+/** At its ends anything stands, and is let go of: only what goes far and twice as fast as anything moves is no travel. */
 const ENDS_SHARE = 0.06;
+const FROM_END_SHARE = 0.25;
+const FROM_END_FASTER = 2;
 
 /** @param lost stretches in which the signal is no signal: what leaves its course and comes back is no jump */
 export function jumps(
@@ -37,12 +39,12 @@ export function jumps(
   if (!(span >= LEAST_SPAN_VOLTS)) return [];
   const stands = (at: number, step: 1 | -1): boolean => {
     const level = values[at]!;
-    if (level - low < ENDS_SHARE * span || high - level < ENDS_SHARE * span) return false;
     for (let i = at; Math.abs(seconds[i]! - seconds[at]!) < STOOD_SECONDS; i += step)
       if (!(Math.abs(values[i]! - level) <= STILL_SHARE * span) || seconds[i + step] === undefined)
         return false;
     return true;
   };
+  const isAtEnd = (level: number) => level - low < ENDS_SHARE * span || high - level < ENDS_SHARE * span;
   const isLost = (at: number) => lost.some(({ from, to }) => at >= from && at <= to);
   const found: Jump[] = [];
   for (let i = 1; i < values.length; i++) {
@@ -57,9 +59,11 @@ export function jumps(
     const [from, to] = [values[i - 1]!, values[i]!];
     const gone = Math.abs(to - from);
     if (!(gone >= LEAST_SHARE * span)) continue;
-    if (gone < FASTEST_TRAVEL_VOLTS_A_SECOND * (seconds[i]! - seconds[i - 1]!) || isLost(i)) continue;
+    const fastest = FASTEST_TRAVEL_VOLTS_A_SECOND * (seconds[i]! - seconds[i - 1]!);
+    if (gone < fastest || isLost(i)) continue;
     const stoodAtVolts = stands(i - 1, -1) ? from : stands(i, 1) ? to : undefined;
-    if (stoodAtVolts !== undefined)
+    const isFar = gone >= FROM_END_SHARE * span && gone >= FROM_END_FASTER * fastest;
+    if (stoodAtVolts !== undefined && (isFar || !isAtEnd(stoodAtVolts)))
       found.push({ at: i, atSeconds: seconds[i]!, fromVolts: from, toVolts: to, stoodAtVolts });
   }
   return found;

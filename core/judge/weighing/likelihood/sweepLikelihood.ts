@@ -9,7 +9,7 @@ export const SWEEP_DRIVE = 'sweep';
 
 type Dropped = '' | '1' | '2' | '1 2';
 /** What a recording can show of the tracks: which of them dropped out, and whether they stand still on their way and jump. */
-export type SweepOutcome = Dropped | `${Dropped} jumps`;
+export type SweepOutcome = Dropped | `${Dropped}+jumps`;
 export type Track = 1 | 2;
 /** What was recorded, and of which tracks: of the others it says nothing. */
 export interface SweepSeen {
@@ -20,8 +20,9 @@ const BOTH_TRACKS: readonly Track[] = [1, 2];
 const DROPPED: readonly Dropped[] = ['', '1', '2', '1 2'];
 export const SWEEP_OUTCOMES: readonly SweepOutcome[] = [
   ...DROPPED,
-  ...DROPPED.map((dropped): SweepOutcome => `${dropped} jumps`),
+  ...DROPPED.map((dropped): SweepOutcome => `${dropped}+jumps`),
 ];
+/** Whether it stands still on its way and jumps. */
 export const jumpsIn = (outcome: SweepOutcome): boolean => outcome.endsWith('jumps');
 
 /** A slow sweep that passes a dead spot shows it this often, and shows one where there is none that often. */
@@ -53,7 +54,7 @@ export function sweepOutcome({
     return own.length > 0 && faultPlaces(places, profile) !== 'scattered';
   });
   const hasJumped = moved.some(({ findings }) => findings.some(({ kind }) => kind === 'jump'));
-  return { outcome: `${dropped.join(' ') as Dropped}${hasJumped ? ' jumps' : ''}`, tracks };
+  return { outcome: `${dropped.join(' ') as Dropped}${hasJumped ? '+jumps' : ''}`, tracks };
 }
 
 const USE_OF: Record<Track, ChannelUse> = { 1: 'signal', 2: 'second-signal' };

@@ -6,7 +6,7 @@ import {
   type MachineState,
   type Place,
 } from '../../../machine/places/index.ts';
-import { effectsOf, elementDrive, type Effect } from '../../../machine/fault/index.ts';
+import { effectsOf, elementDrive, isOnTheWay, type Effect } from '../../../machine/fault/index.ts';
 import { UP_SHARE } from '../../../machine/limits/index.ts';
 import type { IsolatedSensor } from '../../isolation/index.ts';
 import { Rig } from '../../../machine/rig/index.ts';
@@ -16,7 +16,6 @@ import type { Hypothesis } from '../hypotheses/hypothesis.ts';
 import { borrowedSizes } from '../hypotheses/borrowedSizes.ts';
 import { UNLISTED_VOLTS } from '../hypotheses/unlisted.ts';
 import { readOn, type CircuitSpot } from './circuitSpot.ts';
-import { isOnTheWay } from './places.ts';
 import { ANY_SHARE, averageOf, isReceived, isToggling, upFor, usualUpShare } from './sentLine.ts';
 import { distance, hashOf, isAlike, isSame, mixed, NO_TOLERANCE, rounded, type Row } from './rows.ts';
 import { BENT_VOLTS, fillRow, QUANTITY_NODES, REST_NODE } from './fillRow.ts';

@@ -5,9 +5,6 @@ import { CELSIUS_NODES, type Answers } from './circuitAnswers.ts';
 import type { QuantityGrid } from '../hypotheses/quantityGrid.ts';
 import { TOLERANCES } from '../hypotheses/weighedCase.ts';
 
-/** What changes the quantity before the sensor gives a voltage: nothing of the circuit moves with it. */
-export const isOnTheWay = ({ on }: Effect): boolean => on === 'quantity' || on === 'curve';
-
 /** What the sensor meets at each node of a grid, and where that lies among the answers of the circuit. */
 export interface Met {
   /** At the port of the sensor, and where a gauge at the source would be. */
