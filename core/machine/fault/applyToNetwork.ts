@@ -1,7 +1,7 @@
 import { BATTERY_NEGATIVE, BATTERY_POSITIVE, type Drive, type Wiring } from '../wiring/index.ts';
 import type { Effect, Touch } from './effect.ts';
 
-/** What an effect does to the parts of a circuit; effects on a quantity leave it as it is. */
+/** What an effect does to the parts of a circuit; effects on a quantity, or on what the element makes of it, leave it as it is. */
 export function applyToNetwork(wiring: Wiring, effect: Effect, { share }: Drive): void {
   switch (effect.on) {
     case 'part':
@@ -22,6 +22,7 @@ export function applyToNetwork(wiring: Wiring, effect: Effect, { share }: Drive)
       return;
     }
     case 'quantity':
+    case 'curve':
     case 'converter':
       return;
   }
