@@ -29,6 +29,17 @@ export const THROTTLE_PROFILE: SensorProfile = {
   differenceThatMatters: 5,
 };
 
+/** For tests: refrigerant above ambient, 0.5 V without pressure, 4.5 V at 3,000 kPa. */
+export const REFRIGERANT_PROFILE: SensorProfile = {
+  ...EXAMPLE_PROFILE,
+  measures: 'gauge-pressure',
+  transfer: { form: 'linear', low: { volts: 0.5, value: 0 }, high: { volts: 4.5, value: 3000 } },
+  lowest: 0,
+  highest: 3000,
+  tolerance: { form: 'plus-minus', plusMinus: 60 },
+  differenceThatMatters: 150,
+};
+
 /** For tests: a hot element, V² = 0.9 + 0.95·ṁ^0.52. */
 export const FLOW_PROFILE: SensorProfile = {
   ...EXAMPLE_PROFILE,

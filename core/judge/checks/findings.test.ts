@@ -4,7 +4,7 @@ import type { Evidence } from '../../record/evidence/index.ts';
 import type { GaugeTap, Lane, MachineState, Place } from '../../machine/places/index.ts';
 import { toKpa } from '../../measure/quantity/index.ts';
 import type { CaseFile } from './caseFile.ts';
-import { exampleCase as caseOf } from './exampleCase.ts';
+import { exampleCase as caseOf, REFRIGERANT_PROFILE } from './exampleCase.ts';
 import { gaugeFindings } from './gaugeFindings.ts';
 import { signalFindings } from './signalFindings.ts';
 import { supplyFindings } from './supplyFindings.ts';
@@ -172,15 +172,6 @@ test.each([
 });
 
 test('a gauge on the service port is set beside a refrigerant sensor, and judges no vacuum', () => {
-  const profile = {
-    ...caseOf([]).profile,
-    measures: 'gauge-pressure',
-    transfer: { form: 'linear', low: { volts: 0.5, value: 0 }, high: { volts: 4.5, value: 3000 } },
-    lowest: 0,
-    highest: 3000,
-    tolerance: { form: 'plus-minus', plusMinus: 60 },
-    differenceThatMatters: 150,
-  } as const;
   const found = (pressureKpa: number) =>
     coded(
       gaugeFindings(
@@ -190,7 +181,11 @@ test('a gauge on the service port is set beside a refrigerant sensor, and judges
             wire('return', 'plug', 0.01),
             { kind: 'gauge', id: 'port', tap: 'service-port', pressureKpa, basis: 'gauge', state: idle },
           ],
-          { family: 'refrigerant-pressure', profile, gauge: commonGauge('refrigerant-pressure') },
+          {
+            family: 'refrigerant-pressure',
+            profile: REFRIGERANT_PROFILE,
+            gauge: commonGauge('refrigerant-pressure'),
+          },
         ),
       ),
     ).findings;

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import type { AnyEvidence } from '../../record/evidence/index.ts';
 import type { MachineState } from '../../machine/places/index.ts';
 import { commonGauge } from '../../machine/family/index.ts';
-import { exampleCase } from '../checks/exampleCase.ts';
+import { exampleCase, REFRIGERANT_PROFILE } from '../checks/exampleCase.ts';
 import type { CaseFile } from '../checks/index.ts';
 import { goodSupply, IDLE, KOEO, wire, WIRES } from './exampleWeighing.ts';
 import { judge, weigherFor } from './index.ts';
@@ -51,18 +51,9 @@ test('right at both ends of the pump and behind between them: the sensor sticks'
   expect(share).toBeGreaterThan(0.9);
 });
 
-/** 0.5 V without pressure, 4.5 V at 3,000 kPa above ambient. */
 const refrigerant: Partial<CaseFile> = {
   family: 'refrigerant-pressure',
-  profile: {
-    ...exampleCase([]).profile,
-    measures: 'gauge-pressure',
-    transfer: { form: 'linear', low: { volts: 0.5, value: 0 }, high: { volts: 4.5, value: 3000 } },
-    lowest: 0,
-    highest: 3000,
-    tolerance: { form: 'plus-minus', plusMinus: 60 },
-    differenceThatMatters: 150,
-  },
+  profile: REFRIGERANT_PROFILE,
   ambient: { pressureKpaAbs: 100, expandedUncertaintyKpa: 0.3, source: 'barometer', airCelsius: 20 },
   gauge: commonGauge('refrigerant-pressure'),
 };

@@ -1,5 +1,5 @@
 import type { MachineState } from '../../../machine/places/index.ts';
-import { effectsOf } from '../../../machine/fault/index.ts';
+import { effectsOf, isOnTheWay } from '../../../machine/fault/index.ts';
 import type { Answers, Axis } from './circuitAnswers.ts';
 import { distance } from './rows.ts';
 import type { CircuitSpot } from './circuitSpot.ts';
@@ -71,8 +71,5 @@ const isSoundSupply = ({ fault }: SizedHypothesis, nominalVolts: number): boolea
 const movesOtherwise = ({ fault }: SizedHypothesis): boolean =>
   fault !== undefined &&
   effectsOf([fault]).some(
-    (effect) =>
-      effect.on === 'quantity' ||
-      effect.on === 'curve' ||
-      (effect.on === 'element' && effect.does === 'dead-spot'),
+    (effect) => isOnTheWay(effect) || (effect.on === 'element' && effect.does === 'dead-spot'),
   );
