@@ -45,17 +45,17 @@ export function SensorPins({
         aria-label={t('ui-isolate.ohms-sensor-itself')}
         sx={{
           '& td, & th': { px: 1, py: 0.75, verticalAlign: 'top' },
-          // On a phone three columns are too narrow to be read: what belongs together stands below each other.
-          '& thead': { display: { xs: 'none', sm: 'table-header-group' } },
-          '& tr': { display: { xs: 'block', sm: 'table-row' }, py: { xs: 1, sm: 0 } },
-          '& td': { display: { xs: 'block', sm: 'table-cell' }, border: { xs: 0, sm: undefined } },
+          // On a phone, and beside the next reading on a tablet, three columns are too narrow: what belongs together stands below each other.
+          '& thead': { display: { xs: 'none', md: 'table-header-group' } },
+          '& tr': { display: { xs: 'block', md: 'table-row' }, py: { xs: 1, md: 0 } },
+          '& td': { display: { xs: 'block', md: 'table-cell' }, border: { xs: 0, md: undefined } },
         }}
       >
         <TableHead>
           <TableRow>
             <TableCell>{t('ui-isolate.across')}</TableCell>
             <TableCell>{t('ui-isolate.usual-else-may-mean')}</TableCell>
-            <TableCell sx={{ width: { sm: 260 } }}>{t('ui-isolate.ohms')}</TableCell>
+            <TableCell sx={{ width: { md: 260 } }}>{t('ui-isolate.ohms')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -64,7 +64,7 @@ export function SensorPins({
             const reading = pinReading(test, caseFile.isolation);
             return (
               <TableRow key={across}>
-                <TableCell sx={{ fontWeight: { xs: 700, sm: 400 } }}>{across}</TableCell>
+                <TableCell sx={{ fontWeight: { xs: 700, md: 400 } }}>{across}</TableCell>
                 <TableCell>
                   <strong>{usualInWords(test)}</strong> <Said message={test.watch} />
                   <Typography variant="body2">
