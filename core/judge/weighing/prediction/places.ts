@@ -41,11 +41,21 @@ export function metBy(
   return {
     met,
     atSource: values.map((value) => valueMet(value, restingValue, atSource, profile)),
-    placed: TOLERANCES.map(({ at }) =>
+    placed: forEachTolerance((at) =>
       met.map((value) => placeOf(felt(value) + at * toleranceAt(value, profile))),
     ),
     beside: met.map((value, i) => Math.abs(placeOf(felt(value + halfSteps[i]!)) - placeOf(felt(value)))),
   };
+}
+
+/** Each place of the sensor in its tolerance once: a bent curve is long to invert. */
+function forEachTolerance(placedAt: (at: number) => Float64Array): Float64Array[] {
+  const known = new Map<number, Float64Array>();
+  return TOLERANCES.map(({ at }) => {
+    const placed = known.get(at) ?? placedAt(at);
+    known.set(at, placed);
+    return placed;
+  });
 }
 
 /** Where temperatures lie among those that the circuit is solved for. */
