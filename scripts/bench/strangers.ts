@@ -62,7 +62,13 @@ export function strangerAsPatient(seed: number): Patient {
   };
 }
 
-/** Strangers by their numbers, each worked through by the readings that the weighing chooses. */
+/**
+ * So many strangers, each worked through by the readings that the weighing chooses: make by make, since what is worked out for a sensor
+ * does for the next of its make.
+ */
 export function* eachStranger(count: number, first = 1): Generator<WorkedCase> {
-  for (let seed = first; seed < first + count; seed++) yield workThrough(strangerAsPatient(seed));
+  const seeds = Array.from({ length: count }, (_, i) => first + i);
+  const makes = new Map(seeds.map((seed) => [seed, Stranger.drawn(seed).make]));
+  seeds.sort((a, b) => makes.get(a)!.localeCompare(makes.get(b)!) || a - b);
+  for (const seed of seeds) yield workThrough(strangerAsPatient(seed));
 }
