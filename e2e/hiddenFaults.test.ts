@@ -13,12 +13,10 @@ import {
 
 const { app, page, complaints } = await opened();
 
-// One of each class; all eight are worked without a screen in bench/workTheCase.test.ts.
+// A wire and a sensor; all eight are worked without a screen in bench/workTheCase.test.ts.
 const CASES = [
   ['A', /^Signal wire/u, 'wire', 'Wire open: signal wire'],
-  ['B', /^Nothing wrong now/u, 'nothing found', 'Nothing was wrong.'],
   ['C', /^Sensor/u, 'sensor', 'Sensor stuck: '],
-  ['E', /^Engine vacuum really is low/u, 'physical cause', 'vacuum really is low: engine'],
 ] as const;
 
 const lowPressureJob = (codes: string): Promise<void> =>
