@@ -22,11 +22,15 @@ const meter: Partial<CaseFile> = {
 };
 const KEY_OFF = { engine: 'key-off', plug: 'unplugged' } as const;
 
-const judged = (readings: readonly AnyEvidence[], over: Partial<CaseFile> = {}) => {
+const judged = (
+  readings: readonly AnyEvidence[],
+  over: Partial<CaseFile> = {},
+  wires: readonly Lane[] = WIRES,
+) => {
   const plain = readings.filter(({ kind }) => kind === 'wire') as CaseFile['readings'][number][];
   const isolation = readings.filter(({ kind }) => kind !== 'wire');
   const caseFile = exampleCase(plain, { ...meter, isolation, ...over });
-  const found = judge(weigherFor(caseFile, WIRES), caseFile, WIRES);
+  const found = judge(weigherFor(caseFile, wires), caseFile, wires);
   const shareOf = (...starts: string[]) =>
     found.ranked
       .filter(({ decision }) => starts.some((start) => decision.id.startsWith(start)))
@@ -182,4 +186,32 @@ test('what the engine has to draw tells a meter that reads low from an engine th
   const off = (readings: readonly AnyEvidence[]) => judged(readings, over).shareOf('sensor', 'unmetered-air');
   expect(off([...low, engineFlow(700)])).toBeGreaterThan(1.5 * off(low));
   expect(off([...low, engineFlow(350)])).toBeLessThan(off(low));
+});
+
+test('a return that the unit has let go floats where its maker’s parts leave it: read at its terminal, the unit is named', () => {
+  // 12.7 V in, and nothing to ground but what the input pulls down, some volts below: as high at the plug as at the unit.
+  const { ranked, shareOf } = judged(
+    [
+      wire('signal', 'plug', 6.49),
+      wire('return', 'plug', 8.816),
+      wire('battery-feed', 'plug', 12.71),
+      wire('return', 'unit', 8.816),
+      wire('return', 'connector', 8.816),
+      {
+        kind: 'between',
+        id: 'along the return',
+        from: { lane: 'return', place: 'plug' },
+        to: { lane: 'return', place: 'unit' },
+        volts: 0.0002,
+        state: { engine: 'koeo', plug: 'connected' },
+      },
+      wire('signal', 'unit', 6.484),
+      wire('signal', 'connector', 6.487),
+      wire('signal', 'plug', 6.569, IDLE),
+    ],
+    { companion: undefined },
+    ['signal', 'return', 'battery-feed'],
+  );
+  expect(ranked[0]!.decision.id).toBe('unit-pin-open return');
+  expect(shareOf('wire return')).toBeLessThan(0.1);
 });

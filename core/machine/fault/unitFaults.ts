@@ -2,6 +2,9 @@ import { say } from '../../measure/message/index.ts';
 import { faultSite, type FaultSpec } from './faultKind.ts';
 import type { FaultKindId } from '../kinds/index.ts';
 
+/** Of a fault that is practised in one size: open. */
+const UNSIZED = 0;
+
 const RAIL_PULLED_DOWN: FaultSpec = {
   class: 'wire',
   weight: 4,
@@ -59,11 +62,15 @@ const INPUT_OPEN: FaultSpec = {
   sentence: say('faults.inside-unit-joint-one-pin'),
   looksLike: say('faults.pin-supply-missing-wire-beyond'),
   hides: say('faults.cracked-solder-units-header-after'),
+  // What an open pin leaves hangs on the maker's parts around it: a joint that still conducts a little leaves any of it.
+  beyond: { size: { unit: 'Ω', lowest: 10, highest: 1e10, spread: 'decades' } },
   sites: ({ wiring }) =>
     wiring.wires
       .filter(({ end }) => end.kind === 'rail' || end.kind === 'ground')
       .map(({ wire }) =>
-        faultSite({ in: 'wire', wire }, () => [{ on: 'part', part: `${wire}:unit`, addOhms: Infinity }]),
+        faultSite({ in: 'wire', wire }, (ohms) => [
+          { on: 'part', part: `${wire}:unit`, addOhms: ohms === UNSIZED ? Infinity : ohms },
+        ]),
       ),
 };
 
