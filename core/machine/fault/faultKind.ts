@@ -20,6 +20,8 @@ export interface FaultSite {
   at: Site;
   /** Stable, so that a case can be stored: for example `reference:first`. */
   id: SiteId;
+  /** Where the size that its kind may have makes no difference. */
+  isOneSize?: true;
   effects(size: number): readonly Effect[];
 }
 

@@ -1,4 +1,5 @@
 import { say } from '../../measure/message/index.ts';
+import type { Effect } from './effect.ts';
 import { faultSite, type FaultSpec } from './faultKind.ts';
 import type { FaultKindId } from '../kinds/index.ts';
 
@@ -62,16 +63,16 @@ const INPUT_OPEN: FaultSpec = {
   sentence: say('faults.inside-unit-joint-one-pin'),
   looksLike: say('faults.pin-supply-missing-wire-beyond'),
   hides: say('faults.cracked-solder-units-header-after'),
-  // What an open pin leaves hangs on the maker's parts around it: a joint that still conducts a little leaves any of it.
   beyond: { size: { unit: 'Ω', lowest: 10, highest: 1e10, spread: 'decades' } },
   sites: ({ wiring }) =>
-    wiring.wires
-      .filter(({ end }) => end.kind === 'rail' || end.kind === 'ground')
-      .map(({ wire }) =>
-        faultSite({ in: 'wire', wire }, (ohms) => [
-          { on: 'part', part: `${wire}:unit`, addOhms: ohms === UNSIZED ? Infinity : ohms },
-        ]),
-      ),
+    wiring.wires.flatMap(({ wire, end }) => {
+      const open = (ohms: number): Effect[] => [{ on: 'part', part: `${wire}:unit`, addOhms: ohms }];
+      if (end.kind === 'rail')
+        return [{ ...faultSite({ in: 'wire', wire }, () => open(Infinity)), isOneSize: true }];
+      if (end.kind !== 'ground') return [];
+      // Where an open return floats hangs on the maker's parts around it: a joint that still conducts leaves any of it.
+      return [faultSite({ in: 'wire', wire }, (ohms) => open(ohms === UNSIZED ? Infinity : ohms))];
+    }),
 };
 
 const BIAS_LOST: FaultSpec = {

@@ -41,7 +41,7 @@ export function hypothesesFor(
         title: say('hypothesis.title', { kind: kind.name, site: siteSaid(kind.id, site.at) }),
         prior: (priors[kind.id] ?? 1) / sites.length,
         sizes:
-          (kind.beyond?.size ?? kind.size)
+          (kind.beyond?.size ?? kind.size) && !site.isOneSize
             ? Array.from({ length: SIZES }, (_, i) => faultAnywhere(kind, site, i / (SIZES - 1)))
             : [faultAnywhere(kind, site, 0)],
       });
