@@ -13,9 +13,10 @@ import {
 
 const { app, page, complaints } = await opened();
 
-// A wire and a sensor; all eight are worked without a screen in bench/workTheCase.test.ts.
+// A wire, nothing and a sensor; all eight are worked without a screen in bench/workTheCase.test.ts.
 const CASES = [
   ['A', /^Signal wire/u, 'wire', 'Wire open: signal wire'],
+  ['B', /^Nothing wrong now/u, 'nothing found', 'Nothing was wrong.'],
   ['C', /^Sensor/u, 'sensor', 'Sensor stuck: '],
 ] as const;
 
