@@ -1,9 +1,9 @@
-import { say } from '../../../measure/message/index.ts';
+import { say, type Message } from '../../../measure/message/index.ts';
 import { isLinked } from '../../../machine/family/index.ts';
 import { spotOf, type Lane } from '../../../machine/places/index.ts';
 import { isForetold, spotSaid, type AnyEvidence } from '../../../record/evidence/index.ts';
 import type { CaseFile } from '../../checks/index.ts';
-import { bridgedPastPlug, byItselfVolts, poweredByItself } from '../../isolation/index.ts';
+import { bridgedPastPlug, byItselfVolts, poweredByItself, type ByItself } from '../../isolation/index.ts';
 import { classShares, decisionShares, type Decision, type Decisions } from '../posterior/decisions.ts';
 import { isSameAct } from '../likelihood/aboutReadings.ts';
 import { gateItems, type GateItem } from './gate.ts';
@@ -69,15 +69,19 @@ function loneWitnesses(
   });
 }
 
-/** A contact that fails looks good once in seven times: past its plug a sensor shows by itself what is its own. */
+/**
+ * A contact that fails looks good once in seven times: past its plug a sensor shows by itself what is its own. A weak
+ * output is as right there as one with a bad contact; with all contacts bridged it stays what it was.
+ */
 function pastItsContacts(
-  { class: sort }: Decision,
+  { class: sort, members }: Decision,
   weighed: WeighedCase,
   known: Posterior,
   decisions: Decisions,
-  { family, profile, companion, observations, readings, isolation }: CaseFile,
+  caseFile: CaseFile,
   wires: readonly Lane[],
 ): GateItem[] {
+  const { family, profile, companion, observations } = caseFile;
   const by = isLinked(family) ? undefined : poweredByItself({ family, profile, companion, wires });
   if (sort !== 'sensor' || !by) return [];
   const looks = observations.filter(({ observation, holds }) => observation === 'plug-contacts' && holds);
@@ -85,25 +89,29 @@ function pastItsContacts(
     .filter(({ id }) => looks.some((look) => look.id === id))
     .some((look) => shareWithout(look, sort, weighed, known, decisions) < CLEARED_WITHOUT_LOOK);
   if (!hangsOnLook) return [];
-  const wasFed = byItselfVolts(by, [...readings, ...isolation]) !== undefined;
-  return [
-    {
-      label: say('gate.past-its-contacts'),
-      state: wasFed ? 'proven' : 'missing',
-      reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
-    },
-  ];
+  const fed = pastItsPlug(say('gate.past-its-contacts'), by, caseFile);
+  const bridged = bridgedPastPlug({ family, profile, companion, wires });
+  const likeliest = members.reduce((a, b) => (known.shares[b]! > known.shares[a]! ? b : a));
+  const isWeak = weighed.hypotheses[likeliest]!.kind?.id === 'output-resistance';
+  return isWeak && bridged ? [fed, pastItsPlug(say('gate.contacts-bridged'), bridged, caseFile)] : [fed];
 }
+
+const pastItsPlug = (
+  label: Message,
+  by: ByItself,
+  { readings, isolation }: Pick<CaseFile, 'readings' | 'isolation'>,
+): GateItem => ({
+  label,
+  state: byItselfVolts(by, [...readings, ...isolation]) === undefined ? 'missing' : 'proven',
+  reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
+});
 
 /**
  * A contact that somebody looked at and found good, and a sensor whose output is weak, load the signal alike: what is right with the
  * contacts bridged, and nothing else changed, they make wrong.
  */
-function withContactsBridged(
-  { cause }: Decision,
-  { family, profile, companion, observations, readings, isolation }: CaseFile,
-  wires: readonly Lane[],
-): GateItem[] {
+function withContactsBridged({ cause }: Decision, caseFile: CaseFile, wires: readonly Lane[]): GateItem[] {
+  const { family, profile, companion, observations } = caseFile;
   const looked = observations.findLast(({ observation }) => observation === 'plug-contacts');
   const by = bridgedPastPlug({ family, profile, companion, wires });
   if (!looked?.holds || !by) return [];
@@ -111,15 +119,7 @@ function withContactsBridged(
   const isBridged = (wire: Lane) => bridged.some((from) => typeof from !== 'string' && from.lane === wire);
   const isAccused =
     cause.of === 'plug-contacts' || (cause.of === 'wire' && cause.joint === 'plug' && isBridged(cause.wire));
-  if (!isAccused) return [];
-  const wasRead = byItselfVolts(by, [...readings, ...isolation]) !== undefined;
-  return [
-    {
-      label: say('gate.contacts-bridged'),
-      state: wasRead ? 'proven' : 'missing',
-      reading: { target: { kind: 'between', from: by.from, to: by.to }, state: by.state },
-    },
-  ];
+  return isAccused ? [pastItsPlug(say('gate.contacts-bridged'), by, caseFile)] : [];
 }
 
 /** The share of a class as it would be without one of the readings. */

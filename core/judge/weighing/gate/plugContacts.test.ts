@@ -82,21 +82,39 @@ test('right by itself and low on its wire: with all contacts bridged a weak outp
   expect(goes('sensor')).toBeLessThan(0.05);
 });
 
+const missingFor = (id: string, readings: typeof weak, isolation: readonly AnyEvidence[], holds: boolean) => {
+  const on = exampleCase(readings, { isolation, observations: [looked('plug-contacts', holds)] });
+  const weighed = weigherFor(on, WIRES).caseOf(on);
+  const decisions = decisionsFor(weighed.hypotheses);
+  const decision = decisions.all.find((one) => one.id === id)!;
+  return wholeGate(decision, weighed, posterior(weighed), decisions, on, WIRES)
+    .filter(({ state }) => state === 'missing')
+    .map(({ label }) => coded(label));
+};
+
 test('a contact that was looked at and found good is not named before all of them were bridged', () => {
-  const caseFile = (isolation: readonly AnyEvidence[], holds: boolean) =>
-    exampleCase(weak, { isolation, observations: [looked('plug-contacts', holds)] });
-  const missing = (isolation: readonly AnyEvidence[], holds: boolean) => {
-    const on = caseFile(isolation, holds);
-    const weighed = weigherFor(on, WIRES).caseOf(on);
-    const decisions = decisionsFor(weighed.hypotheses);
-    const contact = decisions.all.find(({ id }) => id === 'wire return:plug')!;
-    return wholeGate(contact, weighed, posterior(weighed), decisions, on, WIRES)
-      .filter(({ state }) => state === 'missing')
-      .map(({ label }) => coded(label));
-  };
+  const missing = (isolation: readonly AnyEvidence[], holds: boolean) =>
+    missingFor('wire return:plug', weak, isolation, holds);
   expect(missing([byItself(3.88)], true)).toContain('gate.contacts-bridged');
   expect(missing([byItself(3.88), withAll(4.0)], true)).not.toContain('gate.contacts-bridged');
   expect(missing([byItself(3.88)], false)).not.toContain('gate.contacts-bridged');
+});
+
+test('nor is a sensor that is right past its plug condemned by a look at its contacts', () => {
+  // 15 kΩ somewhere before an input that its maker pulls down with 15 kΩ: a meter of 10 MΩ sees nothing of them.
+  const halved = [
+    ...goodSupply(),
+    wire('signal', 'plug', 2.0),
+    wire('signal', 'plug', 0.83, IDLE),
+    wire('signal', 'plug', 0.003, PLUG_OFF),
+  ];
+  const missing = (...isolation: AnyEvidence[]) =>
+    missingFor('sensor', halved, [{ ...toGround, ohms: 15_000 }, ...isolation], true);
+  expect(missing()).toContain('gate.past-its-contacts');
+  expect(missing(byItself(3.99), byItself(3.99))).toContain('gate.contacts-bridged');
+  expect(missing(byItself(3.99), byItself(3.99), withAll(2), withAll(2))).not.toContain(
+    'gate.contacts-bridged',
+  );
 });
 
 test('feeding it past its plug is thought of where an ohmmeter tells nothing, and for no track', () => {
