@@ -26,8 +26,12 @@ function ranked(caseFile: CaseFile, wires: readonly Lane[]): JobWeighing {
   throw new Error('A weighing without a ranking.');
 }
 
-/** One of each body: machines with as many wires differ in numbers. */
-const BODIES = [...new Map(MACHINES.map((machine) => [machine.wiring.wires.length, machine])).values()];
+/** One of each body: machines with as many wires, and the same inside the sensor, differ in numbers. */
+const BODIES = [
+  ...new Map(
+    MACHINES.map((machine) => [`${machine.wiring.sensor.kind} ${machine.wiring.wires.length}`, machine]),
+  ).values(),
+];
 
 test.each(BODIES.map((machine) => [machine.id, machine] as const))(
   'whatever an ohmmeter reads on the %s, both ways round and with the plug on or off, shares are numbers that sum to one',

@@ -147,7 +147,7 @@ export async function noAccessibilityFault(page: Page, { rules, within }: Looked
         .map(({ finished }) => finished.catch(() => undefined)),
     ),
   );
-  // No page has a frame or is told where all that is well lies: a look takes half as long without.
+  // No page has a frame or is told where all that is well lies: it is quicker without.
   const axe = new AxeBuilder({ page })
     .setLegacyMode()
     .options({ resultTypes: ['violations'], preload: false, iframes: false });

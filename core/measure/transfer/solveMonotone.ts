@@ -4,7 +4,7 @@ const MOST_STEPS = 240;
 
 /**
  * Where a monotone function between two places takes a value, to the last digits of a double: where a straight line between the ends
- * meets it, which closes in within ten steps on what is nearly straight; and by halving now and then, which closes in on whatever is
+ * meets it, which closes in within some dozen steps on what is nearly straight; and by halving now and then, which closes in on whatever is
  * flat. A value that is never taken ends at the end that is nearest to it.
  */
 export function solveMonotone(
